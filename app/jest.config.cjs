@@ -1,0 +1,16 @@
+module.exports = {
+  displayName: 'app',
+  preset: 'jest-expo',
+  rootDir: __dirname,
+  testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink)(/|$|-))',
+  ],
+  moduleNameMapper: {
+    '^@zt/core$': '<rootDir>/../core/src/index.ts',
+    '^@zt/core/(.*)$': '<rootDir>/../core/src/$1.ts',
+    '^@react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',
+    '^react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',
+    '^@expo/vector-icons.*$': '<rootDir>/src/testing/iconStub.ts',
+  },
+};

@@ -1,0 +1,184 @@
+import { because, type Finding, finding, type Reason } from '../findings/finding';
+import { boxAbout, cornersOf } from '../geometry/box';
+import { ORIGIN, type Point } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
+import { numberFor } from '../rules/numbers';
+import type { HouseRules } from '../rules/schema';
+import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
+import { DENSITY_TABLE, type DensityClass } from './numbers';
+import type { Artwork, DesignInput } from './schema';
+
+export interface PlannedStop {
+  hex: string;
+  name: string;
+  stitches: number;
+}
+
+/** The design as it will be stitched, in mm about its visible centre. */
+export interface DesignFacts {
+  widthMm: number;
+  heightMm: number;
+  stitches: number;
+  /** Stitches per cm² of the box. */
+  density: number;
+  densityClass: DensityClass;
+  stops: PlannedStop[];
+  /** Convex hull where the outline is known, else the box. */
+  hull: Polygon;
+  hullKnown: boolean;
+  fileCentre: Point;
+  artwork: Artwork | null;
+  scale: number;
+  hasUp: boolean;
+  lettering: boolean;
+  letterHeightMm: number | null;
+}
+
+export interface DesignPlan {
+  facts: DesignFacts | null;
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+/** The class of a density in stitches per cm² of the box. */
+export function densityClassOf(density: number): DensityClass {
+  return DENSITY_TABLE.find((row) => density < row.below)?.name ?? 'very heavy';
+}
+
+/** How heavy a class is, 0 (open) to 4 (very heavy), for "medium or denser". */
+export const densityRank = (name: DensityClass): number =>
+  DENSITY_TABLE.findIndex((row) => row.name === name);
+
+const LEAST_SIDE_MM = 3;
+const MOST_SIDE_MM = 1000;
+
+function sideFinding(input: DesignInput, field: 'widthMm' | 'heightMm', name: string): Finding | null {
+  const stop = (code: string, text: Phrase) => finding('design', code, 'stop', text, { field });
+  const typed = input.unread[field];
+  if (typed !== undefined)
+    return stop('design-size-unread', phrase`“${typed}” for the design's ${name} does not read as a length.`);
+  const value = input[field];
+  if (value === null) return stop('design-size-missing', phrase`Still to enter: the design's ${name}.`);
+  if (value >= LEAST_SIDE_MM && value <= MOST_SIDE_MM) return null;
+  return stop(
+    'design-size-absurd',
+    phrase`${mm(value)} for the design's ${name} cannot be right: between ${mm(LEAST_SIDE_MM)} and ${mm(MOST_SIDE_MM)}.`,
+  );
+}
+
+/** The stitch count entered, or the typical one of the class over the box at 100 %; null when neither is known. */
+function stitchesOf(input: DesignInput, areaCm2: number): number | null {
+  if (input.stitches !== null) return input.stitches;
+  const row = DENSITY_TABLE.find((r) => r.name === input.densityClass);
+  return row ? Math.round(row.typical * areaCm2) : null;
+}
+
+function plannedStops(input: DesignInput, stitches: number): PlannedStop[] {
+  const known = input.colours.reduce((sum, c) => sum + (c.stitches ?? 0), 0);
+  const open = input.colours.filter((c) => c.stitches === null).length;
+  const share = open > 0 ? Math.max(0, stitches - known) / open : 0;
+  const fraction = open === 0 && known > 0 ? stitches / known : 1;
+  return input.colours.map((c) => ({
+    hex: c.hex,
+    name: c.name,
+    stitches: Math.round((c.stitches ?? share) * fraction),
+  }));
+}
+
+function factsOf(input: DesignInput, size: { width: number; height: number }, stitches: number): DesignFacts {
+  const scale = input.scalePercent / 100;
+  const [widthMm, heightMm] = [size.width * scale, size.height * scale];
+  const density = stitches / ((widthMm * heightMm) / 100);
+  const scaled = (p: Point): Point => ({ x: p.x * scale, y: p.y * scale });
+  return {
+    widthMm,
+    heightMm,
+    stitches,
+    density,
+    densityClass: densityClassOf(density),
+    stops: plannedStops(input, stitches),
+    hull: input.artwork ? input.artwork.hull.map(scaled) : cornersOf(boxAbout(ORIGIN, widthMm, heightMm)),
+    hullKnown: input.artwork !== null,
+    fileCentre: scaled(input.artwork?.fileCentre ?? ORIGIN),
+    artwork: input.artwork,
+    scale,
+    hasUp: input.hasUp,
+    lettering: input.lettering,
+    letterHeightMm: input.letterHeightMm === null ? null : input.letterHeightMm * scale,
+  };
+}
+
+function judge(facts: DesignFacts, input: DesignInput, rules: HouseRules): Finding[] {
+  const found: Finding[] = [];
+  const add = (code: string, severity: Finding['severity'], text: Finding['text']) =>
+    found.push(finding('design', code, severity, text));
+  const denser = (1 / facts.scale ** 2 - 1) * 100;
+  if (input.scalePercent < numberFor(rules, 'resizeLeastPercent')) {
+    add(
+      'design-shrunk-too-far',
+      'stop',
+      phrase`Shrunk to ${percent(input.scalePercent)} it is ${percent(denser)} denser: get the design in this size.`,
+    );
+  } else if (input.scalePercent < numberFor(rules, 'resizeFreelyPercent')) {
+    add(
+      'design-shrunk',
+      'warn',
+      phrase`Shrunk to ${percent(input.scalePercent)} with the same stitches it is ${percent(denser)} denser.`,
+    );
+  }
+  const least = numberFor(rules, 'leastLetterMm');
+  if (facts.lettering && facts.letterHeightMm !== null && facts.letterHeightMm < least) {
+    const fine = numberFor(rules, 'leastLetterFineMm');
+    const far = facts.letterHeightMm < fine;
+    add(
+      'design-letters-small',
+      far ? 'stop' : 'warn',
+      far
+        ? phrase`Letters ${mm(facts.letterHeightMm)} high close up: at least ${mm(fine)}, even in 60 wt thread.`
+        : phrase`Letters ${mm(facts.letterHeightMm)} high need 60 wt thread and a 65/9 needle; ${mm(least)} holds in 40 wt.`,
+    );
+  }
+  const cover = (facts.artwork?.mostCover ?? 0) / facts.scale;
+  if (cover > numberFor(rules, 'boardCover'))
+    add('design-board', 'stop', phrase`${count(cover)} mm of thread on a mm² is a board: it breaks needles.`);
+  else if (cover > numberFor(rules, 'hotSpotCover'))
+    add(
+      'design-hot-spot',
+      'warn',
+      phrase`${count(cover)} mm of thread on a mm² is a hot spot: slow down there.`,
+    );
+  for (const remark of input.artwork?.remarks ?? []) add('design-file-remark', 'note', phrase`${remark}`);
+  return found;
+}
+
+/** Checks what was entered and works out size, stitches, density class and outline. */
+export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
+  const findings = [sideFinding(input, 'widthMm', 'width'), sideFinding(input, 'heightMm', 'height')].flatMap(
+    (f) => f ?? [],
+  );
+  const [width, height] = [input.widthMm ?? 0, input.heightMm ?? 0];
+  const stitches = stitchesOf(input, (width * height) / 100);
+  if (stitches === null) {
+    findings.push(
+      finding(
+        'design',
+        'design-stitches-missing',
+        'stop',
+        phrase`Still to enter: the stitch count, or how dense it is.`,
+        { field: 'stitches' },
+      ),
+    );
+  }
+  if (findings.length > 0 || stitches === null) return { facts: null, findings, reasons: [] };
+  const facts = factsOf(input, { width, height }, stitches);
+  const reason = because(
+    'density',
+    phrase`Stitches on each cm² of the design's box: ${facts.densityClass}.`,
+    [
+      phrase`${mm(facts.widthMm)} × ${mm(facts.heightMm)} = ${count((facts.widthMm * facts.heightMm) / 100)} cm²`,
+      phrase`${count(stitches)} ÷ ${count((facts.widthMm * facts.heightMm) / 100)} = ${count(facts.density)} to the cm²`,
+      phrase`open below 40, light below 80, medium below 150, heavy below 240`,
+    ],
+  );
+  return { facts, findings: judge(facts, input, rules), reasons: [reason] };
+}

@@ -1,0 +1,78 @@
+import { areaPaths, FillRule, type Path64, type Paths64, union } from 'clipper2-ts';
+import { distance } from '../../geometry/point';
+import { segmentsOf } from '../../geometry/polygon';
+import type { Polyline } from './flatten';
+
+/** The figures of the estimate: mm, and the underlay as a fraction. */
+export interface StitchFigures {
+  fillRowMm: number;
+  fillStitchMm: number;
+  underlay: number;
+  satinPitchMm: number;
+  satinMostMm: number;
+  satinLeastMm: number;
+  runStitchMm: number;
+}
+
+export interface Estimate {
+  kind: 'fill' | 'satin' | 'run';
+  stitches: number;
+  /** Local thread cover, mm of thread per mm²; null for a run. */
+  cover: number | null;
+  /** Mean width of a satin column, mm. */
+  satinMm: number | null;
+}
+
+/** Integers per millimetre for the clipper. */
+const UNITS_PER_MM = 1000;
+
+const lengthOf = (line: Polyline): number =>
+  segmentsOf(line.points, line.closed).reduce((sum, [a, b]) => sum + distance(a, b), 0);
+
+const toPath64 = (line: Polyline): Path64 =>
+  line.points.map((p) => ({
+    x: Math.round(p.x * UNITS_PER_MM),
+    y: Math.round(p.y * UNITS_PER_MM),
+  })) as Path64;
+
+function perimeterOf(paths: Paths64): number {
+  return paths.reduce((sum, path) => sum + lengthOf({ points: path, closed: true }), 0) / UNITS_PER_MM;
+}
+
+const satin = (lengthMm: number, widthMm: number, f: StitchFigures): Estimate => ({
+  kind: 'satin',
+  stitches: Math.round((2 * lengthMm) / f.satinPitchMm),
+  cover: 2 / f.satinPitchMm,
+  satinMm: widthMm,
+});
+
+/**
+ * Stitches of a filled shape. Its mean width is twice its area over its perimeter: up to the widest
+ * satin it is a satin column of half the perimeter's length, else a fill with underlay.
+ */
+export function estimateFilled(
+  lines: readonly Polyline[],
+  evenOdd: boolean,
+  f: StitchFigures,
+): Estimate | null {
+  const merged = union(lines.map(toPath64) as Paths64, evenOdd ? FillRule.EvenOdd : FillRule.NonZero);
+  const area = Math.abs(areaPaths(merged)) / UNITS_PER_MM ** 2;
+  const perimeter = perimeterOf(merged);
+  if (area <= 0 || perimeter <= 0) return null;
+  const width = (2 * area) / perimeter;
+  if (width <= f.satinMostMm) return satin(perimeter / 2, width, f);
+  const perMm2 = 1 / (f.fillRowMm * f.fillStitchMm);
+  return {
+    kind: 'fill',
+    stitches: Math.round(area * perMm2 * (1 + f.underlay)),
+    cover: (1 + f.underlay) / f.fillRowMm,
+    satinMm: null,
+  };
+}
+
+/** Stitches of a line: a satin column from the narrowest satin upwards, a run below it. */
+export function estimateLine(lines: readonly Polyline[], widthMm: number, f: StitchFigures): Estimate {
+  const length = lines.reduce((sum, line) => sum + lengthOf(line), 0);
+  if (widthMm >= f.satinLeastMm) return satin(length, widthMm, f);
+  return { kind: 'run', stitches: Math.round(length / f.runStitchMm), cover: null, satinMm: null };
+}

@@ -1,0 +1,10 @@
+import type { NumberRule } from '../rules/numberRule';
+
+export const FINISH_NUMBERS = {
+  pressSeconds: {
+    name: 'Press for',
+    value: 15,
+    unit: 'seconds',
+    reason: 'From the back, on a soft pad, with a cloth: long enough to set, short of scorching.',
+  },
+} satisfies Record<string, NumberRule>;

@@ -1,0 +1,116 @@
+import type { HoopPlan } from '../hoop/planHoop';
+import { STABILIZERS } from '../layers/materials';
+import type { LayersPlan } from '../layers/planLayers';
+import type { PiecePlan } from '../piece/planPiece';
+import { numberFor } from '../rules/numbers';
+import { type HouseRules, schoolFor } from '../rules/schema';
+import { count, type Phrase, phrase } from '../units/phrase';
+
+export interface FinishStep {
+  id: string;
+  text: Phrase;
+  caution: Phrase | null;
+}
+
+export interface FinishPlan {
+  steps: FinishStep[];
+  inspect: Phrase[];
+}
+
+interface FinishQuestion {
+  piece: PiecePlan;
+  hoop: HoopPlan;
+  layers: LayersPlan;
+  rules: HouseRules;
+}
+
+const step = (id: string, text: Phrase, caution: Phrase | null = null): FinishStep => ({ id, text, caution });
+const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
+
+function topperSteps({ layers }: FinishQuestion): FinishStep[] {
+  switch (layers.parts.topper.choice.id) {
+    case 'soluble-film':
+      return [step('film', phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`)];
+    case 'heat-away-film':
+      return [step('film', phrase`Pull the film off; iron the rest away through a cloth.`, IRON)];
+    case 'permanent-film':
+      return [step('film', phrase`Tear the film off round the edge; what lies under the stitches stays.`)];
+    default:
+      return [];
+  }
+}
+
+function supportSteps({ layers }: FinishQuestion): FinishStep[] {
+  const names = new Set(layers.sheets.map((s) => s.stabilizer));
+  const sheets = [...names].map((id) => STABILIZERS[id]);
+  const tearing = layers.sheets.filter((s) =>
+    ['tear-away', 'dissolving'].includes(STABILIZERS[s.stabilizer].family),
+  );
+  const tear =
+    tearing.length > 1
+      ? phrase`Tear the tear-away off, one sheet at a time, a thumb on the stitches.`
+      : phrase`Tear the tear-away off, a thumb on the stitches.`;
+  const cutting = sheets.some((s) => s.family === 'cut-away');
+  return [
+    ...(tearing.length > 0 ? [step('tear-away', tear)] : []),
+    ...(cutting
+      ? [
+          step(
+            'cut-away',
+            phrase`${layers.parts.trim.choice.name}: fold the cloth well away and keep it in sight.`,
+            phrase`Scissors away from you.`,
+          ),
+        ]
+      : []),
+    ...(sheets.some((s) => s.family === 'wash-away' || s.family === 'dissolving')
+      ? [step('soak', phrase`Soak it in cool water until nothing is slippery.`)]
+      : []),
+  ];
+}
+
+function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
+  const iron = piece.fabric.iron;
+  const press =
+    piece.fabric.structure === 'pile'
+      ? phrase`Steam it from the back, without weight: pressing flattens the pile.`
+      : phrase`Press from the back on a soft pad, through a cloth, ${count(numberFor(rules, 'pressSeconds'))} seconds${iron === 'low' ? ', low heat' : ' at about 150 °C'}.`;
+  return [
+    step('marks', phrase`Marks out: before any heat.`),
+    ...(layers.parts.cover.choice.id === 'soft-cover'
+      ? [step('cover', phrase`Fuse the soft cover sheet over the back, 10 mm beyond the stitches.`, IRON)]
+      : []),
+    ...(iron === 'no' ? [] : [step('press', press, IRON)]),
+  ];
+}
+
+/** The steps that these layers leave to do, in the order they allow, and what to look for. */
+export function planFinish(question: FinishQuestion): FinishPlan {
+  const { hoop, rules, piece } = question;
+  const atEnd = schoolFor(rules, 'jumps') === 'atEnd';
+  return {
+    steps: [
+      step(
+        'off',
+        phrase`Off the machine; loosen the ring before you unhoop.`,
+        phrase`Hands in only when the machine stands still.`,
+      ),
+      ...(hoop.bastingMm === null ? [] : [step('basting', phrase`Pick out the basting box.`)]),
+      ...topperSteps(question),
+      step(
+        'jumps',
+        atEnd
+          ? phrase`Trim all jump threads; do not cut knots close.`
+          : phrase`Trim the last jump threads; do not cut knots close.`,
+        phrase`Snips, not a flame.`,
+      ),
+      ...supportSteps(question),
+      ...lastSteps(question),
+    ],
+    inspect: [
+      phrase`Flat round the edge: no puckers.`,
+      phrase`Measure the centre against the marks before they are out.`,
+      phrase`On the back, bobbin fills the middle third of each satin column.`,
+      ...(piece.kind.form === 'tubular' ? [phrase`Turn it out: nothing sewn to itself.`] : []),
+    ],
+  };
+}

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import type { Point } from './point';
+
+/** An axis-parallel box in mm; y runs down, so `top` is the smaller y. */
+export const BoxSchema = z.object({
+  left: z.number(),
+  top: z.number(),
+  right: z.number(),
+  bottom: z.number(),
+});
+export type Box = z.infer<typeof BoxSchema>;
+
+/** The box of some points. Without points it is empty: left above right. */
+export function boxOf(points: readonly Point[]): Box {
+  const box: Box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
+  for (const p of points) {
+    if (p.x < box.left) box.left = p.x;
+    if (p.x > box.right) box.right = p.x;
+    if (p.y < box.top) box.top = p.y;
+    if (p.y > box.bottom) box.bottom = p.y;
+  }
+  return box;
+}
+
+export const widthOf = (box: Box): number => box.right - box.left;
+export const heightOf = (box: Box): number => box.bottom - box.top;
+
+/** A box of the given size about a centre. */
+export function boxAbout(centre: Point, width: number, height: number): Box {
+  return {
+    left: centre.x - width / 2,
+    right: centre.x + width / 2,
+    top: centre.y - height / 2,
+    bottom: centre.y + height / 2,
+  };
+}
+
+/** Corners clockwise from the top left. */
+export function cornersOf(box: Box): Point[] {
+  return [
+    { x: box.left, y: box.top },
+    { x: box.right, y: box.top },
+    { x: box.right, y: box.bottom },
+    { x: box.left, y: box.bottom },
+  ];
+}
+
+/** The box grown by a margin on all sides (shrunk when it is negative). */
+export function grown(box: Box, margin: number): Box {
+  return {
+    left: box.left - margin,
+    top: box.top - margin,
+    right: box.right + margin,
+    bottom: box.bottom + margin,
+  };
+}

@@ -1,0 +1,94 @@
+import { polygonContains, polygonHull } from 'd3-polygon';
+import { distanceToSegment, type Point, plus, turn } from './point';
+
+/** A closed polygon in mm, first point not repeated. */
+export type Polygon = readonly Point[];
+
+const pairs = (points: readonly Point[]): [number, number][] => points.map((p) => [p.x, p.y]);
+
+/** Convex hull, by Andrew's monotone chain (d3-polygon). Fewer than three distinct points come back as they are. */
+export function hullOf(points: readonly Point[]): Point[] {
+  return polygonHull(pairs(points))?.map(([x, y]) => ({ x, y })) ?? [...points];
+}
+
+/** The polygon turned about the origin, then moved. */
+export function placed(polygon: Polygon, degrees: number, to: Point): Point[] {
+  return polygon.map((p) => plus(turn(p, degrees), to));
+}
+
+/** Whether a point lies inside the polygon. A point exactly on an edge may go either way. */
+export function containsPoint(polygon: Polygon, point: Point): boolean {
+  return polygonContains(pairs(polygon), [point.x, point.y]);
+}
+
+/** Pairs of neighbouring points; a closed ring also joins the last to the first. */
+export function segmentsOf(points: readonly Point[], closed: boolean): [Point, Point][] {
+  const segments: [Point, Point][] = [];
+  for (let i = 0; i + 1 < points.length; i++) {
+    const [a, b] = [points[i], points[i + 1]];
+    if (a && b) segments.push([a, b]);
+  }
+  const [first, last] = [points[0], points[points.length - 1]];
+  if (closed && first && last && points.length > 2) segments.push([last, first]);
+  return segments;
+}
+
+const cross = (o: Point, a: Point, b: Point) => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
+
+/** Whether two segments properly cross; touching ends do not count. */
+export function segmentsCross([a, b]: [Point, Point], [c, d]: [Point, Point]): boolean {
+  return cross(a, b, c) * cross(a, b, d) < 0 && cross(c, d, a) * cross(c, d, b) < 0;
+}
+
+export interface Clearance {
+  /** Least distance in mm; negative when the polygon and the line overlap, by how far the polygon reaches over. */
+  mm: number;
+  /** The polygon's point where it is least. */
+  at: Point;
+}
+
+/**
+ * Least distance from a polygon's edge to a line (open polyline). Zero where they cross.
+ * Exact for straight pieces: the least distance of two segments that do not cross is at an end of one.
+ */
+export function clearanceToLine(polygon: Polygon, line: readonly Point[]): Clearance {
+  let best: Clearance = { mm: Infinity, at: polygon[0] ?? { x: 0, y: 0 } };
+  const better = (mm: number, at: Point) => {
+    if (mm < best.mm) best = { mm, at };
+  };
+  for (const edge of segmentsOf(polygon, true)) {
+    for (const piece of segmentsOf(line, false)) {
+      if (segmentsCross(edge, piece)) better(0, edge[0]);
+      better(distanceToSegment(edge[0], piece[0], piece[1]), edge[0]);
+      better(distanceToSegment(piece[0], edge[0], edge[1]), piece[0]);
+      better(distanceToSegment(piece[1], edge[0], edge[1]), piece[1]);
+    }
+  }
+  return best;
+}
+
+/** The farthest any vertex of `inner` lies outside `outer`, in mm; 0 when all lie inside. */
+export function overhang(inner: Polygon, outer: Polygon): Clearance | null {
+  let worst: Clearance | null = null;
+  const ring = segmentsOf(outer, true);
+  for (const point of inner) {
+    if (containsPoint(outer, point)) continue;
+    const out = Math.min(...ring.map(([a, b]) => distanceToSegment(point, a, b)));
+    if (out > 1e-6 && (worst === null || out > worst.mm)) worst = { mm: out, at: point };
+  }
+  return worst;
+}
+
+/** Whether two polygons share any area. */
+export function polygonsOverlap(a: Polygon, b: Polygon): boolean {
+  const edgesB = segmentsOf(b, true);
+  if (segmentsOf(a, true).some((edge) => edgesB.some((other) => segmentsCross(edge, other)))) return true;
+  return a.some((p) => containsPoint(b, p)) || b.some((p) => containsPoint(a, p));
+}
+
+/** Least distance between two polygons; 0 when they overlap. */
+export function clearanceBetween(a: Polygon, b: Polygon): Clearance {
+  if (polygonsOverlap(a, b)) return { mm: 0, at: a[0] ?? { x: 0, y: 0 } };
+  const first = b[0];
+  return clearanceToLine(a, first ? [...b, first] : b);
+}

@@ -1,0 +1,89 @@
+import { type Box, boxOf, heightOf, widthOf } from '../geometry/box';
+import { type Point, turn } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
+
+/** A stitch field, mm. A round one is as wide as high. */
+export interface Field {
+  widthMm: number;
+  heightMm: number;
+  round: boolean;
+}
+
+/** How a design lies in a hoop: turned clockwise, its centre moved from the field's, mm in the hoop frame. */
+export interface Pose {
+  turnDeg: number;
+  x: number;
+  y: number;
+}
+
+/** By how much a design fails, mm beyond the field, each zero where it does not. */
+export interface Miss {
+  widthMm: number;
+  heightMm: number;
+}
+
+/** The design's outline in the hoop frame, about its own centre. */
+export const turnedHull = (hull: Polygon, turnDeg: number): Point[] => hull.map((p) => turn(p, turnDeg));
+
+/**
+ * Half-extents of a w × h box turned by θ: hx = (w|cos θ| + h|sin θ|)/2, hy likewise. In mm.
+ * Exact at quarter turns.
+ */
+export function halfExtents(widthMm: number, heightMm: number, turnDeg: number): { hx: number; hy: number } {
+  const corner = (x: number, y: number) => turn({ x: x / 2, y: y / 2 }, turnDeg);
+  const [a, b] = [corner(widthMm, heightMm), corner(widthMm, -heightMm)];
+  return { hx: Math.max(Math.abs(a.x), Math.abs(b.x)), hy: Math.max(Math.abs(a.y), Math.abs(b.y)) };
+}
+
+/**
+ * Why a design does not lie inside a stitch field, or null when every point does; the edge counts as inside.
+ * `hull` is the convex hull about the design's centre, mm. A design without points fits.
+ */
+export function whyDesignDoesNotFit(hull: Polygon, field: Field, pose: Pose): Miss | null {
+  const points = turnedHull(hull, pose.turnDeg);
+  if (field.round) {
+    const reach = points.reduce((most, p) => Math.max(most, Math.hypot(p.x + pose.x, p.y + pose.y)), 0);
+    const miss = 2 * reach - field.widthMm;
+    return miss > 0 ? { widthMm: miss, heightMm: miss } : null;
+  }
+  let [across, along] = [0, 0];
+  for (const p of points) {
+    across = Math.max(across, Math.abs(p.x + pose.x) - field.widthMm / 2);
+    along = Math.max(along, Math.abs(p.y + pose.y) - field.heightMm / 2);
+  }
+  return across > 0 || along > 0 ? { widthMm: across, heightMm: along } : null;
+}
+
+/** Where the design's centre may lie in a rectangular field, or null when it fits nowhere. Round: the centre only. */
+export function allowedCentres(hull: Polygon, field: Field, turnDeg: number): Box | null {
+  if (field.round) {
+    const centre = { left: 0, right: 0, top: 0, bottom: 0 };
+    return whyDesignDoesNotFit(hull, field, { turnDeg, x: 0, y: 0 }) === null ? centre : null;
+  }
+  const box = boxOf(turnedHull(hull, turnDeg));
+  const allowed = {
+    left: -field.widthMm / 2 - box.left,
+    right: field.widthMm / 2 - box.right,
+    top: -field.heightMm / 2 - box.top,
+    bottom: field.heightMm / 2 - box.bottom,
+  };
+  return allowed.left <= allowed.right && allowed.top <= allowed.bottom ? allowed : null;
+}
+
+/** Room left on the tighter axis, mm to each side when centred; negative when it does not fit. */
+export function spareMm(hull: Polygon, field: Field, turnDeg: number): number {
+  const points = turnedHull(hull, turnDeg);
+  if (field.round)
+    return field.widthMm / 2 - points.reduce((most, p) => Math.max(most, Math.hypot(p.x, p.y)), 0);
+  const box = boxOf(points);
+  return Math.min(field.widthMm - widthOf(box), field.heightMm - heightOf(box)) / 2;
+}
+
+/** The largest scale at which the design fits this field, centred; 1 or more when it fits already. */
+export function largestScale(hull: Polygon, field: Field, turnDeg: number): number {
+  const points = turnedHull(hull, turnDeg);
+  if (field.round)
+    return field.widthMm / 2 / points.reduce((most, p) => Math.max(most, Math.hypot(p.x, p.y)), 1e-9);
+  const box = boxOf(points);
+  return Math.min(field.widthMm / widthOf(box), field.heightMm / heightOf(box));
+}

@@ -1,0 +1,143 @@
+import type { DesignFacts } from '../design/planDesign';
+import type { Point } from '../geometry/point';
+import type { PieceOutline } from '../piece/geometry';
+import type { Fabric } from '../piece/schema';
+import { numberFor } from '../rules/numbers';
+import type { HouseRules } from '../rules/schema';
+import type { Hoop } from '../shelf/schema';
+import { mm, type Phrase, percent, phrase } from '../units/phrase';
+import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
+import { CLOSES_BY_KIND } from './numbers';
+import { hoopCentre, ringOnPiece, searchDesignAt, whyRingDoesNotLie } from './ring';
+import type { QuarterTurn } from './schema';
+import { QUARTER_TURNS } from './schema';
+
+/** One way of turning one hoop on the piece. */
+export interface TurnVerdict {
+  turnDeg: QuarterTurn;
+  miss: Miss | null;
+  spareMm: number;
+  /** Design's centre in the hoop frame that lets the ring lie; null when it must float. */
+  designAt: Point | null;
+}
+
+/** Everything there is to say about one hoop for this design on this piece. */
+export interface HoopVerdict {
+  hoop: Hoop;
+  fits: boolean;
+  /** Reasons it cannot be closed on the cloth; empty when it can be hooped. */
+  whyNotHooped: Phrase[];
+  /** Reason it cannot be used at all, floated or not. */
+  whyNotUsed: Phrase | null;
+  turns: TurnVerdict[];
+  largestScale: number;
+  line: Phrase;
+}
+
+export interface HoopQuestion {
+  facts: DesignFacts;
+  designCentre: Point;
+  designTurnDeg: number;
+  outline: PieceOutline;
+  fabric: Fabric;
+  rules: HouseRules;
+}
+
+export const fieldOf = (hoop: Hoop): Field => ({
+  widthMm: hoop.fieldWidthMm,
+  heightMm: hoop.fieldHeightMm,
+  round: hoop.round,
+});
+
+function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdict {
+  const field = fieldOf(hoop);
+  const allowed = allowedCentres(q.facts.hull, field, -turnDeg);
+  const miss = allowed ? null : whyDesignDoesNotFit(q.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
+  const clearance = numberFor(q.rules, 'ringClearanceMm');
+  const hoopTurn = q.designTurnDeg + turnDeg;
+  const lies = (designAt: Point) =>
+    whyRingDoesNotLie(
+      ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn }),
+      q.outline,
+      clearance,
+    ) === null;
+  const designAt = allowed ? searchDesignAt(hoop, allowed, lies) : null;
+  return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
+}
+
+/** Cloth that a flat magnetic ring does not mark, though a pressed-in one would; loops are crushed by either. */
+const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set(['knit', 'faux suede', 'canvas', 'stable woven']);
+
+/** Why this hoop cannot close on the cloth. */
+function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {
+  const why: Phrase[] = [];
+  const closes = CLOSES_BY_KIND[hoop.kind];
+  const closesMm = closes ? numberFor(q.rules, closes) : Infinity;
+  if (hoop.kind === 'open frame')
+    why.push(phrase`an open frame has no inner ring: the piece is floated on it`);
+  if (q.fabric.thicknessMm > closesMm)
+    why.push(phrase`the cloth is ${mm(q.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
+  if (q.fabric.ringMarks && !(hoop.kind === 'magnetic' && MAGNET_SPARES.has(q.fabric.structure)))
+    why.push(phrase`its ring would mark this cloth`);
+  if (turns.every((t) => t.designAt === null)) {
+    why.push(
+      phrase`its ring of ${mm(hoop.ringWidthMm)} × ${mm(hoop.ringHeightMm)} does not lie ${mm(numberFor(q.rules, 'ringClearanceMm'))} clear of seams and bands`,
+    );
+  }
+  return why;
+}
+
+function whyNotUsed(hoop: Hoop, q: HoopQuestion): Phrase | null {
+  if (!q.outline.opening) return null;
+  const needed = Math.min(hoop.ringWidthMm, hoop.ringHeightMm) + numberFor(q.rules, 'openingAllowanceMm');
+  if (q.outline.opening.widthMm >= needed) return null;
+  return phrase`needs an opening of ${mm(needed)}; the ${q.outline.opening.name} is ${mm(q.outline.opening.widthMm)}: open a seam`;
+}
+
+function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
+  const { turns, largestScale: scale } = verdict;
+  const upright = turns[0];
+  const fitting = turns.filter((t) => t.miss === null);
+  if (fitting.length > 0) {
+    const best = Math.max(...fitting.map((t) => t.spareMm));
+    const turned = upright?.miss ? phrase`Turn 90°: fits` : phrase`Fits`;
+    if (verdict.whyNotUsed) return phrase`${turned}, but ${verdict.whyNotUsed}.`;
+    const float = verdict.whyNotHooped[0];
+    return float
+      ? phrase`${turned} with ${mm(best)} to spare each side; floated only: ${float}.`
+      : phrase`${turned} with ${mm(best)} to spare each side.`;
+  }
+  const miss = upright?.miss ?? { widthMm: 0, heightMm: 0 };
+  const parts = [
+    ...(miss.widthMm > 0 ? [phrase`${mm(2 * miss.widthMm)} in width`] : []),
+    ...(miss.heightMm > 0 ? [phrase`${mm(2 * miss.heightMm)} in height`] : []),
+  ];
+  const by = parts.length === 2 ? phrase`${parts[0] ?? []} and ${parts[1] ?? []}` : (parts[0] ?? []);
+  return phrase`Misses by ${by}: would need ${percent(Math.floor(scale * 100))}.`;
+}
+
+/** Judges one hoop in four turns: the field, the ring on the cloth, the opening, the thickness. */
+export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
+  const turns = QUARTER_TURNS.map((turnDeg) => judgeTurn(hoop, turnDeg, q));
+  const verdict = {
+    hoop,
+    fits: turns.some((t) => t.miss === null),
+    whyNotHooped: whyNotHooped(hoop, turns, q),
+    whyNotUsed: whyNotUsed(hoop, q),
+    turns,
+    largestScale: Math.max(
+      largestScale(q.facts.hull, fieldOf(hoop), 0),
+      largestScale(q.facts.hull, fieldOf(hoop), 90),
+    ),
+  };
+  return { ...verdict, line: lineOf(verdict) };
+}
+
+const areaOf = (hoop: Hoop) => hoop.fieldWidthMm * hoop.fieldHeightMm * (hoop.round ? Math.PI / 4 : 1);
+
+/** Usable hoops by field, the smallest first; then those that miss, the nearest first. */
+export function byChoice(a: HoopVerdict, b: HoopVerdict): number {
+  const usable = (v: HoopVerdict) => v.fits && v.whyNotUsed === null;
+  if (usable(a) !== usable(b)) return usable(a) ? -1 : 1;
+  return usable(a) ? areaOf(a.hoop) - areaOf(b.hoop) : b.largestScale - a.largestScale;
+}

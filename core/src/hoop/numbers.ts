@@ -1,0 +1,52 @@
+import type { NumberRule } from '../rules/numberRule';
+import type { HoopKind } from '../shelf/schema';
+
+export const HOOP_NUMBERS = {
+  ringClearanceMm: {
+    name: 'Ring clear of seams and bands',
+    value: 10,
+    unit: 'mm',
+    reason: 'A ring cannot close over a thick seam, a zip or a border.',
+  },
+  openingAllowanceMm: {
+    name: 'Opening wider than the ring by',
+    value: 20,
+    unit: 'mm',
+    reason: 'A hand must go in with the ring.',
+  },
+  bastingOutsideMm: {
+    name: 'Basting box outside the design',
+    value: 5,
+    unit: 'mm',
+    reason: 'Near enough to hold, far enough to pick out.',
+  },
+  stabilizerAllowanceMm: {
+    name: 'Stabilizer beyond ring or field',
+    value: 25,
+    unit: 'mm',
+    reason: 'A hand-width less slips out of the ring.',
+  },
+  closesScrewMm: { name: 'A screw hoop closes on', value: 3, unit: 'mm', reason: 'Thicker stacks pop out.' },
+  closesQuickMm: {
+    name: 'A quick-release hoop closes on',
+    value: 2.2,
+    unit: 'mm',
+    reason: 'Its spring has little travel.',
+  },
+  closesMagneticMm: {
+    name: 'A magnetic hoop closes on',
+    value: 7,
+    unit: 'mm',
+    reason: 'Beyond this the magnets lose their hold.',
+  },
+  closesClampMm: { name: 'A clamp frame closes on', value: 5, unit: 'mm', reason: 'Its jaws open no wider.' },
+} satisfies Record<string, NumberRule>;
+
+/** The number that says what each kind of hoop closes on; an open frame takes any thickness. */
+export const CLOSES_BY_KIND: Record<HoopKind, keyof typeof HOOP_NUMBERS | null> = {
+  screw: 'closesScrewMm',
+  'quick-release': 'closesQuickMm',
+  magnetic: 'closesMagneticMm',
+  'clamp frame': 'closesClampMm',
+  'open frame': null,
+};

@@ -1,0 +1,60 @@
+import { type Box, boxAbout, cornersOf } from '../geometry/box';
+import { type Point, plus, turn } from '../geometry/point';
+import { clearanceToLine, overhang, type Polygon, placed } from '../geometry/polygon';
+import type { PieceOutline } from '../piece/geometry';
+import type { Hoop } from '../shelf/schema';
+
+/** Where a hoop lies on the piece: its centre, and its turn clockwise. */
+export interface HoopPose {
+  centre: Point;
+  turnDeg: number;
+}
+
+const rectangle = (width: number, height: number, pose: HoopPose): Point[] =>
+  placed(cornersOf(boxAbout({ x: 0, y: 0 }, width, height)), pose.turnDeg, pose.centre);
+
+/** The ring's outer edge and the stitch field's on the piece, as corners clockwise. */
+export const ringOnPiece = (hoop: Hoop, pose: HoopPose): Point[] =>
+  rectangle(hoop.ringWidthMm, hoop.ringHeightMm, pose);
+export const fieldOnPiece = (hoop: Hoop, pose: HoopPose): Point[] =>
+  rectangle(hoop.fieldWidthMm, hoop.fieldHeightMm, pose);
+
+/** The hoop's centre on the piece when the design's centre lies at `designAt` in the hoop frame. */
+export function hoopCentre(designCentre: Point, hoopTurnDeg: number, designAt: Point): Point {
+  return plus(designCentre, turn({ x: -designAt.x, y: -designAt.y }, hoopTurnDeg));
+}
+
+/** How far a ring lacks its room on the hoopable face, mm; null when it lies inside by the clearance. */
+export function whyRingDoesNotLie(ring: Polygon, outline: PieceOutline, clearanceMm: number): number | null {
+  const out = overhang(ring, outline.hoopable);
+  if (out) return out.mm + clearanceMm;
+  const first = outline.hoopable[0];
+  const room = clearanceToLine(ring, first ? [...outline.hoopable, first] : outline.hoopable).mm;
+  return room + 1e-9 < clearanceMm ? clearanceMm - room : null;
+}
+
+const STEPS = 6;
+
+/**
+ * The least move of the design inside the field that lets the ring lie well, searched on a grid over the
+ * allowed centres; null when none does. The result is the design's centre in the hoop frame, mm.
+ */
+export function searchDesignAt(hoop: Hoop, allowed: Box, lies: (designAt: Point) => boolean): Point | null {
+  const centred = {
+    x: Math.min(Math.max(0, allowed.left), allowed.right),
+    y: Math.min(Math.max(0, allowed.top), allowed.bottom),
+  };
+  if (lies(centred)) return centred;
+  if (hoop.round) return null;
+  const candidates: Point[] = [];
+  for (let i = 0; i <= STEPS; i++) {
+    for (let j = 0; j <= STEPS; j++) {
+      candidates.push({
+        x: allowed.left + ((allowed.right - allowed.left) * i) / STEPS,
+        y: allowed.top + ((allowed.bottom - allowed.top) * j) / STEPS,
+      });
+    }
+  }
+  candidates.sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y));
+  return candidates.find(lies) ?? null;
+}

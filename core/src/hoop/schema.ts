@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { PointSchema } from '../geometry/point';
+
+export const QUARTER_TURNS = [0, 90, 180, 270] as const;
+export type QuarterTurn = (typeof QUARTER_TURNS)[number];
+export const QuarterTurnSchema = z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]);
+
+export const METHODS = ['hooped', 'floated'] as const;
+export type Method = (typeof METHODS)[number];
+
+/** Null everywhere means: as proposed. */
+export const HoopInputSchema = z.object({
+  hoopId: z.string().nullable(),
+  /** The hoop's turn on the piece, clockwise, beyond the design's own. */
+  turnDeg: QuarterTurnSchema.nullable(),
+  /** The hoop's centre seen from the design's centre, mm in the hoop frame. */
+  shift: PointSchema.nullable(),
+  method: z.enum(METHODS).nullable(),
+  methodWhy: z.string().max(300),
+});
+export type HoopInput = z.infer<typeof HoopInputSchema>;

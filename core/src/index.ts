@@ -1,0 +1,107 @@
+export { colourDifference, lightnessOf, nameOfColour } from './colour/colour';
+export { DENSITY_CLASSES, DENSITY_TABLE, DESIGN_NUMBERS, type DensityClass } from './design/numbers';
+export { type DesignFacts, type DesignPlan, densityClassOf, densityRank } from './design/planDesign';
+export type { Artwork, ColourStop, DesignInput } from './design/schema';
+export type { StitchFigures } from './design/svg/estimate';
+export type { ReadSvg } from './design/svg/readSvg';
+export type { SvgRefusal } from './design/svg/refuse';
+export {
+  byGravity,
+  type Finding,
+  FindingSchema,
+  type Mend,
+  questionText,
+  type Reason,
+  ReasonSchema,
+  type Severity,
+} from './findings/finding';
+export type { FinishPlan, FinishStep } from './finish/planFinish';
+export { type Box, boxOf, grown, heightOf, widthOf } from './geometry/box';
+export { minus, type Point, plus, turn } from './geometry/point';
+export { placed } from './geometry/polygon';
+export type { HoopVerdict } from './hoop/judgeHoop';
+export type { HoopPlan, LaidHoop } from './hoop/planHoop';
+export type { HoopInput, Method, QuarterTurn } from './hoop/schema';
+export { BOBBINS, CHOICES, type Choice, NEEDLES, STABILIZERS, TOPPERS } from './layers/materials';
+export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
+export {
+  CHOICE_PARTS,
+  type ChoicePart,
+  HOLDS,
+  type Hold,
+  type LayersInput,
+  type Sheet,
+  STABILIZER_IDS,
+  type StabilizerId,
+} from './layers/schema';
+export {
+  frozenPlan,
+  type LogEntry,
+  LogEntrySchema,
+  type LogSummary,
+  LogSummarySchema,
+  summaryOf,
+} from './log/entry';
+export { FAULT_IDS, FAULTS, type FaultId, SEVERITY_WORDS } from './log/faults';
+export { type LogInput, OUTCOMES, type Outcome, outcomeOf, worstFault } from './log/schema';
+export { type Keys, keysNeeded, type MountPlan } from './mount/planMount';
+export { pieceInHoopFrame, type TurnRank } from './mount/rankTurns';
+export { FABRICS } from './piece/fabrics';
+export type { NoGoArea, PieceKind, PieceOutline, Reading, Seam } from './piece/geometry';
+export { PIECE_KINDS } from './piece/kinds';
+export { fabricOf, type PiecePlan } from './piece/planPiece';
+export {
+  type Evenness,
+  type Fabric,
+  PIECE_KIND_IDS,
+  type PieceInput,
+  type PieceKindId,
+} from './piece/schema';
+export type { MarkStep } from './place/marks';
+export type { Placement } from './place/placement';
+export { placementsFor } from './place/placements';
+export type { PlacePlan } from './place/planPlace';
+export type { MarkMethod, PlaceInput } from './place/schema';
+export { dragGridMm, snapOffset } from './place/snap';
+export { type Plan, planTicket } from './plan';
+export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
+export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
+export { QUESTION_IDS, QUESTIONS, type QuestionId, schoolsOf } from './rules/schools';
+export {
+  EMPTY_SHELF,
+  HOOP_KINDS,
+  type Hoop,
+  HoopSchema,
+  type Machine,
+  MachineSchema,
+  type Material,
+  MaterialSchema,
+  type Shelf,
+  ShelfSchema,
+  SIDES,
+  type Thread,
+  ThreadSchema,
+} from './shelf/schema';
+export { nextStage, type StageState, stageStates } from './stageStates';
+export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
+export { type StitchPlan, type StitchStop, topThreadM } from './stitch/planStitch';
+export {
+  applyChange,
+  type Change,
+  ChangeSchema,
+  IdSchema,
+  newTicket,
+  type Ticket,
+  TicketSchema,
+} from './ticket';
+export {
+  bareUnitOf,
+  type DisplayUnits,
+  formatFigure,
+  formatLength,
+  MM_PER_INCH,
+  type ParsedLength,
+  parseLength,
+  stepOf,
+} from './units/length';
+export { mm, type Phrase, phrase, type Quantity, say } from './units/phrase';

@@ -1,0 +1,86 @@
+import { lightnessOf } from '../colour/colour';
+import { type DesignFacts, densityRank } from '../design/planDesign';
+import type { HoopPlan } from '../hoop/planHoop';
+import type { PiecePlan } from '../piece/planPiece';
+import { numberFor } from '../rules/numbers';
+import { type HouseRules, type QuestionSchools, schoolsOfShop } from '../rules/schema';
+
+/** What the layer rules may look at. */
+export interface LayerFacts {
+  structure: PiecePlan['fabric']['structure'];
+  fabricName: string;
+  knit: boolean;
+  textured: boolean;
+  thick: boolean;
+  thin: boolean;
+  pale: boolean;
+  seeThrough: boolean;
+  stretchPercent: number;
+  iron: 'yes' | 'low' | 'no';
+  mayGetWet: boolean;
+  ringMarks: boolean;
+  worn: boolean;
+  toddler: boolean;
+  floated: boolean;
+  /** 0 open … 4 very heavy. */
+  rank: number;
+  densityName: string;
+  stitches: number;
+  heavy: boolean;
+  many: boolean;
+  smallLetters: boolean;
+  /** Greatest difference in L* between a thread and the ground. */
+  contrast: number;
+  strongContrast: boolean;
+  looped: boolean;
+  dark: boolean;
+  schools: QuestionSchools;
+  rules: HouseRules;
+}
+
+const DARK_LIGHTNESS = 40;
+const SWEATSHIRT_MM = 1.5;
+
+/** Gathers the facts of one ticket for the rules. */
+export function layerFacts(
+  piece: PiecePlan,
+  design: DesignFacts,
+  hoop: Pick<HoopPlan, 'method'>,
+  rules: HouseRules,
+): LayerFacts {
+  const { fabric } = piece;
+  const ground = lightnessOf(piece.colour);
+  const contrast = Math.max(...design.stops.map((stop) => Math.abs(lightnessOf(stop.hex) - ground)));
+  const rank = densityRank(design.densityClass);
+  const at = (id: Parameters<typeof numberFor>[1]) => numberFor(rules, id);
+  return {
+    structure: fabric.structure,
+    fabricName: fabric.name,
+    knit: fabric.structure === 'knit' && fabric.stretchPercent >= at('knitStretchPercent'),
+    textured: fabric.surface === 'textured',
+    thick: fabric.thicknessMm >= SWEATSHIRT_MM,
+    thin: fabric.thicknessMm <= at('thinMm'),
+    pale: ground >= at('paleLightness'),
+    seeThrough: fabric.seeThrough,
+    stretchPercent: fabric.stretchPercent,
+    iron: fabric.iron,
+    mayGetWet: fabric.mayGetWet,
+    ringMarks: fabric.ringMarks,
+    worn: piece.kind.worn,
+    toddler: piece.kind.worn && (piece.readings.chestWidth ?? Infinity) <= at('toddlerChestMm'),
+    floated: hoop.method === 'floated',
+    rank,
+    densityName: design.densityClass,
+    stitches: design.stitches,
+    heavy: rank >= 3 || design.stitches > at('heavyStitches'),
+    many: design.stitches > at('manyStitches'),
+    smallLetters:
+      design.lettering && design.letterHeightMm !== null && design.letterHeightMm < at('smallLetterMm'),
+    contrast,
+    strongContrast: contrast >= at('strongContrast'),
+    looped: fabric.structure === 'pile' || fabric.structure === 'waffle',
+    dark: ground <= DARK_LIGHTNESS,
+    schools: schoolsOfShop(rules),
+    rules,
+  };
+}

@@ -1,0 +1,171 @@
+import { count, percent, phrase } from '../units/phrase';
+import type { LayerFacts } from './facts';
+import type { SupportRule } from './rule';
+
+const stretch = (f: LayerFacts) =>
+  phrase`${f.fabricName} is a knit with ${percent(f.stretchPercent)} stretch`;
+const fusible = (f: LayerFacts) => f.iron !== 'no';
+
+/** What supports which cloth. Sheets from the cloth downwards. */
+export const SUPPORT_RULES: readonly SupportRule[] = [
+  {
+    id: 'knit-cut-away',
+    priority: 30,
+    sheets: ['cut-away'],
+    further: 'tear-away',
+    when: (f) => f.knit,
+    reason: (f) => phrase`${stretch(f)}: support that stays in, or the stitches sag after the first wash.`,
+  },
+  {
+    id: 'knit-see-through',
+    priority: 40,
+    sheets: ['mesh-fusible'],
+    further: 'tear-away',
+    when: (f) => f.knit && f.seeThrough && (f.thin || f.pale) && fusible(f),
+    reason: (f) => phrase`${stretch(f)}, thin or pale enough to see through: fused mesh hardly shows.`,
+  },
+  {
+    id: 'knit-see-through-no-iron',
+    priority: 39,
+    sheets: ['mesh'],
+    further: 'tear-away',
+    when: (f) => f.knit && f.seeThrough && (f.thin || f.pale),
+    reason: (f) => phrase`${stretch(f)}, seen through: light mesh hardly shows.`,
+  },
+  {
+    id: 'sweatshirt',
+    priority: 38,
+    sheets: ['mesh-fusible', 'cut-away'],
+    further: 'tear-away',
+    when: (f) => f.knit && f.thick && fusible(f),
+    reason: (f) =>
+      phrase`${stretch(f)} and thick: a fused mesh makes it act like a woven, cut-away carries the stitches.`,
+  },
+  {
+    id: 'sweatshirt-interfacing',
+    priority: 37,
+    sheets: ['interfacing', 'mesh'],
+    further: 'tear-away',
+    when: (f) => f.knit && f.thick && fusible(f),
+    reason: () => phrase`Fusible interfacing makes a sweatshirt act like a woven.`,
+  },
+  {
+    id: 'knit-fused-mesh',
+    priority: 20,
+    sheets: ['mesh-fusible'],
+    further: 'tear-away',
+    when: (f) => f.knit && fusible(f),
+    reason: () => phrase`Fused mesh stays in too, softer against the skin.`,
+  },
+  {
+    id: 'wearable-wash-away',
+    priority: 60,
+    sheets: ['wash-away-cloth'],
+    further: 'wash-away-cloth',
+    school: { question: 'wearableBacking', id: 'washAway' },
+    when: (f) => f.worn && f.mayGetWet,
+    reason: () => phrase`This shop backs what is worn with wash-away: nothing is left to feel.`,
+  },
+  {
+    id: 'wearable-mesh-tear',
+    priority: 60,
+    sheets: ['mesh', 'tear-away'],
+    further: 'tear-away',
+    school: { question: 'wearableBacking', id: 'meshTear' },
+    when: (f) => f.worn,
+    reason: () => phrase`This shop backs what is worn with mesh, and tear-away while stitching.`,
+  },
+  {
+    id: 'woven-tear-away',
+    priority: 10,
+    sheets: ['tear-away'],
+    further: 'tear-away',
+    when: () => true,
+    reason: (f) => phrase`${f.fabricName} holds its own shape: a sheet that tears away is enough.`,
+  },
+  {
+    id: 'woven-heavy',
+    priority: 15,
+    sheets: ['cut-away'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'stable woven' && f.heavy,
+    reason: (f) =>
+      phrase`${count(f.stitches)} stitches, ${f.densityName}: a tear-away would be cut to pieces.`,
+  },
+  {
+    id: 'linen-fused',
+    priority: 30,
+    sheets: ['dissolving-fusible'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'open weave' && fusible(f) && !f.floated && f.mayGetWet,
+    reason: () => phrase`Open weave shows what is left behind: half of this dissolves, the rest tears.`,
+  },
+  {
+    id: 'linen-sticky',
+    priority: 29,
+    sheets: ['dissolving-sticky'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'open weave' && f.mayGetWet,
+    reason: () => phrase`Ring marks are feared on linen: floated on the sticky dissolving sheet.`,
+  },
+  {
+    id: 'terry',
+    priority: 35,
+    sheets: ['tear-away-light-fusible', 'tear-away-sticky'],
+    further: 'tear-away',
+    most: 2,
+    when: (f) => f.structure === 'pile' && fusible(f),
+    reason: () =>
+      phrase`Pile is floated: a light sheet fused to the back keeps the loops together, the sticky sheet in the hoop holds it.`,
+  },
+  {
+    id: 'pile-no-iron',
+    priority: 34,
+    sheets: ['tear-away-sticky'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'pile',
+    reason: () => phrase`Pile that takes no iron is floated on the sticky sheet alone.`,
+  },
+  {
+    id: 'waffle-sticky',
+    priority: 33,
+    sheets: ['tear-away-sticky'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'waffle',
+    reason: () => phrase`Household cloth is floated on a sticky tear-away: no ring on the waffle.`,
+  },
+  {
+    id: 'canvas-nothing',
+    priority: 30,
+    sheets: [],
+    further: 'tear-away',
+    most: 0,
+    school: { question: 'thickJacket', id: 'nothing' },
+    when: (f) => f.structure === 'canvas' && !f.heavy,
+    reason: () => phrase`Canvas carries the stitches by itself; a sheet would stop the hoop closing.`,
+  },
+  {
+    id: 'canvas-floated',
+    priority: 29,
+    sheets: ['tear-away'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'canvas',
+    reason: () => phrase`A sheet slid underneath, outside the ring.`,
+  },
+  {
+    id: 'faux-suede',
+    priority: 30,
+    sheets: ['cut-away'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'faux suede',
+    reason: () => phrase`Faux suede keeps every hole: cut-away, held with spray.`,
+  },
+  {
+    id: 'sheer',
+    priority: 30,
+    sheets: ['wash-away-film-heavy'],
+    further: 'wash-away-film-heavy',
+    when: (f) => f.structure === 'sheer' && f.mayGetWet,
+    reason: () => phrase`On a sheer nothing may be left behind.`,
+  },
+];

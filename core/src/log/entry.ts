@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { METHODS } from '../hoop/schema';
+import { PIECE_KIND_IDS } from '../piece/schema';
+import type { Plan } from '../plan';
+import { IdSchema, type Ticket, TicketSchema } from '../ticket';
+import { LogInputSchema, OUTCOMES, outcomeOf } from './schema';
+
+/** One finished piece: the ticket, the plan as it was then, and the maker's report. Kept as it is. */
+export const LogEntrySchema = z.object({
+  id: IdSchema,
+  loggedAt: z.iso.datetime(),
+  ticket: TicketSchema,
+  /** The plan frozen at that moment, as the planner of that day made it. */
+  plan: z.record(z.string(), z.unknown()),
+  log: LogInputSchema,
+});
+export type LogEntry = z.infer<typeof LogEntrySchema>;
+
+/** What a line of the logbook shows and what it is filtered by. */
+export const LogSummarySchema = z.object({
+  id: IdSchema,
+  ticketId: IdSchema,
+  loggedAt: z.iso.datetime(),
+  name: z.string(),
+  customer: z.string(),
+  kind: z.enum(PIECE_KIND_IDS),
+  fabricId: z.string(),
+  method: z.enum([...METHODS, 'partly']),
+  outcome: z.enum(OUTCOMES),
+  misplacementMm: z.number().nullable(),
+  note: z.string(),
+});
+export type LogSummary = z.infer<typeof LogSummarySchema>;
+
+const plannedMethod = (plan: unknown): LogSummary['method'] =>
+  (plan as { hoop?: { method?: LogSummary['method'] } | null }).hoop?.method ?? 'hooped';
+
+/** The line of the logbook that stands for an entry. What was really used goes before what was planned. */
+export function summaryOf(entry: {
+  id: string;
+  loggedAt: string;
+  ticket: Ticket;
+  plan: unknown;
+  log: Ticket['log'];
+}): LogSummary {
+  const { ticket, log } = entry;
+  return {
+    id: entry.id,
+    ticketId: ticket.id,
+    loggedAt: entry.loggedAt,
+    name: ticket.name,
+    customer: ticket.customer,
+    kind: ticket.piece.kind,
+    fabricId: ticket.piece.fabricId,
+    method: log.used.method ?? plannedMethod(entry.plan),
+    outcome: outcomeOf(log),
+    misplacementMm: log.misplacementMm,
+    note: log.note,
+  };
+}
+
+/** The plan as plain data, for keeping: outline functions of the piece's kind drop out. */
+export const frozenPlan = (plan: Plan): Record<string, unknown> =>
+  JSON.parse(JSON.stringify(plan)) as Record<string, unknown>;

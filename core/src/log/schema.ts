@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { METHODS } from '../hoop/schema';
+import { SheetSchema } from '../layers/schema';
+import { STAGES } from '../stages';
+import { FAULT_IDS } from './faults';
+
+/** What was really used; null means: as planned. */
+export const UsedSchema = z.object({
+  method: z.enum([...METHODS, 'partly']).nullable(),
+  hoopId: z.string().nullable(),
+  sheets: z.array(SheetSchema).nullable(),
+  topper: z.string().nullable(),
+  needle: z.string().nullable(),
+  bobbin: z.string().nullable(),
+});
+export type Used = z.infer<typeof UsedSchema>;
+
+/** The maker's report on one piece. Faults not named have not been seen (severity 0). */
+export const LogInputSchema = z.object({
+  used: UsedSchema,
+  faults: z.partialRecord(z.enum(FAULT_IDS), z.number().int().min(0).max(3)),
+  misplacementMm: z.number().min(0).max(500).nullable(),
+  minutes: z.partialRecord(z.enum(STAGES), z.number().min(0).max(10_000)),
+  note: z.string().max(4000),
+  nextTime: z.string().max(1000),
+  by: z.string().max(80),
+});
+export type LogInput = z.infer<typeof LogInputSchema>;
+
+/** The gravest fault, 0 to 3. */
+export function worstFault(log: Pick<LogInput, 'faults'>): number {
+  return Math.max(0, ...Object.values(log.faults));
+}
+
+export const OUTCOMES = ['good', 'slight', 'plain', 'spoilt'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** How a piece came out, in one word. */
+export function outcomeOf(log: Pick<LogInput, 'faults'>): Outcome {
+  return OUTCOMES[worstFault(log)] ?? 'good';
+}

@@ -1,0 +1,180 @@
+import type { DesignFacts } from '../design/planDesign';
+import { because, type Finding, type Reason } from '../findings/finding';
+import { type Point, plus, turn } from '../geometry/point';
+import type { HoopPlan, LaidHoop } from '../hoop/planHoop';
+import type { LayersPlan } from '../layers/planLayers';
+import type { Machine } from '../shelf/schema';
+import { mm, type Phrase, phrase } from '../units/phrase';
+import type { TurnRank } from './rankTurns';
+import type { MountInput } from './schema';
+
+/** What to key in, relative to "design centred, upright": clockwise degrees, mm right and towards you. */
+export interface Keys {
+  turnDeg: number;
+  mirror: boolean;
+  move: Point;
+}
+
+export interface Check {
+  id: string;
+  text: Phrase;
+  caution: Phrase | null;
+}
+
+export interface MountPlan {
+  machine: Machine | null;
+  ranks: TurnRank[];
+  chosen: TurnRank;
+  keys: Keys;
+  checklist: Check[];
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+/**
+ * The keys that bring the design onto its marks. The machine centres the file's own centre; the visible
+ * centre must lie at `designAt` in the hoop frame.
+ */
+export function keysFor(facts: DesignFacts, laid: LaidHoop, mirror: boolean): Keys {
+  const turnDeg = (360 - laid.turnDeg) % 360;
+  const file = { x: mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
+  const move = plus(laid.designAt, turn(file, turnDeg));
+  const clean = (v: number) => Math.round(v * 10) / 10 + 0;
+  return { turnDeg, mirror, move: { x: clean(move.x), y: clean(move.y) } };
+}
+
+/** Whether the keys differ from "centred, upright". */
+export const keysNeeded = (keys: Keys): boolean =>
+  keys.turnDeg !== 0 || keys.mirror || keys.move.x !== 0 || keys.move.y !== 0;
+
+interface MountQuestion {
+  facts: DesignFacts;
+  hoop: HoopPlan & { laid: LaidHoop };
+  layers: LayersPlan;
+  ranks: TurnRank[];
+  machine: Machine | null;
+  tubular: boolean;
+}
+
+function checklistOf(q: MountQuestion): Check[] {
+  const check = (id: string, text: Phrase, caution: Phrase | null = null): Check => ({ id, text, caution });
+  const topper = q.layers.parts.topper.choice;
+  return [
+    check('carriage', phrase`Carriage free before you mount the hoop.`),
+    check(
+      'beneath',
+      q.tubular
+        ? phrase`Reach under the hoop all round: no back, no sleeve beneath.`
+        : phrase`Reach under the hoop all round: no corner folded beneath.`,
+    ),
+    check('latched', phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`),
+    check('needle', phrase`Needle over the centre mark.`, phrase`Hands away from a moving hoop.`),
+    check(
+      'direction',
+      phrase`The top of the piece points ${q.ranks.find((r) => r.turnDeg === q.hoop.laid.turnDeg)?.topPoints ?? ''}, as the arrow does.`,
+    ),
+    check(
+      'trace',
+      phrase`Trace run: the foot clears ring, clips and magnets.`,
+      phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
+    ),
+    check('pins', phrase`Pins, sticker and tape out of the field.`),
+    ...(topper.id === 'none' ? [] : [check('topper', phrase`${topper.name} on top.`)]),
+    ...(q.hoop.bastingMm === null
+      ? []
+      : [check('baste', phrase`Basting box ${mm(q.hoop.bastingMm)} outside the design, stitched first.`)]),
+    check('bobbin', phrase`Bobbin enough for the whole run.`),
+    check(
+      'threads',
+      phrase`${q.facts.stops.map((s, i) => `${i + 1} ${s.name}`).join(', ')}: laid out in order.`,
+    ),
+    check(
+      'needle-fitted',
+      phrase`${q.layers.parts.needle.choice.name} needle in.`,
+      phrase`Power off or locked before you change it; the machine's manual says how.`,
+    ),
+  ];
+}
+
+function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Finding[] {
+  const found: Finding[] = [];
+  const better = q.ranks[0];
+  if (mirror && q.facts.lettering) {
+    found.push({
+      code: 'mount-mirrored-letters',
+      stage: 'mount',
+      severity: 'stop',
+      text: phrase`Mirrored lettering reads backwards.`,
+      mends: [
+        {
+          label: phrase`Take the mirror off`,
+          result: phrase`the letters read forwards`,
+          change: { stage: 'mount', set: { mirror: false } },
+        },
+      ],
+    });
+  }
+  if (chosen.overMm > 0) {
+    const mends: Finding['mends'] =
+      better && better.overMm < chosen.overMm
+        ? [
+            {
+              label: phrase`Top ${better.topPoints}`,
+              result: phrase`${mm(better.inThroatMm)} towards the body`,
+              change: { stage: 'hoop', set: { turnDeg: better.turnDeg } },
+            },
+          ]
+        : [];
+    found.push({
+      code: 'mount-throat',
+      stage: 'mount',
+      severity: mends.length > 0 ? 'warn' : 'note',
+      text: phrase`${mm(chosen.inThroatMm)} of cloth lie towards the machine's body, its throat takes ${mm(q.machine?.throatMm ?? 0)}: roll up the last ${mm(chosen.overMm)} and tape it.`,
+      mends,
+    });
+  }
+  if (!q.machine)
+    found.push({
+      code: 'mount-no-machine',
+      stage: 'mount',
+      severity: 'note',
+      text: phrase`No machine on the shelf takes this hoop.`,
+      mends: [],
+    });
+  return found;
+}
+
+/** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */
+export function planMount(input: MountInput, q: MountQuestion): MountPlan {
+  const turnDeg = q.hoop.laid.turnDeg;
+  const chosen = q.ranks.find((r) => r.turnDeg === turnDeg) ?? {
+    turnDeg,
+    inThroatMm: 0,
+    overMm: 0,
+    topPoints: 'away from you',
+  };
+  const keys = keysFor(q.facts, q.hoop.laid, input.mirror);
+  return {
+    machine: q.machine,
+    ranks: q.ranks,
+    chosen,
+    keys,
+    checklist: checklistOf(q),
+    findings: mountFindings(q, chosen, input.mirror),
+    reasons: [
+      because(
+        'mount',
+        phrase`The bulk of the piece goes to the open side, not into the throat.`,
+        q.ranks.map((r) => phrase`top ${r.topPoints}: ${mm(r.inThroatMm)} towards the body`),
+      ),
+      because('keys', phrase`Seen from “design centred, upright”.`, [
+        phrase`the hoop is turned ${String(turnDeg)}° on the piece, so the design turns ${String(keys.turnDeg)}° clockwise in the hoop`,
+        ...(q.facts.fileCentre.x !== 0 || q.facts.fileCentre.y !== 0
+          ? [
+              phrase`the file's own centre lies ${mm(q.facts.fileCentre.x)} right and ${mm(q.facts.fileCentre.y)} below the visible centre`,
+            ]
+          : []),
+      ]),
+    ],
+  };
+}

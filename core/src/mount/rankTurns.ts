@@ -1,0 +1,50 @@
+import { boxOf } from '../geometry/box';
+import { minus, type Point, turn } from '../geometry/point';
+import type { QuarterTurn } from '../hoop/schema';
+import type { Machine } from '../shelf/schema';
+
+/** How the piece lies about the needle in one turn of the hoop. Extents in mm from the hoop's centre. */
+export interface TurnRank {
+  turnDeg: QuarterTurn;
+  /** Cloth reaching towards the machine's body. */
+  inThroatMm: number;
+  /** How much of it does not fit between needle and body. */
+  overMm: number;
+  /** Where the piece's top points, as the operator sees it. */
+  topPoints: 'away from you' | 'to the right' | 'towards you' | 'to the left';
+}
+
+const TOPS: Record<QuarterTurn, TurnRank['topPoints']> = {
+  0: 'away from you',
+  90: 'to the left',
+  180: 'towards you',
+  270: 'to the right',
+};
+
+/** The piece's outline in the hoop frame: x right, y towards the operator, mm. */
+export function pieceInHoopFrame(outline: readonly Point[], centre: Point, hoopTurnDeg: number): Point[] {
+  return outline.map((p) => turn(minus(p, centre), -hoopTurnDeg));
+}
+
+/**
+ * Ranks the turns in which a hoop works: the least cloth over the throat first, then the least in the
+ * throat, then upright. Without a machine the order given is kept.
+ */
+export function rankTurns(
+  turns: readonly QuarterTurn[],
+  lie: { outline: readonly Point[]; centre: Point; designTurnDeg: number },
+  machine: Machine | null,
+): TurnRank[] {
+  const ranks = turns.map((turnDeg): TurnRank => {
+    const box = boxOf(pieceInHoopFrame(lie.outline, lie.centre, lie.designTurnDeg + turnDeg));
+    const inThroatMm = Math.max(0, machine?.bodySide === 'back' ? -box.top : box.right);
+    return {
+      turnDeg,
+      inThroatMm,
+      overMm: Math.max(0, inThroatMm - (machine?.throatMm ?? Infinity)),
+      topPoints: TOPS[turnDeg],
+    };
+  });
+  if (!machine) return ranks;
+  return ranks.sort((a, b) => a.overMm - b.overMm || a.inThroatMm - b.inThroatMm || a.turnDeg - b.turnDeg);
+}

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+
+export const STRUCTURES = [
+  'stable woven',
+  'open weave',
+  'knit',
+  'pile',
+  'waffle',
+  'canvas',
+  'sheer',
+  'faux suede',
+] as const;
+
+export const HexSchema = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A colour is written #rrggbb.');
+
+/** What a cloth is like, as far as embroidery asks. Thickness and pile in mm, weight in g/m², stretch in %. */
+export const FabricSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  structure: z.enum(STRUCTURES),
+  surface: z.enum(['smooth', 'textured']),
+  stretchPercent: z.number().min(0).max(200),
+  thicknessMm: z.number().positive().max(20),
+  weightGsm: z.number().positive().max(2000),
+  pileMm: z.number().min(0).max(30),
+  iron: z.enum(['yes', 'low', 'no']),
+  mayGetWet: z.boolean(),
+  ringMarks: z.boolean(),
+  seeThrough: z.boolean(),
+});
+export type Fabric = z.infer<typeof FabricSchema>;
+
+export const PIECE_KIND_IDS = ['t-shirt', 'bath-towel', 'hand-towel'] as const;
+export type PieceKindId = (typeof PIECE_KIND_IDS)[number];
+
+/** Half widths read at one height: from the middle mark to either edge, in mm. */
+export const EvennessSchema = z.object({
+  /** Distance below the collar seam, or above the hem. */
+  atMm: z.number().min(0).max(3000),
+  leftMm: z.number().positive().max(3000),
+  rightMm: z.number().positive().max(3000),
+});
+export type Evenness = z.infer<typeof EvennessSchema>;
+
+/** What the maker enters about the piece. A reading that did not parse keeps its text in `unread`. */
+export const PieceInputSchema = z.object({
+  kind: z.enum(PIECE_KIND_IDS),
+  fabricId: z.string(),
+  fabricChanges: FabricSchema.omit({ id: true, name: true }).partial(),
+  colour: HexSchema,
+  /** Lengths in mm by reading id; a missing key is a reading not taken. */
+  readings: z.record(z.string(), z.number()),
+  unread: z.record(z.string(), z.string()),
+  /** Left and right edges as they face you, at up to three heights. */
+  evenness: z.array(EvennessSchema).max(3),
+});
+export type PieceInput = z.infer<typeof PieceInputSchema>;

@@ -1,0 +1,52 @@
+import type { DesignFacts } from '../design/planDesign';
+import type { Point } from '../geometry/point';
+import {
+  type Clearance,
+  clearanceBetween,
+  clearanceToLine,
+  overhang,
+  placed,
+  polygonsOverlap,
+} from '../geometry/polygon';
+import type { PieceOutline } from '../piece/geometry';
+
+/** The nearest thing to a footprint, and by how much. Negative when the footprint lies over it. */
+export interface Nearest {
+  name: string;
+  clearance: Clearance;
+  crossed: boolean;
+}
+
+/** The design's outline on the piece. Its hull in mm about the visible centre, turned clockwise. */
+export function footprintOf(facts: DesignFacts, centre: Point, turnDeg: number): Point[] {
+  return placed(facts.hull, turnDeg, centre);
+}
+
+/** Seams and no-go areas by their distance from the footprint, the nearest first. In mm. */
+export function nearestThings(footprint: readonly Point[], outline: PieceOutline): Nearest[] {
+  const areas = outline.noGo.map(({ name, area }) => ({
+    name,
+    clearance: clearanceBetween(footprint, area),
+    crossed: polygonsOverlap(footprint, area),
+  }));
+  const seams = outline.seams.map(({ name, line }) => {
+    const clearance = clearanceToLine(footprint, line);
+    return { name, clearance, crossed: clearance.mm === 0 };
+  });
+  const byName = new Map<string, Nearest>();
+  for (const thing of [...areas, ...seams]) {
+    const before = byName.get(thing.name);
+    if (!before || thing.clearance.mm < before.clearance.mm) byName.set(thing.name, thing);
+  }
+  return [...byName.values()].sort((a, b) => a.clearance.mm - b.clearance.mm);
+}
+
+/** How far the footprint hangs off the piece; null when it lies on it. */
+export const offPiece = (footprint: readonly Point[], outline: PieceOutline): Clearance | null =>
+  overhang(footprint, outline.outline);
+
+/** Whether a footprint lies on the piece with at least this much room to everything. */
+export function isClear(footprint: readonly Point[], outline: PieceOutline, leastMm: number): boolean {
+  if (offPiece(footprint, outline) !== null) return false;
+  return nearestThings(footprint, outline).every((t) => !t.crossed && t.clearance.mm >= leastMm);
+}

@@ -1,0 +1,93 @@
+import { type DesignPlan, planDesign } from './design/planDesign';
+import { byGravity, type Finding, type Reason } from './findings/finding';
+import { type FinishPlan, planFinish } from './finish/planFinish';
+import { type HoopPlan, type LaidHoop, planHoop } from './hoop/planHoop';
+import { layerFacts } from './layers/facts';
+import { type LayersPlan, planLayers } from './layers/planLayers';
+import { machineFor } from './mount/machineFor';
+import { type MountPlan, planMount } from './mount/planMount';
+import { rankTurns } from './mount/rankTurns';
+import { type PiecePlan, planPiece } from './piece/planPiece';
+import { type PlacePlan, planPlace } from './place/planPlace';
+import type { HouseRules } from './rules/schema';
+import type { Shelf } from './shelf/schema';
+import { planStitch, type StitchPlan } from './stitch/planStitch';
+import type { Ticket } from './ticket';
+
+/** Everything worked out from a ticket. A stage is null while an earlier one cannot be. */
+export interface Plan {
+  piece: PiecePlan;
+  design: DesignPlan;
+  place: PlacePlan | null;
+  hoop: HoopPlan | null;
+  layers: LayersPlan | null;
+  mount: MountPlan | null;
+  stitch: StitchPlan | null;
+  finish: FinishPlan | null;
+  /** All findings, the gravest first. */
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+/**
+ * Works out the whole plan of a ticket against a shelf and house rules. Pure: the same inputs give the
+ * same plan. Never throws on a ticket of the schema; what cannot be right is a finding of severity stop.
+ */
+export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Plan {
+  const piece = planPiece(ticket.piece, rules);
+  const design = planDesign(ticket.design, rules);
+  const { geometry } = piece;
+  const { facts } = design;
+  if (!geometry || !facts)
+    return gather({
+      piece,
+      design,
+      place: null,
+      hoop: null,
+      layers: null,
+      mount: null,
+      stitch: null,
+      finish: null,
+    });
+
+  const place = planPlace(ticket.place, { ...piece, geometry }, facts, rules);
+  const lie = { outline: geometry.outline, centre: place.centre, designTurnDeg: place.turnDeg };
+  const question = {
+    facts,
+    designCentre: place.centre,
+    designTurnDeg: place.turnDeg,
+    outline: geometry,
+    fabric: piece.fabric,
+    rules,
+  };
+  const hoop = planHoop(ticket.hoop, question, {
+    shelf,
+    scalePercent: ticket.design.scalePercent,
+    preferTurns: (hoopChosen, turns) =>
+      rankTurns(turns, lie, machineFor(ticket.mount, hoopChosen, shelf)).map((r) => r.turnDeg),
+  });
+  const layers = planLayers(ticket.layers, layerFacts(piece, facts, hoop, rules), shelf);
+  const machine = machineFor(ticket.mount, hoop.laid?.verdict.hoop ?? null, shelf);
+  const ranks = rankTurns(hoop.turns, lie, machine);
+  const mount = hasLaid(hoop)
+    ? planMount(ticket.mount, { facts, hoop, layers, ranks, machine, tubular: piece.kind.form === 'tubular' })
+    : null;
+  const stitch = planStitch(ticket.stitch, facts, machine, shelf, rules);
+  const finish = planFinish({ piece, hoop, layers, rules });
+  return gather({ piece, design, place, hoop, layers, mount, stitch, finish });
+}
+
+const hasLaid = (hoop: HoopPlan): hoop is HoopPlan & { laid: LaidHoop } => hoop.laid !== null;
+
+/** A plan before its findings and reasons are gathered. */
+type Stages = Omit<Plan, 'findings' | 'reasons'>;
+
+function gather(stages: Stages): Plan {
+  const { piece, design, place, hoop, layers, mount, stitch } = stages;
+  const all = [piece, design, place, hoop, layers, mount, stitch].flatMap((stage) => stage ?? []);
+  return {
+    ...stages,
+    findings: byGravity(all.flatMap((stage) => stage.findings)),
+    reasons: all.flatMap((stage) => stage.reasons),
+  };
+}

@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { QUESTION_IDS, type QuestionId, type SchoolOf, schoolsOf } from './schools';
+
+export const DisplayUnitsSchema = z.union([
+  z.object({ system: z.literal('in'), denominator: z.union([z.literal(8), z.literal(16)]) }),
+  z.object({ system: z.literal('mm') }),
+]);
+
+const SchoolsSchema = z.partialRecord(z.enum(QUESTION_IDS), z.string()).superRefine((chosen, context) => {
+  for (const [question, school] of Object.entries(chosen)) {
+    if (schoolsOf(question as QuestionId).some(([id]) => id === school)) continue;
+    context.addIssue({ code: 'custom', path: [question], message: `There is no school “${school}”.` });
+  }
+});
+
+/** What this shop believes: units, one school to each question, and its own numbers where they differ. */
+export const HouseRulesSchema = z.object({
+  units: DisplayUnitsSchema,
+  schools: SchoolsSchema,
+  numbers: z.record(z.string(), z.number().min(0).max(100_000)),
+});
+export type HouseRules = z.infer<typeof HouseRulesSchema>;
+
+export const DEFAULT_HOUSE_RULES: HouseRules = {
+  units: { system: 'in', denominator: 16 },
+  schools: {},
+  numbers: {},
+};
+
+/** The school followed on every question. */
+export type QuestionSchools = { [Q in QuestionId]: SchoolOf<Q> };
+
+/** The school this shop follows on a question: its own choice, or the first of the list. */
+export function schoolFor<Q extends QuestionId>(rules: HouseRules, question: Q): SchoolOf<Q> {
+  return (rules.schools[question] ?? schoolsOf(question)[0]?.[0]) as SchoolOf<Q>;
+}
+
+/** The shop's school on every question. */
+export function schoolsOfShop(rules: HouseRules): QuestionSchools {
+  return Object.fromEntries(
+    QUESTION_IDS.map((q) => [q, schoolFor(rules, q) as string]),
+  ) as unknown as QuestionSchools;
+}

@@ -1,0 +1,175 @@
+import { colourDifference } from '../colour/colour';
+import type { DesignFacts, PlannedStop } from '../design/planDesign';
+import { because, type Finding, type Reason } from '../findings/finding';
+import { numberFor } from '../rules/numbers';
+import { type HouseRules, schoolFor } from '../rules/schema';
+import type { Machine, Shelf, Thread } from '../shelf/schema';
+import { count, metres, minutes, type Phrase, percent, phrase } from '../units/phrase';
+import type { StitchInput } from './schema';
+
+export interface StitchStop extends PlannedStop {
+  minutes: number;
+  topM: number;
+  bobbinM: number;
+  thread: Thread | null;
+  match: 'same' | 'close' | 'substitute' | 'none';
+}
+
+export interface StitchPlan {
+  stops: StitchStop[];
+  totalMinutes: number;
+  topM: number;
+  bobbinNeededM: number;
+  bobbinLeftM: number;
+  /** Index of the colour stop in which the bobbin would run out; null when it lasts. */
+  runsOutAt: number | null;
+  acts: Phrase[];
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+const DEFAULT_SPEED = 600;
+const DEFAULT_BOBBIN_M = 60;
+
+/** Metres of top thread for a number of stitches: 1.15 × Σ stitch length + 0.6 mm for each. */
+export function topThreadM(stitches: number, rules: HouseRules): number {
+  const perStitch =
+    (numberFor(rules, 'topThreadFactor') / 100) * numberFor(rules, 'meanStitchMm') +
+    numberFor(rules, 'topThreadPerStitchMm');
+  return (stitches * perStitch) / 1000;
+}
+
+/** The shelf's thread nearest in CIEDE2000: up to 2 the same, up to 5 close, beyond a substitute. */
+export function nearestThread(
+  hex: string,
+  threads: readonly Thread[],
+): { thread: Thread | null; match: StitchStop['match'] } {
+  let best: { thread: Thread; difference: number } | null = null;
+  for (const thread of threads) {
+    const difference = thread.hex === hex ? 0 : colourDifference(thread.hex, hex);
+    if (!best || difference < best.difference) best = { thread, difference };
+    if (difference === 0) break;
+  }
+  if (!best) return { thread: null, match: 'none' };
+  return {
+    thread: best.thread,
+    match: best.difference <= 2 ? 'same' : best.difference <= 5 ? 'close' : 'substitute',
+  };
+}
+
+function planStop(
+  stop: PlannedStop,
+  i: number,
+  context: { input: StitchInput; machine: Machine | null; shelf: Shelf; rules: HouseRules },
+): StitchStop {
+  const { input, machine, shelf, rules } = context;
+  const own = shelf.threads.find((t) => t.id === input.threadIds[i]);
+  const matched = own
+    ? { thread: own, match: nearestThread(stop.hex, [own]).match }
+    : nearestThread(stop.hex, shelf.threads);
+  const topM = topThreadM(stop.stitches, rules);
+  const change =
+    i === 0 ? 0 : numberFor(rules, (machine?.needles ?? 1) > 1 ? 'changeManyNeedles' : 'changeOneNeedle');
+  const trims =
+    numberFor(rules, 'trimsPerStop') * numberFor(rules, machine?.trims ? 'trimByMachine' : 'trimByHand');
+  const sewing = stop.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED);
+  return {
+    ...stop,
+    ...matched,
+    topM,
+    bobbinM: (topM * numberFor(rules, 'bobbinShare')) / 100,
+    minutes: sewing + (change + trims) / 60,
+  };
+}
+
+function runsOut(stops: readonly StitchStop[], leftM: number): number | null {
+  let used = 0;
+  for (const [i, stop] of stops.entries()) {
+    used += stop.bobbinM;
+    if (used > leftM) return i;
+  }
+  return null;
+}
+
+function bobbinFinding(
+  plan: Pick<StitchPlan, 'bobbinLeftM' | 'bobbinNeededM' | 'runsOutAt' | 'stops'>,
+  fullM: number,
+  rules: HouseRules,
+): Finding[] {
+  const share = (plan.bobbinLeftM / plan.bobbinNeededM) * 100;
+  if (share >= numberFor(rules, 'bobbinLeastPercent')) return [];
+  const at = plan.runsOutAt === null ? null : plan.stops[plan.runsOutAt];
+  const text = at
+    ? phrase`The bobbin runs out in colour ${String((plan.runsOutAt ?? 0) + 1)}, ${at.name}: ${metres(plan.bobbinLeftM)} left, ${metres(plan.bobbinNeededM)} needed.`
+    : phrase`The bobbin is short: ${metres(plan.bobbinLeftM)} left is ${percent(share)} of the ${metres(plan.bobbinNeededM)} needed.`;
+  const refill: Finding['mends'] =
+    plan.bobbinLeftM < fullM
+      ? [
+          {
+            label: phrase`Put in a full bobbin`,
+            result: phrase`${metres(fullM)} to start with`,
+            change: { stage: 'stitch', set: { bobbinLeftM: null } },
+          },
+        ]
+      : [];
+  return [
+    { code: 'stitch-bobbin', stage: 'stitch', severity: 'warn', field: 'bobbinLeftM', text, mends: refill },
+  ];
+}
+
+function needleFinding(machine: Machine | null, rules: HouseRules): Finding[] {
+  const most = numberFor(rules, 'needleHours');
+  if (!machine || machine.needleHours < most) return [];
+  return [
+    {
+      code: 'stitch-needle-worn',
+      stage: 'stitch',
+      severity: 'warn',
+      text: phrase`The needle has ${count(machine.needleHours)} hours; change it after ${count(most)}. Power off first.`,
+      mends: [],
+    },
+  ];
+}
+
+/** Colour stops with their minutes and thread, and whether the bobbin lasts. */
+export function planStitch(
+  input: StitchInput,
+  facts: DesignFacts,
+  machine: Machine | null,
+  shelf: Shelf,
+  rules: HouseRules,
+): StitchPlan {
+  const stops = facts.stops.map((stop, i) => planStop(stop, i, { input, machine, shelf, rules }));
+  const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0);
+  const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
+  const bobbinLeftM = input.bobbinLeftM ?? fullM;
+  const plan = {
+    stops,
+    totalMinutes: total((s) => s.minutes),
+    topM: total((s) => s.topM),
+    bobbinNeededM: total((s) => s.bobbinM),
+    bobbinLeftM,
+    runsOutAt: runsOut(stops, bobbinLeftM),
+  };
+  const betweenColours = schoolFor(rules, 'jumps') === 'betweenColours';
+  return {
+    ...plan,
+    acts: [
+      phrase`At every stop: look beneath the hoop, and listen.`,
+      betweenColours
+        ? phrase`Trim jump threads at each colour change.`
+        : phrase`Leave jump threads until the end.`,
+    ],
+    findings: [...bobbinFinding(plan, fullM, rules), ...needleFinding(machine, rules)],
+    reasons: [
+      because('time', phrase`Stitches by speed, colour changes and jump trims.`, [
+        phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,
+        phrase`with changes and trims ${minutes(plan.totalMinutes)}`,
+      ]),
+      because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
+        phrase`${count(facts.stitches)} × (1.15 × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM)}`,
+        phrase`bobbin ${percent(numberFor(rules, 'bobbinShare'))} = ${metres(plan.bobbinNeededM)}`,
+      ]),
+    ],
+  };
+}

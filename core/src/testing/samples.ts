@@ -1,0 +1,76 @@
+import type { HouseRules } from '../rules/schema';
+import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import type { Hoop, Machine, Shelf } from '../shelf/schema';
+import { newTicket, type Ticket } from '../ticket';
+
+/** The worked examples and a small shelf, shared by tests and the benchmark. */
+
+const machine = (id: string, rest: Partial<Machine>): Machine => ({
+  id,
+  name: 'Single-needle, flat bed',
+  needles: 1,
+  bed: 'flat',
+  bodySide: 'right',
+  throatMm: 200,
+  stitchesPerMinute: 650,
+  trims: true,
+  needleHours: 2,
+  bobbinMetres: 70,
+  ...rest,
+});
+
+export const hoop = (id: string, field: [number, number], ring: [number, number], rest: Partial<Hoop> = {}): Hoop => ({
+  id,
+  name: `${field[0]} × ${field[1]} screw hoop`,
+  fieldWidthMm: field[0],
+  fieldHeightMm: field[1],
+  round: false,
+  ringWidthMm: ring[0],
+  ringHeightMm: ring[1],
+  kind: 'screw',
+  bracket: 'left',
+  machineIds: ['machine-flat'],
+  ...rest,
+});
+
+export const SAMPLE_SHELF: Shelf = {
+  machines: [machine('machine-flat', {})],
+  hoops: [
+    hoop('hoop-60x40', [60, 40], [84, 72]),
+    hoop('hoop-100x100', [100, 100], [132, 140]),
+    hoop('hoop-130x180', [130, 180], [164, 222]),
+    hoop('hoop-round150', [150, 150], [178, 178], { round: true, name: 'Round 150 screw hoop' }),
+    hoop('hoop-200x200', [200, 200], [236, 240], { kind: 'magnetic', name: '200 × 200 magnetic hoop' }),
+  ],
+  materials: ['cut-away', 'mesh-fusible', 'tear-away', 'tear-away-light-fusible', 'tear-away-sticky', 'soluble-film'].map((type, i) => ({ id: `material-${i}`, name: type, type, widthMm: 500, metresLeft: 8 })),
+  threads: [
+    { id: 'thread-navy', name: 'navy', hex: '#1F3A5F', weight: 40, fibre: 'polyester', metresLeft: 800 },
+    { id: 'thread-yellow', name: 'yellow', hex: '#E0B33A', weight: 40, fibre: 'polyester', metresLeft: 400 },
+  ],
+};
+
+export const SAMPLE_RULES: HouseRules = DEFAULT_HOUSE_RULES;
+
+/** T-shirt, 20 1/2 in underarm to underarm, left chest, 88 × 51 mm with 6 400 stitches in two colours. */
+export function exampleA(): Ticket {
+  const bare = newTicket('ticket-example-a', 't-shirt');
+  return {
+    ...bare,
+    name: 'Rowing club crest',
+    piece: { ...bare.piece, fabricId: 'jersey-tee', fabricChanges: { weightGsm: 170 }, readings: { chestWidth: 20.5 * 25.4, length: 620, shoulder: 145, armhole: 220 } },
+    design: { ...bare.design, name: 'Crossed oars', widthMm: 88, heightMm: 51, stitches: 6400, colours: [{ hex: '#1F3A5F', name: 'navy', stitches: null }, { hex: '#E0B33A', name: 'yellow', stitches: null }] },
+    place: { ...bare.place, placement: 'left-chest' },
+  };
+}
+
+/** Bath towel 68 cm wide, band 60 mm high whose far edge is 90 mm from the hem, dense monogram 95 × 95 mm. */
+export function exampleB(): Ticket {
+  const bare = newTicket('ticket-example-b', 'bath-towel');
+  return {
+    ...bare,
+    name: 'Guesthouse monogram',
+    piece: { ...bare.piece, fabricId: 'terry-towel', colour: '#E8DCC0', readings: { width: 680, length: 1350, bandHeight: 60, bandTop: 90 } },
+    design: { ...bare.design, name: 'Monogram', widthMm: 95, heightMm: 95, stitches: null, densityClass: 'heavy', lettering: true, letterHeightMm: 80, colours: [{ hex: '#5B86A8', name: 'sea blue', stitches: null }] },
+    place: { ...bare.place, placement: 'above-border' },
+  };
+}

@@ -1,0 +1,23 @@
+const swc = [
+  '@swc/jest',
+  { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } },
+];
+const esmPackages = 'd3-polygon|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid';
+
+const plain = (name, more = {}) => ({
+  displayName: name,
+  rootDir: `${__dirname}/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
+  transformIgnorePatterns: [`/node_modules/(?!(${esmPackages})/)`],
+  moduleNameMapper: {
+    '^@zt/core$': `${__dirname}/core/src/index.ts`,
+    '^@zt/core/(.*)$': `${__dirname}/core/src/$1.ts`,
+  },
+  ...more,
+});
+
+module.exports = {
+  projects: [plain('core'), plain('server'), '<rootDir>/app/jest.config.cjs'],
+};
