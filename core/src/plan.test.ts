@@ -1,5 +1,5 @@
-import { planTicket } from './plan';
 import type { Plan } from './plan';
+import { planTicket } from './plan';
 import { DEFAULT_HOUSE_RULES } from './rules/schema';
 import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF } from './testing/samples';
 import { TicketSchema } from './ticket';
@@ -31,7 +31,9 @@ describe('worked example A: a T-shirt with a left chest design', () => {
 
   it('marks the middle 10 1/4 in from either side seam, and ends in centre and axis ends', () => {
     const steps = words(plan);
-    expect(steps[0]).toBe('Tape across, underarm to underarm: it reads 20 1/2 in. Mark half, 10 1/4 in from either side seam.');
+    expect(steps[0]).toBe(
+      'Tape across, underarm to underarm: it reads 20 1/2 in. Mark half, 10 1/4 in from either side seam.',
+    );
     expect(steps[2]).toContain('straight down 7 5/8 in');
     expect(steps[3]).toBe('From the centre line, 4 in to your right: chalk the centre.');
     expect(steps[4]).toContain('1 3/4 in either side of the centre');
@@ -81,7 +83,12 @@ describe('worked example B: a bath towel with a monogram above the border', () =
       { stabilizer: 'tear-away-sticky', hold: 'sticky' },
     ]);
     expect(plan.layers?.parts.topper.choice.id).toBe('soluble-film');
-    expect(plan.layers?.stack.map((l) => [l.role, l.clamped])).toEqual([['topper', false], ['cloth', false], ['sheet', false], ['sheet', true]]);
+    expect(plan.layers?.stack.map((l) => [l.role, l.clamped])).toEqual([
+      ['topper', false],
+      ['cloth', false],
+      ['sheet', false],
+      ['sheet', true],
+    ]);
   });
 
   it('finishes film before tear-away', () => {
@@ -94,15 +101,30 @@ describe('worked example B: a bath towel with a monogram above the border', () =
 describe('a plan that cannot be right', () => {
   it('stops at a missing reading and works out nothing that depends on it', () => {
     const ticket = exampleA();
-    const plan = planTicket({ ...ticket, piece: { ...ticket.piece, readings: {} } }, SAMPLE_SHELF, SAMPLE_RULES);
+    const plan = planTicket(
+      { ...ticket, piece: { ...ticket.piece, readings: {} } },
+      SAMPLE_SHELF,
+      SAMPLE_RULES,
+    );
     expect(plan.place).toBeNull();
-    expect(plan.findings.map((f) => [f.severity, f.field])).toEqual([['stop', 'chestWidth'], ['stop', 'length'], ['stop', 'shoulder'], ['stop', 'armhole']]);
+    expect(plan.findings.map((f) => [f.severity, f.field])).toEqual([
+      ['stop', 'chestWidth'],
+      ['stop', 'length'],
+      ['stop', 'shoulder'],
+      ['stop', 'armhole'],
+    ]);
   });
 
   it('keeps an unread reading with its words, and names the field', () => {
     const ticket = exampleA();
-    const plan = planTicket({ ...ticket, piece: { ...ticket.piece, unread: { length: 'two feet' } } }, SAMPLE_SHELF, SAMPLE_RULES);
-    expect(say(plan.findings[0]?.text ?? [], IN)).toBe('“two feet” for collar seam to hem does not read as a length.');
+    const plan = planTicket(
+      { ...ticket, piece: { ...ticket.piece, unread: { length: 'two feet' } } },
+      SAMPLE_SHELF,
+      SAMPLE_RULES,
+    );
+    expect(say(plan.findings[0]?.text ?? [], IN)).toBe(
+      '“two feet” for collar seam to hem does not read as a length.',
+    );
     expect(plan.hoop).toBeNull();
   });
 });

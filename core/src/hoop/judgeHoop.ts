@@ -66,7 +66,12 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdi
 }
 
 /** Cloth that a flat magnetic ring does not mark, though a pressed-in one would; loops are crushed by either. */
-const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set(['knit', 'faux suede', 'canvas', 'stable woven']);
+const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set([
+  'knit',
+  'faux suede',
+  'canvas',
+  'stable woven',
+]);
 
 /** Why this hoop cannot close on the cloth. */
 function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {

@@ -19,7 +19,12 @@ const machine = (id: string, rest: Partial<Machine>): Machine => ({
   ...rest,
 });
 
-export const hoop = (id: string, field: [number, number], ring: [number, number], rest: Partial<Hoop> = {}): Hoop => ({
+export const hoop = (
+  id: string,
+  field: [number, number],
+  ring: [number, number],
+  rest: Partial<Hoop> = {},
+): Hoop => ({
   id,
   name: `${field[0]} × ${field[1]} screw hoop`,
   fieldWidthMm: field[0],
@@ -42,7 +47,14 @@ export const SAMPLE_SHELF: Shelf = {
     hoop('hoop-round150', [150, 150], [178, 178], { round: true, name: 'Round 150 screw hoop' }),
     hoop('hoop-200x200', [200, 200], [236, 240], { kind: 'magnetic', name: '200 × 200 magnetic hoop' }),
   ],
-  materials: ['cut-away', 'mesh-fusible', 'tear-away', 'tear-away-light-fusible', 'tear-away-sticky', 'soluble-film'].map((type, i) => ({ id: `material-${i}`, name: type, type, widthMm: 500, metresLeft: 8 })),
+  materials: [
+    'cut-away',
+    'mesh-fusible',
+    'tear-away',
+    'tear-away-light-fusible',
+    'tear-away-sticky',
+    'soluble-film',
+  ].map((type, i) => ({ id: `material-${i}`, name: type, type, widthMm: 500, metresLeft: 8 })),
   threads: [
     { id: 'thread-navy', name: 'navy', hex: '#1F3A5F', weight: 40, fibre: 'polyester', metresLeft: 800 },
     { id: 'thread-yellow', name: 'yellow', hex: '#E0B33A', weight: 40, fibre: 'polyester', metresLeft: 400 },
@@ -57,8 +69,23 @@ export function exampleA(): Ticket {
   return {
     ...bare,
     name: 'Rowing club crest',
-    piece: { ...bare.piece, fabricId: 'jersey-tee', fabricChanges: { weightGsm: 170 }, readings: { chestWidth: 20.5 * 25.4, length: 620, shoulder: 145, armhole: 220 } },
-    design: { ...bare.design, name: 'Crossed oars', widthMm: 88, heightMm: 51, stitches: 6400, colours: [{ hex: '#1F3A5F', name: 'navy', stitches: null }, { hex: '#E0B33A', name: 'yellow', stitches: null }] },
+    piece: {
+      ...bare.piece,
+      fabricId: 'jersey-tee',
+      fabricChanges: { weightGsm: 170 },
+      readings: { chestWidth: 20.5 * 25.4, length: 620, shoulder: 145, armhole: 220 },
+    },
+    design: {
+      ...bare.design,
+      name: 'Crossed oars',
+      widthMm: 88,
+      heightMm: 51,
+      stitches: 6400,
+      colours: [
+        { hex: '#1F3A5F', name: 'navy', stitches: null },
+        { hex: '#E0B33A', name: 'yellow', stitches: null },
+      ],
+    },
     place: { ...bare.place, placement: 'left-chest' },
   };
 }
@@ -69,8 +96,23 @@ export function exampleB(): Ticket {
   return {
     ...bare,
     name: 'Guesthouse monogram',
-    piece: { ...bare.piece, fabricId: 'terry-towel', colour: '#E8DCC0', readings: { width: 680, length: 1350, bandHeight: 60, bandTop: 90 } },
-    design: { ...bare.design, name: 'Monogram', widthMm: 95, heightMm: 95, stitches: null, densityClass: 'heavy', lettering: true, letterHeightMm: 80, colours: [{ hex: '#5B86A8', name: 'sea blue', stitches: null }] },
+    piece: {
+      ...bare.piece,
+      fabricId: 'terry-towel',
+      colour: '#E8DCC0',
+      readings: { width: 680, length: 1350, bandHeight: 60, bandTop: 90 },
+    },
+    design: {
+      ...bare.design,
+      name: 'Monogram',
+      widthMm: 95,
+      heightMm: 95,
+      stitches: null,
+      densityClass: 'heavy',
+      lettering: true,
+      letterHeightMm: 80,
+      colours: [{ hex: '#5B86A8', name: 'sea blue', stitches: null }],
+    },
     place: { ...bare.place, placement: 'above-border' },
   };
 }

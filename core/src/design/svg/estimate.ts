@@ -47,8 +47,18 @@ const satin = (lengthMm: number, widthMm: number, f: StitchFigures): Estimate =>
 });
 
 /**
- * Stitches of a filled shape. Its mean width is twice its area over its perimeter: up to the widest
- * satin it is a satin column of half the perimeter's length, else a fill with underlay.
+ * Width of the rectangle with this area and perimeter, mm: the column a shape would be stitched as. A shape
+ * rounder than any rectangle counts as the square of its area.
+ */
+function columnWidth(area: number, perimeter: number): number {
+  const half = perimeter / 2;
+  const spread = half * half - 4 * area;
+  return spread > 0 ? (half - Math.sqrt(spread)) / 2 : Math.sqrt(area);
+}
+
+/**
+ * Stitches of a filled shape: a satin column while it is no wider than the widest satin, else a fill with
+ * underlay. Lines in mm; null for a shape without area.
  */
 export function estimateFilled(
   lines: readonly Polyline[],
@@ -59,8 +69,8 @@ export function estimateFilled(
   const area = Math.abs(areaPaths(merged)) / UNITS_PER_MM ** 2;
   const perimeter = perimeterOf(merged);
   if (area <= 0 || perimeter <= 0) return null;
-  const width = (2 * area) / perimeter;
-  if (width <= f.satinMostMm) return satin(perimeter / 2, width, f);
+  const width = columnWidth(area, perimeter);
+  if (width <= f.satinMostMm) return satin(area / width, width, f);
   const perMm2 = 1 / (f.fillRowMm * f.fillStitchMm);
   return {
     kind: 'fill',

@@ -1,0 +1,36 @@
+import { mkdirSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { z } from 'zod';
+
+const EnvSchema = z.object({
+  PORT: z.coerce.number().int().min(0).max(65_535).default(0),
+  HOST: z.string().default('127.0.0.1'),
+  ZT_DATA: z.string().default('data/workshop.db'),
+  ZT_WEB: z.string().default('app/dist'),
+  ZT_DEMO: z.enum(['0', '1']).default('0'),
+});
+
+export interface Config {
+  port: number;
+  host: string;
+  /** `file:` or the address of a libSQL server. */
+  databaseUrl: string;
+  /** Folder of the exported web app. */
+  webRoot: string;
+  demo: boolean;
+}
+
+const isUrl = (text: string) => /^(file|libsql|https?|wss?):/.test(text);
+
+/** Reads the environment; an unreadable variable is named in the error. Makes the data folder. */
+export function readConfig(env: Record<string, string | undefined>): Config {
+  const read = EnvSchema.parse(env);
+  if (!isUrl(read.ZT_DATA)) mkdirSync(dirname(resolve(read.ZT_DATA)), { recursive: true });
+  return {
+    port: read.PORT,
+    host: read.HOST,
+    databaseUrl: isUrl(read.ZT_DATA) ? read.ZT_DATA : `file:${resolve(read.ZT_DATA)}`,
+    webRoot: resolve(read.ZT_WEB),
+    demo: read.ZT_DEMO === '1',
+  };
+}

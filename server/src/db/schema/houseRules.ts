@@ -1,0 +1,8 @@
+import type { HouseRules } from '@zt/core';
+import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** One row: this shop's rules. */
+export const houseRules = sqliteTable('house_rules', {
+  id: text().primaryKey(),
+  rules: text({ mode: 'json' }).$type<HouseRules>().notNull(),
+});

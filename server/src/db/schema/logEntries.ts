@@ -1,0 +1,27 @@
+import type { LogInput, LogSummary, Ticket } from '@zt/core';
+import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { tickets } from './tickets';
+
+export const logEntries = sqliteTable(
+  'log_entries',
+  {
+    id: text().primaryKey(),
+    ticketId: text()
+      .notNull()
+      .references(() => tickets.id),
+    loggedAt: text().notNull(),
+    kind: text().$type<LogSummary['kind']>().notNull(),
+    fabricId: text().notNull(),
+    method: text().$type<LogSummary['method']>().notNull(),
+    outcome: text().$type<LogSummary['outcome']>().notNull(),
+    summary: text({ mode: 'json' }).$type<LogSummary>().notNull(),
+    ticket: text({ mode: 'json' }).$type<Ticket>().notNull(),
+    plan: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+    log: text({ mode: 'json' }).$type<LogInput>().notNull(),
+    deletedAt: text(),
+  },
+  (table) => [
+    index('log_entries_logged_at').on(table.loggedAt),
+    index('log_entries_ticket').on(table.ticketId),
+  ],
+);

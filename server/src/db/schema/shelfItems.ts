@@ -1,0 +1,15 @@
+import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+export const SHELF_NOUNS = ['hoops', 'machines', 'materials', 'threads'] as const;
+export type ShelfNoun = (typeof SHELF_NOUNS)[number];
+
+export const shelfItems = sqliteTable(
+  'shelf_items',
+  {
+    id: text().primaryKey(),
+    noun: text({ enum: SHELF_NOUNS }).notNull(),
+    item: text({ mode: 'json' }).$type<unknown>().notNull(),
+    deletedAt: text(),
+  },
+  (table) => [index('shelf_items_noun').on(table.noun)],
+);

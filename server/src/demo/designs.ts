@@ -1,0 +1,105 @@
+import { type DesignInput, type HouseRules, numberFor, type StitchFigures } from '@zt/core';
+import { stitchFigures } from '@zt/core/design/stitchFigures';
+import { readSvg } from '@zt/core/design/svg/readSvg';
+
+/** The demo's own drawings, as SVG at true size in mm. */
+const svg = (width: number, height: number, body: string) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">${body}</svg>`;
+
+const oar = (deg: number) =>
+  `<g transform="rotate(${deg} 44 25.5)"><rect x="42.6" y="-14" width="2.8" height="62" rx="1.4" fill="#8A5A2B"/><path d="M44 48 C38 50 37.5 60 39.5 66 Q44 69 48.5 66 C50.5 60 50 50 44 48Z" fill="#1F3A5F"/><path d="M39.2 61 Q44 63.5 48.8 61 L48.5 66 Q44 69 39.5 66Z" fill="#E0B33A"/></g>`;
+
+const DRAWINGS = {
+  oars: {
+    name: 'Crossed oars',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      100,
+      90,
+      `${oar(52)}${oar(-52)}<path d="M20 40 q6 -6 12 0 t12 0 t12 0 t12 0" fill="none" stroke="#2D6A99" stroke-width="2.2" transform="translate(0 6)"/>`,
+    ),
+  },
+  monogram: {
+    name: 'LH monogram',
+    hasUp: true,
+    lettering: true,
+    svg: svg(
+      95,
+      95,
+      `<circle cx="47.5" cy="47.5" r="45.5" fill="none" stroke="#5B86A8" stroke-width="4"/><path d="M24 24 H33 V64 H49 V72 H24Z" fill="#5B86A8"/><path d="M52 24 H61 V43 H70 V24 H79 V72 H70 V51 H61 V72 H52Z" fill="#5B86A8"/><path d="M30 82 Q47.5 90 65 82" fill="none" stroke="#5B86A8" stroke-width="2"/>`,
+    ),
+  },
+  paw: {
+    name: 'Paw and heart',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      70,
+      64,
+      `<path d="M35 62 C14 50 12 38 22 32 C29 28 34 33 35 36 C36 33 41 28 48 32 C58 38 56 50 35 62Z" fill="#A93F36"/><ellipse cx="14" cy="24" rx="6.5" ry="9" transform="rotate(-24 14 24)" fill="#59626E"/><ellipse cx="28" cy="12" rx="6.5" ry="9.5" transform="rotate(-8 28 12)" fill="#59626E"/><ellipse cx="43" cy="12" rx="6.5" ry="9.5" transform="rotate(8 43 12)" fill="#59626E"/><ellipse cx="57" cy="24" rx="6.5" ry="9" transform="rotate(24 57 24)" fill="#59626E"/>`,
+    ),
+  },
+  book: {
+    name: 'Open book',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      90,
+      62,
+      `<path d="M45 16 C34 6 18 6 6 10 V52 C18 48 34 48 45 58Z" fill="#4C7550"/><path d="M45 16 C56 6 72 6 84 10 V52 C72 48 56 48 45 58Z" fill="#5F8A63"/><path d="M14 20 Q26 17 38 24 M14 29 Q26 26 38 33 M14 38 Q26 35 38 42" fill="none" stroke="#F2E9D8" stroke-width="1.6"/><path d="M76 20 Q64 17 52 24 M76 29 Q64 26 52 33 M76 38 Q64 35 52 42" fill="none" stroke="#F2E9D8" stroke-width="1.6"/>`,
+    ),
+  },
+  carrot: {
+    name: 'Carrot',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      56,
+      96,
+      `<path d="M28 94 C16 74 10 54 14 42 Q28 34 42 42 C46 54 40 74 28 94Z" fill="#D9772B"/><path d="M16 54 q8 3 14 0 M20 68 q6 2 12 0" fill="none" stroke="#A94F16" stroke-width="1.4"/><path d="M28 40 C22 28 8 24 8 10 C18 12 24 22 27 32 C24 20 24 8 28 2 C33 8 32 20 29 32 C32 22 38 12 48 10 C48 24 34 28 28 40Z" fill="#4C7550"/>`,
+    ),
+  },
+  gull: {
+    name: 'Gull over waves',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      120,
+      58,
+      `<path d="M8 22 C28 2 48 6 60 24 C72 6 92 2 112 22 C94 14 78 18 66 34 L60 40 L54 34 C42 18 26 14 8 22Z" fill="#59626E"/><path d="M20 50 q10 -8 20 0 t20 0 t20 0 t20 0" fill="none" stroke="#2D6A99" stroke-width="3"/>`,
+    ),
+  },
+  lighthouse: {
+    name: 'Lighthouse',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      150,
+      200,
+      `<path d="M52 190 L62 60 H88 L98 190Z" fill="#C4554A"/><path d="M58.2 110 L60.4 82 H89.6 L91.8 110Z M54.3 160 L56.5 132 H93.5 L95.7 160Z" fill="#F5EFE2"/><rect x="58" y="40" width="34" height="20" fill="#E0B33A"/><path d="M54 40 L75 16 L96 40Z" fill="#1F3A5F"/><path d="M10 190 q16 -12 32 0 t32 0 t32 0 t32 0" fill="none" stroke="#2D6A99" stroke-width="4"/>`,
+    ),
+  },
+} as const;
+
+export type DrawingId = keyof typeof DRAWINGS;
+
+/** A drawing read into design inputs, as if the file had been chosen on the ticket. */
+export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInput> {
+  const { name, hasUp, lettering, svg: text } = DRAWINGS[id];
+  const figures: StitchFigures = stitchFigures((number) => numberFor(rules, number));
+  const read = readSvg(text, `${id}.svg`, figures);
+  if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
+  const { widthMm, heightMm, stitches, colours, artwork } = read;
+  return {
+    name,
+    hasUp,
+    lettering,
+    letterHeightMm: lettering ? 48 : null,
+    widthMm,
+    heightMm,
+    stitches,
+    colours,
+    artwork,
+  };
+}

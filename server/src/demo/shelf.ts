@@ -1,0 +1,106 @@
+import type { Hoop, Shelf, Thread } from '@zt/core';
+
+const FLAT = 'machine-flat-bed';
+const ARM = 'machine-free-arm';
+
+type HoopRow = [
+  id: string,
+  name: string,
+  field: [number, number],
+  ring: [number, number],
+  kind: Hoop['kind'],
+  bracket: Hoop['bracket'],
+  machines: string[],
+];
+
+const HOOP_ROWS: HoopRow[] = [
+  ['hoop-060x040', '60 × 40 screw', [60, 40], [86, 74], 'screw', 'left', [FLAT]],
+  ['hoop-100x100', '100 × 100 screw', [100, 100], [130, 138], 'screw', 'left', [FLAT]],
+  ['hoop-130x130', '130 × 130 quick-release', [130, 130], [166, 166], 'quick-release', 'left', [FLAT]],
+  ['hoop-130x180', '130 × 180 screw', [130, 180], [164, 222], 'screw', 'left', [FLAT]],
+  ['hoop-150x240', '150 × 240 screw', [150, 240], [186, 284], 'screw', 'left', [FLAT]],
+  ['hoop-r150-arm', 'Round 150 clamp frame', [150, 150], [182, 182], 'clamp frame', 'back', [ARM]],
+  ['hoop-160x260', '160 × 260 magnetic', [160, 260], [196, 300], 'magnetic', 'left', [FLAT]],
+  ['hoop-200x200', '200 × 200 magnetic', [200, 200], [238, 244], 'magnetic', 'left', [FLAT, ARM]],
+  ['hoop-240x360', '240 × 360 magnetic', [240, 360], [288, 406], 'magnetic', 'back', [ARM]],
+  ['hoop-330x400', '330 × 400 open frame', [330, 400], [366, 440], 'open frame', 'back', [ARM]],
+];
+
+const MATERIAL_ROWS: [type: string, name: string, widthMm: number, metresLeft: number][] = [
+  ['cut-away', 'Cut-away, medium, 75 g/m²', 500, 9],
+  ['mesh', 'Light mesh cut-away', 500, 6],
+  ['mesh-fusible', 'Light mesh cut-away, fusible', 500, 4.5],
+  ['tear-away', 'Tear-away, medium', 500, 14],
+  ['tear-away-light-fusible', 'Tear-away, light, fusible', 400, 7],
+  ['tear-away-sticky', 'Tear-away, self-adhesive', 400, 3.2],
+  ['dissolving-fusible', 'Dissolving tear-away, fusible', 400, 2.4],
+  ['dissolving-sticky', 'Dissolving tear-away, self-adhesive', 400, 1.1],
+  ['wash-away-cloth', 'Wash-away cloth', 500, 3],
+  ['soluble-film', 'Water-soluble film', 500, 11],
+  ['heat-away-film', 'Heat-away film', 300, 2],
+  ['soft-cover', 'Soft fusible cover sheet', 400, 2.5],
+];
+
+const THREAD_ROWS =
+  `navy #1F3A5F|sea blue #5B86A8|chalk blue #2D6A99|pale sky #B8D3E6|ink #1F2B3A|slate #59626E|dove #A7ADB5|silver grey #C9CDD2|white #FAFAF7|cream #F2E9D8|sand #E8DCC0|straw #E3C878|yellow #E0B33A|mustard #B98A22|amber #D9962B|carrot #D9772B|rust #A94F16|brick #A93F36|signal red #C8322B|coral #E07A63|rose #D9A0A0|blush #EBC9C4|plum #6B3A5B|heather #9A7FA6|lilac #C7B4D6|violet #4D3B73|moss #4C7550|leaf #5F8A63|sage #9DB59A|mint #BFD9C6|bottle #234A35|teal #2C6B6B|petrol #1E4D57|bark #5A3D28|oak #8A5A2B|tan #B88A5E|stone #B9AF9F|graphite #3A3F46|black #16181B|lighthouse red #C4554A`
+    .split('|')
+    .map((row) => row.split(' #'));
+
+const threads: Thread[] = THREAD_ROWS.map(([name = '', hex = ''], i) => ({
+  id: `thread-${String(i + 1).padStart(3, '0')}`,
+  name,
+  hex: `#${hex}`,
+  weight: 40,
+  fibre: 'polyester',
+  metresLeft: 120 + ((i * 137) % 800),
+}));
+
+/** The shelf of the demo's one-person shop: 10 hoops, 2 machines, 12 materials, 40 threads. */
+export const DEMO_SHELF: Shelf = {
+  machines: [
+    {
+      id: FLAT,
+      name: 'Single-needle, flat bed',
+      needles: 1,
+      bed: 'flat',
+      bodySide: 'right',
+      throatMm: 210,
+      stitchesPerMinute: 650,
+      trims: true,
+      needleHours: 5.5,
+      bobbinMetres: 70,
+    },
+    {
+      id: ARM,
+      name: 'Six-needle, free arm',
+      needles: 6,
+      bed: 'free arm',
+      bodySide: 'back',
+      throatMm: 420,
+      stitchesPerMinute: 850,
+      trims: true,
+      needleHours: 3,
+      bobbinMetres: 110,
+    },
+  ],
+  hoops: HOOP_ROWS.map(([id, name, field, ring, kind, bracket, machineIds]) => ({
+    id,
+    name,
+    fieldWidthMm: field[0],
+    fieldHeightMm: field[1],
+    round: name.startsWith('Round'),
+    ringWidthMm: ring[0],
+    ringHeightMm: ring[1],
+    kind,
+    bracket,
+    machineIds,
+  })),
+  materials: MATERIAL_ROWS.map(([type, name, widthMm, metresLeft]) => ({
+    id: `material-${type}`,
+    type,
+    name,
+    widthMm,
+    metresLeft,
+  })),
+  threads,
+};

@@ -1,0 +1,189 @@
+import { type HouseRules, newTicket, STAGES, type Stage, type Ticket } from '@zt/core';
+import { type DrawingId, drawnDesign } from './designs';
+
+type Kind = Ticket['piece']['kind'];
+type Overrides = { [S in Exclude<Stage, 'design'>]?: Partial<Ticket[S]> } & {
+  design?: Partial<Ticket['design']>;
+};
+
+interface DemoTicket extends Overrides {
+  kind: Kind;
+  name: string;
+  customer: string;
+  /** Days from today. */
+  dueIn: number | null;
+  drawing?: DrawingId;
+  /** Every stage before this one is settled. */
+  at: Stage;
+}
+
+const TEE = { chestWidth: 520.7, length: 640, shoulder: 148, armhole: 225 };
+const TOWEL = { width: 680, length: 1350, bandHeight: 60, bandTop: 90 };
+const HAND = { width: 480, length: 900, bandHeight: 45, bandTop: 70 };
+
+/** A week in a one-person shop in Pennyscar, a seaside town of our own. */
+const TICKETS: DemoTicket[] = [
+  {
+    kind: 't-shirt',
+    name: 'Crew tee, crossed oars',
+    customer: 'Pennyscar Rowing Club',
+    dueIn: 2,
+    drawing: 'oars',
+    at: 'hoop',
+    piece: { readings: TEE, colour: '#C9D6DF' },
+    design: { scalePercent: 100 },
+  },
+  {
+    kind: 'bath-towel',
+    name: 'Bath towel, monogram',
+    customer: 'Lantern House guesthouse',
+    dueIn: 3,
+    drawing: 'monogram',
+    at: 'layers',
+    piece: { readings: TOWEL, colour: '#E8DCC0' },
+  },
+  {
+    kind: 't-shirt',
+    name: 'Practice tee, paw',
+    customer: 'Harbour Road veterinary practice',
+    dueIn: 1,
+    drawing: 'paw',
+    at: 'stitch',
+    piece: { fabricId: 'pique-polo', readings: { ...TEE, chestWidth: 480, length: 610 }, colour: '#DCE7DA' },
+    stitch: { bobbinLeftM: 6 },
+  },
+  {
+    kind: 't-shirt',
+    name: 'Reading hour tee',
+    customer: 'Pennyscar Library',
+    dueIn: 6,
+    drawing: 'book',
+    at: 'place',
+    piece: {
+      fabricId: 'thick-tee',
+      readings: { chestWidth: 385, length: 500, shoulder: 110, armhole: 175 },
+      colour: '#F3EAD7',
+    },
+    place: { placement: 'centre-chest' },
+  },
+  {
+    kind: 'hand-towel',
+    name: 'Allotment hand towel',
+    customer: 'Slipway Allotment Society',
+    dueIn: 5,
+    drawing: 'carrot',
+    at: 'place',
+    piece: { fabricId: 'waffle-towel', readings: HAND, colour: '#EFE6D2' },
+    place: { offset: { x: 0, y: 42 } },
+  },
+  {
+    kind: 't-shirt',
+    name: 'Regatta tee, lighthouse',
+    customer: 'Pennyscar Rowing Club',
+    dueIn: 9,
+    drawing: 'lighthouse',
+    at: 'hoop',
+    piece: { readings: { ...TEE, chestWidth: 575, length: 700, armhole: 240 }, colour: '#2E3D50' },
+    place: { placement: 'centre-chest' },
+    hoop: { hoopId: 'hoop-130x180' },
+  },
+  {
+    kind: 't-shirt',
+    name: 'Leaning tee, gull',
+    customer: 'Market stall',
+    dueIn: 8,
+    drawing: 'gull',
+    at: 'place',
+    piece: {
+      readings: { ...TEE, chestWidth: 560, length: 690 },
+      colour: '#E5E0D4',
+      evenness: [
+        { atMm: 150, leftMm: 274, rightMm: 286 },
+        { atMm: 450, leftMm: 268, rightMm: 292 },
+      ],
+    },
+    place: { placement: 'centre-chest' },
+  },
+  {
+    kind: 'hand-towel',
+    name: 'Guest hand towel',
+    customer: 'Lantern House guesthouse',
+    dueIn: 4,
+    at: 'piece',
+    piece: { readings: { width: 480, bandHeight: 45, bandTop: 70 } },
+    design: {
+      name: 'LH, small',
+      widthMm: 60,
+      heightMm: 60,
+      densityClass: 'medium',
+      lettering: true,
+      letterHeightMm: 32,
+    },
+  },
+  {
+    kind: 'bath-towel',
+    name: 'Sauna towel, gull',
+    customer: 'Lantern House guesthouse',
+    dueIn: null,
+    drawing: 'gull',
+    at: 'log',
+    piece: { readings: { ...TOWEL, width: 700 }, colour: '#33475B' },
+  },
+];
+
+function isoDay(now: Date, days: number): string {
+  const day = new Date(now);
+  day.setUTCDate(day.getUTCDate() + days);
+  return day.toISOString().slice(0, 10);
+}
+
+function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Ticket {
+  const { kind, name, customer, dueIn, drawing, at, ...stages } = demo;
+  const bare = newTicket(id, kind);
+  const drawn = drawing ? { ...bare.design, ...drawnDesign(drawing, rules) } : bare.design;
+  const changed = Object.fromEntries(
+    STAGES.map((stage) => [stage, { ...(stage === 'design' ? drawn : bare[stage]), ...stages[stage] }]),
+  ) as Pick<Ticket, Stage>;
+  return {
+    ...bare,
+    ...changed,
+    name,
+    customer,
+    due: dueIn === null ? null : isoDay(now, dueIn),
+    settled: STAGES.slice(0, STAGES.indexOf(at)),
+  };
+}
+
+export function demoTickets(rules: HouseRules, now: Date): Ticket[] {
+  return TICKETS.map((demo, i) => build(demo, `demo-ticket-${String(i + 1).padStart(2, '0')}`, rules, now));
+}
+
+/** What the logbook's pieces were; outcomes come from `entries.ts`. */
+export function loggedTicket(
+  row: {
+    kind: Kind;
+    name: string;
+    customer: string;
+    drawing: DrawingId;
+    fabricId: string;
+    colour: string;
+    scale: number;
+  },
+  id: string,
+  rules: HouseRules,
+): Ticket {
+  const worn = row.kind === 't-shirt';
+  const readings = worn ? TEE : row.kind === 'bath-towel' ? TOWEL : HAND;
+  const demo: DemoTicket = {
+    kind: row.kind,
+    name: row.name,
+    customer: row.customer,
+    dueIn: null,
+    drawing: row.drawing,
+    at: 'log',
+    piece: { fabricId: row.fabricId, colour: row.colour, readings },
+    design: { scalePercent: row.scale },
+  };
+  const ticket = build(demo, id, rules, new Date(0));
+  return { ...ticket, settled: [...STAGES] };
+}

@@ -1,0 +1,65 @@
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema, LogEntrySchema, LogSummarySchema } from '@zt/core';
+import type { Context } from '../../context';
+import { defaultHook } from '../../defaultHook';
+import { ApiError, answers, body, failures, notFound } from '../../errors';
+import { findTicket } from '../tickets/reader';
+import { findEntry, listEntries } from './reader';
+import { addEntry, removeEntry } from './writer';
+
+const params = z.object({ id: IdSchema });
+const query = LogSummarySchema.pick({ kind: true, fabricId: true, method: true, outcome: true }).partial();
+const Done = z.object({ done: z.literal(true) });
+
+const list = createRoute({
+  method: 'get',
+  path: '/',
+  summary: 'The logbook, newest first',
+  request: { query },
+  responses: { 200: answers(z.array(LogSummarySchema), 'Its lines'), 400: failures[400] },
+});
+const read = createRoute({
+  method: 'get',
+  path: '/{id}',
+  summary: 'One entry with its frozen plan',
+  request: { params },
+  responses: { 200: answers(LogEntrySchema, 'The entry'), ...failures },
+});
+const add = createRoute({
+  method: 'post',
+  path: '/',
+  summary: 'Log a finished piece',
+  request: { body: body(LogEntrySchema.omit({ loggedAt: true })) },
+  responses: { 201: answers(LogEntrySchema.pick({ id: true, loggedAt: true }), 'Logged'), ...failures },
+});
+const remove = createRoute({
+  method: 'delete',
+  path: '/{id}',
+  summary: 'Take an entry back',
+  request: { params },
+  responses: { 200: answers(Done, 'Taken back'), ...failures },
+});
+
+export function logbookRoutes({ store, now }: Context) {
+  return new OpenAPIHono({ defaultHook })
+    .openapi(list, async (c) => c.json(await listEntries(store.db, c.req.valid('query')), 200))
+    .openapi(read, async (c) => {
+      const entry = await findEntry(store.db, c.req.valid('param').id);
+      if (!entry) throw notFound('entry');
+      return c.json(entry, 200);
+    })
+    .openapi(add, async (c) => {
+      const entry = { ...c.req.valid('json'), loggedAt: now() };
+      await store.write(async (tx) => {
+        if (!(await findTicket(tx, entry.ticket.id)))
+          throw new ApiError(404, 'not-found', 'Save the ticket before logging it: nothing was logged.');
+        await addEntry(tx, entry);
+      });
+      return c.json({ id: entry.id, loggedAt: entry.loggedAt }, 201);
+    })
+    .openapi(remove, async (c) => {
+      if (!(await store.write((tx) => removeEntry(tx, c.req.valid('param').id, now()))))
+        throw notFound('entry');
+      return c.json({ done: true as const }, 200);
+    });
+}

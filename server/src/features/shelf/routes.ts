@@ -1,0 +1,53 @@
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema, ShelfSchema } from '@zt/core';
+import type { Context } from '../../context';
+import { SHELF_NOUNS, type ShelfNoun } from '../../db/schema/shelfItems';
+import { defaultHook } from '../../defaultHook';
+import { ApiError, answers, body, failures, notFound } from '../../errors';
+import { ITEM_SCHEMAS } from './map';
+import { readShelf } from './reader';
+import { putItem, removeItem } from './writer';
+
+const Done = z.object({ done: z.literal(true) });
+const params = z.object({ id: IdSchema });
+
+const read = createRoute({
+  method: 'get',
+  path: '/',
+  summary: 'What the shop owns',
+  responses: { 200: answers(ShelfSchema, 'The shelf') },
+});
+const putRoute = (noun: ShelfNoun) =>
+  createRoute({
+    method: 'put',
+    path: `/${noun}/{id}`,
+    summary: `Put one of the ${noun} on the shelf, or change it`,
+    request: { params, body: body(ITEM_SCHEMAS[noun]) },
+    responses: { 200: answers(Done, 'On the shelf'), ...failures },
+  });
+const remove = createRoute({
+  method: 'delete',
+  path: '/{noun}/{id}',
+  summary: 'Take an item off the shelf',
+  request: { params: params.extend({ noun: z.enum(SHELF_NOUNS) }) },
+  responses: { 200: answers(Done, 'Taken off'), ...failures },
+});
+
+export function shelfRoutes({ store, now }: Context) {
+  const app = new OpenAPIHono({ defaultHook }).openapi(read, async (c) =>
+    c.json(await readShelf(store.db), 200),
+  );
+  for (const noun of SHELF_NOUNS) {
+    app.openapi(putRoute(noun), async (c) => {
+      const item = c.req.valid('json');
+      if (item.id !== c.req.valid('param').id)
+        throw new ApiError(400, 'wrong-id', 'The address and the item name different ids.');
+      await store.write((tx) => putItem(tx, noun, item));
+      return c.json({ done: true as const }, 200);
+    });
+  }
+  return app.openapi(remove, async (c) => {
+    if (!(await store.write((tx) => removeItem(tx, c.req.valid('param').id, now())))) throw notFound('item');
+    return c.json({ done: true as const }, 200);
+  });
+}

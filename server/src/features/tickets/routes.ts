@@ -1,0 +1,90 @@
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema, TicketSchema } from '@zt/core';
+import type { Context } from '../../context';
+import { defaultHook } from '../../defaultHook';
+import { answers, body, ErrorSchema, failures, notFound } from '../../errors';
+import { findTicket, listTickets } from './reader';
+import { markDeleted, saveTicket } from './writer';
+
+const Kept = z.object({
+  ticket: TicketSchema,
+  rev: z.number().int(),
+  updatedAt: z.string(),
+  loggedAs: z.string().nullable(),
+});
+const params = z.object({ id: IdSchema });
+const Saved = z.object({ rev: z.number().int() });
+const Done = z.object({ done: z.literal(true) });
+
+const list = createRoute({
+  method: 'get',
+  path: '/',
+  summary: 'All tickets on the bench',
+  responses: { 200: answers(z.array(Kept), 'The tickets') },
+});
+const read = createRoute({
+  method: 'get',
+  path: '/{id}',
+  summary: 'One ticket',
+  request: { params },
+  responses: { 200: answers(Kept, 'The ticket'), ...failures },
+});
+const save = createRoute({
+  method: 'put',
+  path: '/{id}',
+  summary: 'Save a ticket over the revision it was read at (0 for a new one)',
+  request: { params, body: body(z.object({ ticket: TicketSchema, rev: z.number().int().min(0) })) },
+  responses: {
+    200: answers(Saved, 'Saved'),
+    409: answers(ErrorSchema.extend({ rev: z.number().int() }), 'Another save came between'),
+    ...failures,
+  },
+});
+const remove = createRoute({
+  method: 'delete',
+  path: '/{id}',
+  summary: 'Take a ticket off the bench',
+  request: { params },
+  responses: { 200: answers(Done, 'Taken off'), ...failures },
+});
+const restore = createRoute({
+  method: 'post',
+  path: '/{id}/restore',
+  summary: 'Put a ticket back on the bench',
+  request: { params },
+  responses: { 200: answers(Done, 'Put back'), ...failures },
+});
+
+export function ticketRoutes({ store, now }: Context) {
+  return new OpenAPIHono({ defaultHook })
+    .openapi(list, async (c) => c.json(await listTickets(store.db), 200))
+    .openapi(read, async (c) => {
+      const kept = await findTicket(store.db, c.req.valid('param').id);
+      if (!kept) throw notFound('ticket');
+      return c.json(kept, 200);
+    })
+    .openapi(save, async (c) => {
+      const { ticket, rev } = c.req.valid('json');
+      const id = c.req.valid('param').id;
+      if (ticket.id !== id) {
+        return c.json(
+          { code: 'wrong-id', message: `The address says ${id}, the ticket says ${ticket.id}.` },
+          400,
+        );
+      }
+      const result = await store.write((tx) => saveTicket(tx, { ticket, rev, now: now() }));
+      if (result.ok) return c.json({ rev: result.rev }, 200);
+      const message = 'This ticket was changed somewhere else. Nothing was overwritten; load it again.';
+      return c.json({ code: result.code, message, rev: result.rev }, 409);
+    })
+    .openapi(remove, async (c) => {
+      if (!(await store.write((tx) => markDeleted(tx, c.req.valid('param').id, now()))))
+        throw notFound('ticket');
+      return c.json({ done: true as const }, 200);
+    })
+    .openapi(restore, async (c) => {
+      if (!(await store.write((tx) => markDeleted(tx, c.req.valid('param').id, null))))
+        throw notFound('ticket');
+      return c.json({ done: true as const }, 200);
+    });
+}
