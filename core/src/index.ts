@@ -1,3 +1,4 @@
+export { type Card, deckOf } from './cards';
 export { colourDifference, lightnessOf, nameOfColour } from './colour/colour';
 export { DENSITY_CLASSES, DENSITY_TABLE, DESIGN_NUMBERS, type DensityClass } from './design/numbers';
 export { type DesignFacts, type DesignPlan, densityClassOf, densityRank } from './design/planDesign';

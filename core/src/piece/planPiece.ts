@@ -14,6 +14,8 @@ export interface PiecePlan {
   readings: Readonly<Record<string, number>>;
   /** Null while a reading is missing or cannot be right. */
   geometry: PieceOutline | null;
+  /** For the eye only: usual lengths stand in where a reading is missing or cannot be right. */
+  sketch: PieceOutline;
   centreLine: CentreLine;
   findings: Finding[];
   reasons: Reason[];
@@ -48,6 +50,17 @@ function checkReading(reading: Reading, input: PieceInput): Finding | null {
     'reading-absurd',
     phrase`${mm(value)} for ${reading.name} cannot be right: it lies between ${mm(reading.leastMm)} and ${mm(reading.mostMm)}.`,
   );
+}
+
+function sketchReadings(kind: PieceKind, input: PieceInput): Record<string, number> {
+  const usable = (reading: Reading) => checkReading(reading, input) === null;
+  const pairs = kind.readings.map(
+    (r) => [r.id, usable(r) ? (input.readings[r.id] ?? r.typicalMm) : r.typicalMm] as const,
+  );
+  const readings = Object.fromEntries(pairs);
+  return kind.contradictions(readings).length === 0
+    ? readings
+    : Object.fromEntries(kind.readings.map((r) => [r.id, r.typicalMm]));
 }
 
 function unevenFinding(kind: PieceKind, line: CentreLine): Finding {
@@ -101,6 +114,7 @@ export function planPiece(input: PieceInput, rules: HouseRules): PiecePlan {
     }
   }
   const geometry = findings.length === 0 ? kind.outlineOf(input.readings) : null;
+  const sketch = geometry ?? kind.outlineOf(sketchReadings(kind, input));
   const centreLine = fitCentreLine(kind, input.evenness, rules);
   if (centreLine.uneven) findings.push(unevenFinding(kind, centreLine));
   const fabric = fabricOf(input);
@@ -110,6 +124,7 @@ export function planPiece(input: PieceInput, rules: HouseRules): PiecePlan {
     colour: input.colour,
     readings: input.readings,
     geometry,
+    sketch,
     centreLine,
     findings,
     reasons: [

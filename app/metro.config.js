@@ -1,0 +1,28 @@
+const path = require('node:path');
+const { getDefaultConfig } = require('expo/metro-config');
+
+const config = getDefaultConfig(__dirname);
+config.watchFolders = [path.resolve(__dirname, '..')];
+config.resolver.nodeModulesPaths = [
+  path.resolve(__dirname, 'node_modules'),
+  path.resolve(__dirname, '../node_modules'),
+];
+
+const shim = (name) => ({ type: 'sourceFile', filePath: path.resolve(__dirname, 'src/shims', name) });
+
+/** Elements asks for nineteen icon fonts; the app ships one. Translations of zod's messages are not shipped. */
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (/^@react-native-vector-icons\/material-(icons|design-icons)$/.test(name))
+    return shim('materialIcons.ts');
+  if (name.startsWith('@react-native-vector-icons/')) return shim('noIcons.ts');
+  if (name.startsWith('react-native-vector-icons/')) return { type: 'empty' };
+  if (
+    /zod\/v4\/locales\/index\.c?js$/.test(name) ||
+    (name.endsWith('locales/index.js') && context.originModulePath.includes('/zod/'))
+  ) {
+    return { type: 'empty' };
+  }
+  return context.resolveRequest(context, name, platform);
+};
+
+module.exports = config;

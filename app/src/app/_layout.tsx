@@ -1,0 +1,21 @@
+import { useFonts } from 'expo-font';
+import { Stack } from 'expo-router';
+import { useState } from 'react';
+import { Provider } from 'react-redux';
+import { ThemeProvider } from '../components/ui/elements';
+import { makeStore } from '../store/store';
+import { ELEMENTS_THEME } from '../theme/elementsTheme';
+import { FONT_FILES } from '../theme/fonts';
+
+export default function Layout() {
+  const [store] = useState(makeStore);
+  const [ready] = useFonts(FONT_FILES);
+  if (!ready) return null;
+  return (
+    <Provider store={store}>
+      <ThemeProvider theme={ELEMENTS_THEME}>
+        <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
+      </ThemeProvider>
+    </Provider>
+  );
+}

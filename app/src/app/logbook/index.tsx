@@ -1,0 +1,1 @@
+export { LogbookScreen as default } from '../../features/logbook/LogbookScreen';

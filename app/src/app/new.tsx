@@ -1,0 +1,1 @@
+export { NewTicketScreen as default } from '../features/newTicket/NewTicketScreen';

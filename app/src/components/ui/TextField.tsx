@@ -1,0 +1,93 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { FONTS } from '../../theme/fonts';
+import { TARGET } from '../../theme/layout';
+import { usePalette } from '../../theme/palette';
+import { Input } from './elements';
+import { Txt } from './Txt';
+
+export interface TextFieldProps {
+  label: string;
+  value: string;
+  /** Called with every change of the text. */
+  onText: (text: string) => void;
+  onDone?: () => void;
+  placeholder?: string;
+  hint?: string;
+  error?: string | null;
+  multiline?: boolean;
+  keyboard?: 'text' | 'decimal';
+  grow?: boolean;
+}
+
+/** A line of text. The draft lives here while it is typed; what came from outside replaces it. */
+export function TextField({
+  label,
+  value,
+  onText,
+  onDone,
+  placeholder,
+  hint,
+  error,
+  multiline = false,
+  keyboard = 'text',
+  grow = false,
+}: TextFieldProps) {
+  const p = usePalette();
+  const [draft, setDraft] = useState(value);
+  const [focused, setFocused] = useState(false);
+  useEffect(() => {
+    if (!focused) setDraft(value);
+  }, [value, focused]);
+  return (
+    <View style={grow ? { flex: 1 } : undefined}>
+      <Txt as="label" tone="graphite">
+        {label}
+      </Txt>
+      <Input
+        aria-label={label}
+        value={draft}
+        onChangeText={(text) => {
+          setDraft(text);
+          onText(text);
+        }}
+        onFocus={() => setFocused(true)}
+        onBlur={() => {
+          setFocused(false);
+          onDone?.();
+        }}
+        onSubmitEditing={onDone}
+        placeholder={placeholder}
+        placeholderTextColor={p.graphite}
+        multiline={multiline}
+        inputMode={keyboard}
+        renderErrorMessage={false}
+        containerStyle={{ paddingHorizontal: 0 }}
+        inputContainerStyle={{
+          borderWidth: 1.5,
+          borderBottomWidth: 1.5,
+          borderRadius: 6,
+          borderColor: error ? p.madder : p.graphite,
+          backgroundColor: p.panel,
+        }}
+        inputStyle={{
+          minHeight: multiline ? 72 : TARGET,
+          paddingHorizontal: 10,
+          fontFamily: FONTS.medium,
+          fontSize: 17,
+          color: p.ink,
+          fontVariant: ['tabular-nums'],
+        }}
+      />
+      {error ? (
+        <Txt as="small" tone="madder" live>
+          {error}
+        </Txt>
+      ) : hint ? (
+        <Txt as="small" tone="graphite">
+          {hint}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

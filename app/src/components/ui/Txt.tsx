@@ -1,0 +1,46 @@
+import type { ReactNode } from 'react';
+import type { TextStyle } from 'react-native';
+import { FONTS } from '../../theme/fonts';
+import { type Palette, usePalette } from '../../theme/palette';
+import { Text } from './elements';
+
+const VARIANTS = {
+  title: { fontFamily: FONTS.title, fontSize: 22, lineHeight: 26 },
+  heading: { fontFamily: FONTS.title, fontSize: 18, lineHeight: 23 },
+  body: { fontFamily: FONTS.plain, fontSize: 16, lineHeight: 22 },
+  strong: { fontFamily: FONTS.medium, fontSize: 16, lineHeight: 22 },
+  small: { fontFamily: FONTS.plain, fontSize: 14, lineHeight: 19 },
+  label: { fontFamily: FONTS.medium, fontSize: 14, lineHeight: 19 },
+  figure: { fontFamily: FONTS.bold, fontSize: 22, lineHeight: 27 },
+  huge: { fontFamily: FONTS.bold, fontSize: 72, lineHeight: 80 },
+} satisfies Record<string, TextStyle>;
+
+export interface TxtProps {
+  children: ReactNode;
+  as?: keyof typeof VARIANTS;
+  tone?: keyof Palette;
+  style?: TextStyle;
+  /** A heading for those who listen, by level. */
+  level?: 1 | 2 | 3;
+  live?: boolean;
+  testID?: string;
+}
+
+/** All text of the app: two typefaces, tabular figures. */
+export function Txt({ children, as = 'body', tone = 'ink', style, level, live, testID }: TxtProps) {
+  const palette = usePalette();
+  return (
+    <Text
+      testID={testID}
+      {...(level ? { role: 'heading' as const, 'aria-level': level } : {})}
+      {...(live ? { 'aria-live': 'polite' as const } : {})}
+      style={[
+        VARIANTS[as],
+        { color: palette[tone], fontWeight: 'normal', fontVariant: ['tabular-nums'], margin: 0 },
+        style,
+      ]}
+    >
+      {children}
+    </Text>
+  );
+}

@@ -1,0 +1,228 @@
+import {
+  formatLength,
+  type HouseRules,
+  nextStage,
+  type Plan,
+  planTicket,
+  type Shelf,
+  type StageState,
+  say,
+  stageStates,
+} from '@zt/core';
+import { format, isSameDay, parseISO } from 'date-fns';
+import { type Href, Link, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { BenchNav } from '../../components/BenchNav';
+import { Press } from '../../components/ui/Press';
+import { Screen } from '../../components/ui/Screen';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { UnitsToggle } from '../../components/ui/UnitsToggle';
+import { useBenchKeys } from '../../hooks/useBenchKeys';
+import { useShop } from '../../hooks/useShop';
+import { type KeptTicket, useRestoreTicketMutation, useTicketsQuery } from '../../services/api';
+import { Thumbnail } from '../../sheet/Thumbnail';
+import { STAGE_NAMES } from '../../tape/Tape';
+import { usePalette } from '../../theme/palette';
+
+interface BenchRow {
+  kept: KeptTicket;
+  plan: Plan;
+  states: StageState[];
+}
+
+function rowsOf(tickets: readonly KeptTicket[], shelf: Shelf, rules: HouseRules): BenchRow[] {
+  return tickets
+    .filter((kept) => kept.loggedAs === null)
+    .map((kept) => {
+      const plan = planTicket(kept.ticket, shelf, rules);
+      return { kept, plan, states: stageStates(kept.ticket, plan) };
+    })
+    .sort((a, b) => (a.kept.ticket.due ?? '9999').localeCompare(b.kept.ticket.due ?? '9999'));
+}
+
+const DUE_WORDS = (due: string | null) => {
+  if (due === null) return 'no day set';
+  const day = parseISO(due);
+  return isSameDay(day, new Date()) ? 'today' : format(day, 'EEE d MMM');
+};
+
+/** What to do next on this ticket, in a line: the worst finding, or the stage's own answer. */
+function nextLine(
+  { plan, states }: BenchRow,
+  units: HouseRules['units'],
+): { text: string; trouble: boolean } {
+  const worst = plan.findings.find((f) => f.severity !== 'note');
+  if (worst) return { text: say(worst.text, units), trouble: true };
+  const stage = nextStage(states);
+  const { place, hoop, layers, stitch, mount } = plan;
+  const lines: Partial<Record<string, string>> = {
+    place: place
+      ? `Mark it ${formatLength(place.depthMm, units)} ${place.placement.from === 'hem' ? 'above the hem' : 'down'}`
+      : undefined,
+    hoop: hoop?.laid ? `${hoop.laid.verdict.hoop.name}, ${hoop.method}` : undefined,
+    layers: layers
+      ? `${
+          layers.stack
+            .filter((l) => l.role !== 'cloth')
+            .map((l) => l.name)
+            .join(' + ') || 'Nothing underneath'
+        }`
+      : undefined,
+    mount: mount ? `Top of the piece ${mount.chosen.topPoints}` : undefined,
+    stitch: stitch ? `Stitch it, ${Math.round(stitch.totalMinutes)} min` : undefined,
+  };
+  return { text: lines[stage] ?? `Next: ${STAGE_NAMES[stage]}`, trouble: false };
+}
+
+function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }) {
+  const p = usePalette();
+  const { ticket } = row.kept;
+  const worst = row.plan.findings.find((f) => f.severity === 'stop');
+  const stage = worst?.stage ?? nextStage(row.states);
+  const { text, trouble } = nextLine(row, units);
+  const href = `/ticket/${ticket.id}/${stage}` as Href;
+  return (
+    <Link href={href} asChild>
+      <Pressable
+        aria-label={`${ticket.name || 'New ticket'}, ${STAGE_NAMES[stage]}: ${text}`}
+        style={{
+          flexDirection: 'row',
+          gap: 14,
+          paddingVertical: 12,
+          borderBottomWidth: 1,
+          borderColor: p.hairline,
+          borderStyle: 'dashed',
+          flexBasis: 320,
+          flexGrow: 1,
+        }}
+      >
+        <Thumbnail plan={row.plan} />
+        <View style={{ flex: 1, gap: 3 }}>
+          <Txt as="heading" level={2}>
+            {ticket.name || 'New ticket'}
+          </Txt>
+          <Txt
+            as="small"
+            tone="graphite"
+          >{`${ticket.customer || 'for the shelf'} · ${row.plan.piece.fabric.name.toLowerCase()}`}</Txt>
+          <Txt as="strong" tone={trouble ? 'madder' : 'ink'}>
+            {text}
+          </Txt>
+          <View
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              justifyContent: 'space-between',
+              marginTop: 2,
+            }}
+          >
+            <View
+              style={{
+                backgroundColor: p.tape,
+                borderWidth: 1.5,
+                borderColor: p.onTape,
+                borderRadius: 3,
+                paddingHorizontal: 8,
+                paddingVertical: 2,
+              }}
+            >
+              <Txt
+                as="label"
+                tone="onTape"
+              >{`${row.states.findIndex((s) => s.stage === stage) + 1} ${STAGE_NAMES[stage]}`}</Txt>
+            </View>
+            <Txt as="small" tone="graphite">
+              {DUE_WORDS(ticket.due)}
+            </Txt>
+          </View>
+        </View>
+      </Pressable>
+    </Link>
+  );
+}
+
+function RemovedBar({ id }: { id: string }) {
+  const p = usePalette();
+  const router = useRouter();
+  const [restore] = useRestoreTicketMutation();
+  const undo = async () => {
+    await restore(id);
+    router.replace('/');
+  };
+  return (
+    <View
+      role="status"
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 12,
+        backgroundColor: p.shade,
+        borderLeftWidth: 4,
+        borderColor: p.moss,
+        padding: 10,
+      }}
+    >
+      <View style={{ flex: 1 }}>
+        <Txt>The ticket is off the bench.</Txt>
+      </View>
+      <Press title="Put it back" onPress={() => void undo()} />
+    </View>
+  );
+}
+
+/** Today's tickets: what each looks like, what to do next, and what is wrong. */
+export function BenchScreen({ removed }: { removed: string | null }) {
+  const shop = useShop();
+  const p = usePalette();
+  const router = useRouter();
+  const tickets = useTicketsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const [sought, setSought] = useState('');
+  useBenchKeys();
+  const rows = useMemo(
+    () => rowsOf(tickets.data ?? [], shop.shelf, shop.rules),
+    [tickets.data, shop.shelf, shop.rules],
+  );
+  const found = rows.filter(({ kept: { ticket } }) =>
+    `${ticket.name} ${ticket.customer}`.toLowerCase().includes(sought.toLowerCase()),
+  );
+  const minutes = rows.reduce((sum, row) => sum + (row.plan.stitch?.totalMinutes ?? 0), 0);
+  const failed = tickets.isError || shop.failed;
+  const subtitle = `${format(new Date(), 'EEEE')}, ${rows.length} ${rows.length === 1 ? 'piece' : 'pieces'}, ${Math.round(minutes)} min of stitching`;
+  const start = <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />;
+  return (
+    <View style={{ flex: 1 }}>
+      <Screen
+        title="Bench"
+        subtitle={subtitle}
+        aside={<UnitsToggle units={shop.units} onUnits={shop.setUnits} />}
+        foot={
+          <View style={{ paddingHorizontal: 16, paddingVertical: 10, backgroundColor: p.panel }}>
+            {start}
+          </View>
+        }
+      >
+        {removed ? <RemovedBar id={removed} /> : null}
+        {failed ? (
+          <Txt tone="madder" live>
+            The shop’s computer does not answer. Nothing is lost; this page tries again when you come back to
+            it.
+          </Txt>
+        ) : null}
+        {rows.length > 5 ? (
+          <TextField label="Find a ticket" value={sought} onText={setSought} placeholder="name or customer" />
+        ) : null}
+        {tickets.isSuccess && rows.length === 0 ? (
+          <Txt>Nothing on the bench. Start a piece, and measure it first.</Txt>
+        ) : null}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+          {shop.ready
+            ? found.map((row) => <TicketRow key={row.kept.ticket.id} row={row} units={shop.units} />)
+            : null}
+        </View>
+      </Screen>
+      <BenchNav />
+    </View>
+  );
+}

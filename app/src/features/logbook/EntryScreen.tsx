@@ -1,0 +1,156 @@
+import {
+  BOBBINS,
+  FAULTS,
+  formatLength,
+  type LogEntry,
+  NEEDLES,
+  type Phrase,
+  type Plan,
+  planTicket,
+  SEVERITY_WORDS,
+  type Sheet,
+  STABILIZERS,
+  say,
+  TOPPERS,
+} from '@zt/core';
+import { format, parseISO } from 'date-fns';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { StepList } from '../../components/StepList';
+import { Press } from '../../components/ui/Press';
+import { Screen } from '../../components/ui/Screen';
+import { Txt } from '../../components/ui/Txt';
+import { useShop } from '../../hooks/useShop';
+import { useEntryQuery } from '../../services/api';
+import { Thumbnail } from '../../sheet/Thumbnail';
+import { usePalette } from '../../theme/palette';
+
+/** The parts of a frozen plan that the page reads; a plan of an older day may lack some. */
+type Frozen = Partial<Pick<Plan, 'place' | 'hoop' | 'layers'>>;
+
+const nameOf = (choices: Record<string, { name: string }>, id: string | null) =>
+  id === null ? null : (choices[id]?.name ?? id);
+const sheetNames = (sheets: readonly Sheet[] | null) =>
+  sheets?.map((s) => `${STABILIZERS[s.stabilizer].name}, ${s.hold}`).join(' + ') ?? null;
+
+interface Line {
+  name: string;
+  planned: string;
+  used: string | null;
+}
+
+function linesOf(entry: LogEntry, frozen: Frozen, hoopName: (id: string) => string): Line[] {
+  const { used } = entry.log;
+  const { hoop, layers } = frozen;
+  return [
+    { name: 'Method', planned: hoop?.method ?? '–', used: used.method },
+    {
+      name: 'Hoop',
+      planned: hoop?.laid?.verdict.hoop.name ?? '–',
+      used: used.hoopId ? hoopName(used.hoopId) : null,
+    },
+    { name: 'Support', planned: sheetNames(layers?.sheets ?? null) || '–', used: sheetNames(used.sheets) },
+    { name: 'Topper', planned: layers?.parts.topper.choice.name ?? '–', used: nameOf(TOPPERS, used.topper) },
+    { name: 'Needle', planned: layers?.parts.needle.choice.name ?? '–', used: nameOf(NEEDLES, used.needle) },
+    { name: 'Bobbin', planned: layers?.parts.bobbin.choice.name ?? '–', used: nameOf(BOBBINS, used.bobbin) },
+  ];
+}
+
+function Entry({ entry }: { entry: LogEntry }) {
+  const p = usePalette();
+  const { shelf, rules, units } = useShop();
+  const frozen = entry.plan as Frozen;
+  const faults = FAULTS.filter((f) => (entry.log.faults[f.id] ?? 0) > 0);
+  const lines = linesOf(
+    entry,
+    frozen,
+    (id) => shelf.hoops.find((h) => h.id === id)?.name ?? 'a hoop no longer on the shelf',
+  );
+  const minutes = Object.entries(entry.log.minutes);
+  return (
+    <View style={{ gap: 16 }}>
+      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        <Thumbnail plan={planTicket(entry.ticket, shelf, rules)} size={150} />
+        <View style={{ flex: 1, minWidth: 180, gap: 4 }}>
+          <Txt as="strong">
+            {faults.length === 0
+              ? 'It came out well.'
+              : faults.map((f) => `${f.name}: ${SEVERITY_WORDS[entry.log.faults[f.id] ?? 0]}`).join('. ')}
+          </Txt>
+          {entry.log.misplacementMm === null ? null : (
+            <Txt>{`Off its place by ${formatLength(entry.log.misplacementMm, units)}.`}</Txt>
+          )}
+          {entry.log.note ? <Txt>{entry.log.note}</Txt> : null}
+          {entry.log.nextTime ? <Txt>{`Next time: ${entry.log.nextTime}`}</Txt> : null}
+          {minutes.length > 0 ? (
+            <Txt as="small" tone="graphite">
+              {minutes.map(([stage, value]) => `${stage} ${value} min`).join(', ')}
+            </Txt>
+          ) : null}
+        </View>
+      </View>
+      <Txt as="heading" level={2}>
+        As it was done
+      </Txt>
+      <View>
+        {lines.map(({ name, planned, used }) => (
+          <View
+            key={name}
+            style={{
+              flexDirection: 'row',
+              gap: 10,
+              paddingVertical: 6,
+              borderBottomWidth: 1,
+              borderColor: p.hairline,
+            }}
+          >
+            <View style={{ width: 76 }}>
+              <Txt as="label" tone="graphite">
+                {name}
+              </Txt>
+            </View>
+            <View style={{ flex: 1 }}>
+              <Txt as="strong">{used ?? planned}</Txt>
+              {used && used !== planned ? (
+                <Txt as="small" tone="graphite">{`planned: ${planned}`}</Txt>
+              ) : null}
+            </View>
+          </View>
+        ))}
+      </View>
+      {frozen.place ? (
+        <View>
+          <Txt as="heading" level={2}>
+            How it was marked
+          </Txt>
+          <StepList
+            steps={frozen.place.marks.map((m) => ({ text: m.text as Phrase, figure: m.figure }))}
+            units={units}
+          />
+        </View>
+      ) : null}
+      {faults.map((f) => (
+        <Txt key={f.id} as="small">{`${f.name}. Usually: ${f.causes}. ${say([f.nextTime], units)}`}</Txt>
+      ))}
+    </View>
+  );
+}
+
+/** One entry: how it came out, what was really used, and the plan as it was. */
+export function EntryScreen({ id }: { id: string }) {
+  const router = useRouter();
+  const { data, isError } = useEntryQuery(id);
+  const subtitle = data
+    ? `${data.ticket.customer ? `${data.ticket.customer} · ` : ''}${format(parseISO(data.loggedAt), 'd MMMM yyyy')}`
+    : '';
+  return (
+    <Screen
+      title={data?.ticket.name || 'Logbook entry'}
+      subtitle={subtitle}
+      aside={<Press title="Back" onPress={() => router.replace('/logbook')} />}
+    >
+      {isError ? <Txt tone="madder">This entry is not in the logbook.</Txt> : null}
+      {data ? <Entry entry={data} /> : null}
+    </Screen>
+  );
+}

@@ -1,0 +1,135 @@
+import { FABRICS, formatLength, type LogSummary, OUTCOMES, PIECE_KIND_IDS, PIECE_KINDS } from '@zt/core';
+import { format, parseISO } from 'date-fns';
+import { type Href, Link } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { BenchNav } from '../../components/BenchNav';
+import { Choice } from '../../components/ui/Choice';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { Screen } from '../../components/ui/Screen';
+import { Txt } from '../../components/ui/Txt';
+import { useShop } from '../../hooks/useShop';
+import { type LogFilter, useLogbookQuery } from '../../services/api';
+import { usePalette } from '../../theme/palette';
+
+const ALL = { id: 'all', name: 'all' } as const;
+const FILTERS: readonly {
+  id: keyof LogFilter;
+  label: string;
+  options: readonly { id: string; name: string }[];
+}[] = [
+  {
+    id: 'kind',
+    label: 'Piece',
+    options: [ALL, ...PIECE_KIND_IDS.map((id) => ({ id, name: PIECE_KINDS[id].name }))],
+  },
+  { id: 'fabricId', label: 'Fabric', options: [ALL, ...FABRICS.map(({ id, name }) => ({ id, name }))] },
+  {
+    id: 'method',
+    label: 'Method',
+    options: [ALL, ...(['hooped', 'floated', 'partly'] as const).map((id) => ({ id, name: id }))],
+  },
+  { id: 'outcome', label: 'Outcome', options: [ALL, ...OUTCOMES.map((id) => ({ id, name: id }))] },
+];
+const OUTCOME_SIGNS: Record<LogSummary['outcome'], string> = {
+  good: '✓ good',
+  slight: '1 slight',
+  plain: '2 plain',
+  spoilt: '3 spoilt',
+};
+
+/** How many came out how: counts, not averages. */
+function countsOf(entries: readonly LogSummary[]): string {
+  return OUTCOMES.map((o) => `${entries.filter((e) => e.outcome === o).length} ${o}`).join(', ');
+}
+
+function EntryRow({ entry }: { entry: LogSummary }) {
+  const p = usePalette();
+  const { units } = useShop();
+  const bad = entry.outcome === 'plain' || entry.outcome === 'spoilt';
+  const fabric = FABRICS.find((f) => f.id === entry.fabricId)?.name ?? entry.fabricId;
+  const off = entry.misplacementMm === null ? '' : ` · off by ${formatLength(entry.misplacementMm, units)}`;
+  return (
+    <Link href={`/logbook/${entry.id}` as Href} asChild>
+      <Pressable
+        aria-label={`${entry.name}, ${entry.outcome}`}
+        style={{
+          flexDirection: 'row',
+          gap: 12,
+          paddingVertical: 10,
+          borderBottomWidth: 1,
+          borderColor: p.hairline,
+          alignItems: 'flex-start',
+        }}
+      >
+        <View style={{ width: 64 }}>
+          <Txt as="label" tone="graphite">
+            {format(parseISO(entry.loggedAt), 'd MMM')}
+          </Txt>
+        </View>
+        <View style={{ flex: 1 }}>
+          <Txt as="strong">{entry.name}</Txt>
+          <Txt
+            as="small"
+            tone="graphite"
+          >{`${PIECE_KINDS[entry.kind].name} · ${fabric} · ${entry.method}${off}`}</Txt>
+          {entry.note ? <Txt as="small">{entry.note}</Txt> : null}
+        </View>
+        <Txt as="label" tone={bad ? 'madder' : 'moss'}>
+          {OUTCOME_SIGNS[entry.outcome]}
+        </Txt>
+      </Pressable>
+    </Link>
+  );
+}
+
+/** What was done, how, and how it came out. */
+export function LogbookScreen() {
+  const [filter, setFilter] = useState<LogFilter>({});
+  const logbook = useLogbookQuery(filter, { refetchOnMountOrArgChange: true });
+  const entries = logbook.data ?? [];
+  const set = (id: keyof LogFilter, value: string) =>
+    setFilter(({ [id]: _, ...others }) => (value === 'all' ? others : { ...others, [id]: value }));
+  const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
+  return (
+    <View style={{ flex: 1 }}>
+      <Screen
+        title="Logbook"
+        subtitle={`${entries.length} ${entries.length === 1 ? 'piece' : 'pieces'}: ${countsOf(entries)}`}
+      >
+        <Disclosure
+          title={chosen.length > 0 ? `Shown: ${chosen.join(', ')}` : 'Show only some'}
+          label="Filters"
+        >
+          {FILTERS.map(({ id, label, options }) => (
+            <Choice
+              key={id}
+              label={label}
+              small
+              options={options}
+              chosen={filter[id] ?? 'all'}
+              onChoose={(value) => set(id, value)}
+            />
+          ))}
+        </Disclosure>
+        {logbook.isSuccess && entries.length === 0 ? (
+          <View style={{ gap: 10 }}>
+            <Txt>
+              {chosen.length > 0
+                ? 'No piece in the logbook agrees with these.'
+                : 'Nothing is logged yet. A ticket ends here, in its Log stage.'}
+            </Txt>
+            {chosen.length > 0 ? <Press title="Show all" onPress={() => setFilter({})} /> : null}
+          </View>
+        ) : null}
+        <View>
+          {entries.map((entry) => (
+            <EntryRow key={entry.id} entry={entry} />
+          ))}
+        </View>
+      </Screen>
+      <BenchNav />
+    </View>
+  );
+}

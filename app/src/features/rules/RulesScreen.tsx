@@ -1,0 +1,150 @@
+import {
+  type HouseRules,
+  NUMBERS,
+  type NumberId,
+  QUESTION_IDS,
+  QUESTIONS,
+  schoolFor,
+  schoolsOf,
+} from '@zt/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { BenchNav } from '../../components/BenchNav';
+import { Choice } from '../../components/ui/Choice';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
+import { Press } from '../../components/ui/Press';
+import { Screen } from '../../components/ui/Screen';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { useShop } from '../../hooks/useShop';
+import { usePalette } from '../../theme/palette';
+
+const UNIT_WORDS = {
+  mm: '',
+  deg: '°',
+  percent: '%',
+  count: '',
+  seconds: 's',
+  hours: 'h',
+  'per-mm2': 'per mm²',
+} as const;
+
+function NumberRow({
+  id,
+  rules,
+  onRules,
+}: {
+  id: NumberId;
+  rules: HouseRules;
+  onRules: (rules: HouseRules) => void;
+}) {
+  const p = usePalette();
+  const rule = NUMBERS[id];
+  const own = rules.numbers[id];
+  const value = own ?? rule.value;
+  const set = (next: number) => onRules({ ...rules, numbers: { ...rules.numbers, [id]: next } });
+  const reset = () =>
+    onRules({
+      ...rules,
+      numbers: Object.fromEntries(Object.entries(rules.numbers).filter(([k]) => k !== id)),
+    });
+  return (
+    <View
+      style={{
+        flexBasis: 320,
+        flexGrow: 1,
+        paddingVertical: 8,
+        borderBottomWidth: 1,
+        borderColor: p.hairline,
+        gap: 2,
+      }}
+    >
+      {rule.unit === 'mm' ? (
+        <LengthField
+          label={rule.name}
+          mm={value}
+          units={rules.units}
+          onLength={set}
+          onUnread={() => undefined}
+          stepper={false}
+          hint={rule.reason}
+        />
+      ) : (
+        <NumberField
+          label={`${rule.name} ${UNIT_WORDS[rule.unit]}`.trim()}
+          value={value}
+          most={100_000}
+          onNumber={(next) => next !== null && set(next)}
+          hint={rule.reason}
+        />
+      )}
+      {own !== undefined && own !== rule.value ? (
+        <Press
+          kind="link"
+          title="back to the usual figure"
+          label={`${rule.name}: back to the usual figure`}
+          onPress={reset}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** What this shop believes: a school to each question, and its own numbers. */
+export function RulesScreen() {
+  const { rules, setRules } = useShop();
+  const [sought, setSought] = useState('');
+  const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) =>
+    `${NUMBERS[id].name} ${NUMBERS[id].reason}`.toLowerCase().includes(sought.toLowerCase()),
+  );
+  const denominator = rules.units.system === 'in' ? String(rules.units.denominator) : 'mm';
+  return (
+    <View style={{ flex: 1 }}>
+      <Screen title="House rules" subtitle="Where practitioners disagree, your shop decides">
+        <Choice
+          label="Lengths shown in"
+          options={[
+            { id: '16', name: 'inches to 1/16' },
+            { id: '8', name: 'inches to 1/8' },
+            { id: 'mm', name: 'millimetres' },
+          ]}
+          chosen={denominator}
+          onChoose={(id) =>
+            setRules({
+              ...rules,
+              units: id === 'mm' ? { system: 'mm' } : { system: 'in', denominator: id === '8' ? 8 : 16 },
+            })
+          }
+        />
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 16 }}>
+          {QUESTION_IDS.map((question) => (
+            <View key={question} style={{ flexBasis: 320, flexGrow: 1 }}>
+              <Choice
+                label={QUESTIONS[question].question}
+                small
+                options={schoolsOf(question).map(([id, name]) => ({ id, name }))}
+                chosen={schoolFor(rules, question) as string}
+                onChoose={(id) => setRules({ ...rules, schools: { ...rules.schools, [question]: id } })}
+              />
+            </View>
+          ))}
+        </View>
+        <Disclosure title={`Numbers: ${Object.keys(NUMBERS).length}, each with its reason`}>
+          <TextField label="Find a number" value={sought} onText={setSought} />
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+            {numbers.map((id) => (
+              <NumberRow key={id} id={id} rules={rules} onRules={setRules} />
+            ))}
+          </View>
+        </Disclosure>
+        <Txt as="small" tone="graphite">
+          The product advises; it is not a safety authority. Follow your machine’s manual and the rules where
+          you live.
+        </Txt>
+      </Screen>
+      <BenchNav />
+    </View>
+  );
+}

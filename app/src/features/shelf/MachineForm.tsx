@@ -1,0 +1,66 @@
+import type { DisplayUnits, Machine } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
+import { TextField } from '../../components/ui/TextField';
+import { Tick } from '../../components/ui/Tick';
+
+const BODY = [
+  { id: 'right', name: 'on the right' },
+  { id: 'back', name: 'at the back' },
+] as const;
+const NUMBERS = [
+  { id: 'needles', label: 'needles', least: 1, most: 20, whole: true },
+  { id: 'stitchesPerMinute', label: 'stitches a minute', least: 50, most: 2000, whole: true },
+  { id: 'needleHours', label: 'hours on the needle', least: 0, most: 1000, whole: false },
+  { id: 'bobbinMetres', label: 'a full bobbin, m', least: 5, most: 500, whole: false },
+] as const;
+
+interface MachineFormProps {
+  machine: Machine;
+  units: DisplayUnits;
+  onMachine: (machine: Machine) => void;
+}
+
+export function MachineForm({ machine, units, onMachine }: MachineFormProps) {
+  return (
+    <View style={{ gap: 10 }}>
+      <TextField
+        label="Name"
+        value={machine.name}
+        onText={(name) => name.trim() !== '' && onMachine({ ...machine, name })}
+      />
+      {NUMBERS.map(({ id, label, least, most, whole }) => (
+        <NumberField
+          key={id}
+          label={label}
+          value={machine[id]}
+          least={least}
+          most={most}
+          whole={whole}
+          onNumber={(value) => value !== null && onMachine({ ...machine, [id]: value })}
+        />
+      ))}
+      <LengthField
+        label="throat: needle to body"
+        mm={machine.throatMm}
+        units={units}
+        onLength={(mm) => mm >= 50 && onMachine({ ...machine, throatMm: mm })}
+        onUnread={() => undefined}
+      />
+      <Choice
+        label="Its body stands"
+        small
+        options={BODY}
+        chosen={machine.bodySide}
+        onChoose={(bodySide) => onMachine({ ...machine, bodySide })}
+      />
+      <Tick
+        title="It trims jump threads"
+        on={machine.trims}
+        onToggle={(trims) => onMachine({ ...machine, trims })}
+      />
+    </View>
+  );
+}

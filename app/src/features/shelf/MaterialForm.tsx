@@ -1,0 +1,50 @@
+import { type DisplayUnits, type Material, STABILIZERS, TOPPERS } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
+import { TextField } from '../../components/ui/TextField';
+
+const TYPES = [
+  ...Object.values(STABILIZERS),
+  ...Object.values(TOPPERS).filter((t) => t.id !== 'none'),
+  { id: 'soft-cover', name: 'Soft cover sheet' },
+].map(({ id, name }) => ({ id: id as string, name }));
+
+interface MaterialFormProps {
+  material: Material;
+  units: DisplayUnits;
+  onMaterial: (material: Material) => void;
+}
+
+export function MaterialForm({ material, units, onMaterial }: MaterialFormProps) {
+  return (
+    <View style={{ gap: 10 }}>
+      <TextField
+        label="Name"
+        value={material.name}
+        onText={(name) => name.trim() !== '' && onMaterial({ ...material, name })}
+      />
+      <Choice
+        label="What it is"
+        small
+        options={TYPES}
+        chosen={material.type}
+        onChoose={(type) => onMaterial({ ...material, type })}
+      />
+      <LengthField
+        label="width of the roll"
+        mm={material.widthMm}
+        units={units}
+        onLength={(mm) => onMaterial({ ...material, widthMm: mm })}
+        onUnread={() => undefined}
+      />
+      <NumberField
+        label="metres left"
+        value={material.metresLeft}
+        most={2000}
+        onNumber={(value) => value !== null && onMaterial({ ...material, metresLeft: value })}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Thread } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { NumberField } from '../../components/ui/NumberField';
+import { TextField } from '../../components/ui/TextField';
+import { ColourField } from '../../stages/piece/ColourField';
+
+const WEIGHTS = [
+  { id: '40', name: '40 wt' },
+  { id: '60', name: '60 wt' },
+] as const;
+const FIBRES = (['polyester', 'rayon', 'cotton', 'metallic'] as const).map((id) => ({ id, name: id }));
+
+export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (thread: Thread) => void }) {
+  return (
+    <View style={{ gap: 10 }}>
+      <TextField
+        label="Name"
+        value={thread.name}
+        onText={(name) => name.trim() !== '' && onThread({ ...thread, name })}
+      />
+      <ColourField label="Colour" hex={thread.hex} onHex={(hex) => onThread({ ...thread, hex })} />
+      <Choice
+        label="Weight"
+        small
+        options={WEIGHTS}
+        chosen={String(thread.weight) as '40' | '60'}
+        onChoose={(id) => onThread({ ...thread, weight: id === '40' ? 40 : 60 })}
+      />
+      <Choice
+        label="Fibre"
+        small
+        options={FIBRES}
+        chosen={thread.fibre}
+        onChoose={(fibre) => onThread({ ...thread, fibre })}
+      />
+      <NumberField
+        label="metres left"
+        value={thread.metresLeft}
+        most={20_000}
+        onNumber={(value) => value !== null && onThread({ ...thread, metresLeft: value })}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,4 @@
+import { STAGES, type Stage } from '@zt/core';
+
+/** Whether a word from an address is one of the nine stages. */
+export const isStage = (word: string): word is Stage => (STAGES as readonly string[]).includes(word);

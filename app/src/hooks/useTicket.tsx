@@ -1,0 +1,72 @@
+import {
+  type Change,
+  type DisplayUnits,
+  type Finding,
+  type HouseRules,
+  type Plan,
+  planTicket,
+  type Shelf,
+  type Stage,
+  type StageState,
+  stageStates,
+  type Ticket,
+} from '@zt/core';
+import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react';
+import { ticketChanged } from '../store/editor';
+import { useAppDispatch } from '../store/store';
+import type { Shop } from './useShop';
+
+/** The ticket on the sheet with its plan. Screens draw it; none of them works anything out. */
+export interface OpenTicket {
+  ticket: Ticket;
+  plan: Plan;
+  states: StageState[];
+  shelf: Shelf;
+  rules: HouseRules;
+  units: DisplayUnits;
+  loggedAs: string | null;
+  /** Changes one stage's inputs; changes of one gesture are one step to undo. */
+  change: (change: Change, gesture?: string) => void;
+  findingsOf: (stage: Stage) => Finding[];
+}
+
+const OpenTicketContext = createContext<OpenTicket | null>(null);
+
+interface ProviderProps {
+  ticket: Ticket;
+  shop: Shop;
+  loggedAs: string | null;
+  children: ReactNode;
+}
+
+export function OpenTicketProvider({ ticket, shop, loggedAs, children }: ProviderProps) {
+  const dispatch = useAppDispatch();
+  const { shelf, rules } = shop;
+  const plan = useMemo(() => planTicket(ticket, shelf, rules), [ticket, shelf, rules]);
+  const change = useCallback(
+    (next: Change, gesture?: string) =>
+      void dispatch(ticketChanged({ change: next, ...(gesture ? { gesture } : {}) })),
+    [dispatch],
+  );
+  const open = useMemo<OpenTicket>(
+    () => ({
+      ticket,
+      plan,
+      states: stageStates(ticket, plan),
+      shelf,
+      rules,
+      units: rules.units,
+      loggedAs,
+      change,
+      findingsOf: (stage) => plan.findings.filter((f) => f.stage === stage),
+    }),
+    [ticket, plan, shelf, rules, loggedAs, change],
+  );
+  return <OpenTicketContext.Provider value={open}>{children}</OpenTicketContext.Provider>;
+}
+
+export function useOpenTicket(): OpenTicket {
+  const open = useContext(OpenTicketContext);
+  if (!open) throw new Error('assertion failed: no ticket is open here');
+  return open;
+}

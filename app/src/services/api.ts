@@ -1,0 +1,82 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { HouseRules, LogEntry, LogSummary, Shelf, Ticket } from '@zt/core';
+
+export interface KeptTicket {
+  ticket: Ticket;
+  rev: number;
+  updatedAt: string;
+  loggedAs: string | null;
+}
+
+export type ShelfNoun = keyof Shelf;
+export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' | 'outcome'>>;
+
+/** What the server keeps. Tickets being worked on live in the editor; here is what was last read. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['tickets', 'shelf', 'rules', 'logbook'],
+  endpoints: (build) => ({
+    tickets: build.query<KeptTicket[], void>({ query: () => '/tickets', providesTags: ['tickets'] }),
+    ticket: build.query<KeptTicket, string>({ query: (id) => `/tickets/${id}`, keepUnusedDataFor: 0 }),
+    saveTicket: build.mutation<{ rev: number }, { ticket: Ticket; rev: number }>({
+      query: ({ ticket, rev }) => ({ url: `/tickets/${ticket.id}`, method: 'PUT', body: { ticket, rev } }),
+      invalidatesTags: ['tickets'],
+    }),
+    removeTicket: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/tickets/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['tickets'],
+    }),
+    restoreTicket: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/tickets/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['tickets'],
+    }),
+    shelf: build.query<Shelf, void>({ query: () => '/shelf', providesTags: ['shelf'] }),
+    putItem: build.mutation<unknown, { noun: ShelfNoun; item: { id: string } }>({
+      query: ({ noun, item }) => ({ url: `/shelf/${noun}/${item.id}`, method: 'PUT', body: item }),
+      invalidatesTags: ['shelf'],
+    }),
+    removeItem: build.mutation<unknown, { noun: ShelfNoun; id: string }>({
+      query: ({ noun, id }) => ({ url: `/shelf/${noun}/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['shelf'],
+    }),
+    rules: build.query<HouseRules, void>({ query: () => '/rules', providesTags: ['rules'] }),
+    saveRules: build.mutation<HouseRules, HouseRules>({
+      query: (rules) => ({ url: '/rules', method: 'PUT', body: rules }),
+      onQueryStarted: async (rules, { dispatch, queryFulfilled }) => {
+        const patch = dispatch(api.util.updateQueryData('rules', undefined, () => rules));
+        queryFulfilled.catch(() => patch.undo());
+      },
+    }),
+    logbook: build.query<LogSummary[], LogFilter>({
+      query: (params) => ({ url: '/logbook', params }),
+      providesTags: ['logbook'],
+    }),
+    entry: build.query<LogEntry, string>({ query: (id) => `/logbook/${id}`, providesTags: ['logbook'] }),
+    addEntry: build.mutation<{ id: string; loggedAt: string }, Omit<LogEntry, 'loggedAt'>>({
+      query: (entry) => ({ url: '/logbook', method: 'POST', body: entry }),
+      invalidatesTags: ['logbook', 'tickets'],
+    }),
+    removeEntry: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/logbook/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['logbook', 'tickets'],
+    }),
+  }),
+});
+
+export const {
+  useTicketsQuery,
+  useTicketQuery,
+  useSaveTicketMutation,
+  useRemoveTicketMutation,
+  useRestoreTicketMutation,
+  useShelfQuery,
+  usePutItemMutation,
+  useRemoveItemMutation,
+  useRulesQuery,
+  useSaveRulesMutation,
+  useLogbookQuery,
+  useEntryQuery,
+  useAddEntryMutation,
+  useRemoveEntryMutation,
+} = api;

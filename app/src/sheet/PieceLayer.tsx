@@ -1,0 +1,110 @@
+import { boxOf, lightnessOf, type PieceOutline, type PiecePlan } from '@zt/core';
+import { memo } from 'react';
+import { ClipPath, Defs, G, Line, Path } from 'react-native-svg';
+import { CLOTH_INK, type Palette } from '../theme/palette';
+import { pathPx, toPx, type View } from './view';
+
+interface PieceLayerProps {
+  piece: PiecePlan;
+  outline: PieceOutline;
+  view: View;
+  palette: Palette;
+}
+
+/** Lines on this cloth, readable on pale and on dark. */
+export const clothInk = (colour: string): string =>
+  lightnessOf(colour) > 52 ? CLOTH_INK.onPale : CLOTH_INK.onDark;
+
+const HATCH_PX = 7;
+
+/** Diagonal hairlines over an area. */
+function Hatch({
+  d,
+  box,
+  ink,
+  id,
+}: {
+  d: string;
+  box: { left: number; top: number; right: number; bottom: number };
+  ink: string;
+  id: string;
+}) {
+  const lines = [];
+  const height = box.bottom - box.top;
+  for (let x = box.left - height; x < box.right; x += HATCH_PX)
+    lines.push(`M${x} ${box.bottom}L${x + height} ${box.top}`);
+  return (
+    <G>
+      <Defs>
+        <ClipPath id={id}>
+          <Path d={d} />
+        </ClipPath>
+      </Defs>
+      <Path
+        d={lines.join('')}
+        stroke={ink}
+        strokeWidth={0.6}
+        opacity={0.55}
+        clipPath={`url(#${id})`}
+        fill="none"
+      />
+    </G>
+  );
+}
+
+/** The bare piece: outline on its own cloth colour, seams dashed, no-go areas hatched, its centre lines. */
+export const PieceLayer = memo(function PieceLayer({ piece, outline, view, palette }: PieceLayerProps) {
+  const ink = clothInk(piece.colour);
+  const { centreLine } = piece;
+  const lineAt = (line: { offset: number; slope: number }, y: number) =>
+    toPx(view, { x: line.offset + line.slope * y, y });
+  const [from, to] = [outline.centreFrom, outline.centreTo];
+  const [usedTop, usedFoot] = [lineAt(centreLine.used, from), lineAt(centreLine.used, to)];
+  const other = centreLine.usedSchool === 'seams' ? { offset: 0, slope: 0 } : centreLine.seams;
+  const [otherTop, otherFoot] = [lineAt(other, from), lineAt(other, to)];
+  return (
+    <G>
+      <Path
+        d={pathPx(view, outline.outline, true)}
+        fill={piece.colour}
+        stroke={palette.ink}
+        strokeWidth={2}
+        strokeLinejoin="round"
+      />
+      {outline.noGo.map(({ id, area }) => {
+        const px = area.map((p) => toPx(view, p));
+        return <Hatch key={id} id={`nogo-${id}`} d={pathPx(view, area, true)} box={boxOf(px)} ink={ink} />;
+      })}
+      {outline.seams.map(({ id, line }) => (
+        <Path
+          key={id}
+          d={pathPx(view, line, false)}
+          stroke={ink}
+          strokeWidth={1}
+          strokeDasharray="4 3"
+          fill="none"
+        />
+      ))}
+      <Line
+        x1={usedTop.x}
+        y1={usedTop.y}
+        x2={usedFoot.x}
+        y2={usedFoot.y}
+        stroke={palette.chalk}
+        strokeWidth={1.6}
+        strokeDasharray="14 4 2 4"
+      />
+      {centreLine.uneven ? (
+        <Line
+          x1={otherTop.x}
+          y1={otherTop.y}
+          x2={otherFoot.x}
+          y2={otherFoot.y}
+          stroke={palette.madder}
+          strokeWidth={1.4}
+          strokeDasharray="3 5"
+        />
+      ) : null}
+    </G>
+  );
+});

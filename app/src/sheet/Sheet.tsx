@@ -1,0 +1,79 @@
+import type { Box, Point } from '@zt/core';
+import { type ReactNode, useCallback, useRef, useState } from 'react';
+import { View as NativeView } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import { type Palette, usePalette } from '../theme/palette';
+import { useSheetGestures } from './useSheetGestures';
+import { AT_REST, fitView, type Hand, toMm, type View } from './view';
+
+interface SheetProps {
+  /** What must be in sight, mm. */
+  focus: Box;
+  /** The same numbers as the drawing, for those who listen. */
+  description: string;
+  draw: (view: View, palette: Palette) => ReactNode;
+  /** Whether a press here, mm, takes hold of the design. */
+  holds?: (at: Point, tolerance: number) => boolean;
+  /** The design was moved by so many mm since it was taken hold of. */
+  onDrag?: (by: Point) => void;
+  onDragEnd?: () => void;
+  room?: number;
+}
+
+const GRID_PX = 46;
+const never = () => false;
+const nothing = () => undefined;
+
+function Grid({ view, palette }: { view: View; palette: Palette }) {
+  const lines: string[] = [];
+  for (let x = (-view.origin.x * view.scale) % GRID_PX; x < view.width; x += GRID_PX)
+    lines.push(`M${x.toFixed(1)} 0V${view.height}`);
+  for (let y = (-view.origin.y * view.scale) % GRID_PX; y < view.height; y += GRID_PX)
+    lines.push(`M0 ${y.toFixed(1)}H${view.width}`);
+  return <Path d={lines.join('')} stroke={palette.grid} strokeWidth={1} fill="none" />;
+}
+
+/** The pattern sheet: a drawing to scale that pans, zooms, and lets the design be dragged. */
+export function Sheet({
+  focus,
+  description,
+  draw,
+  holds = never,
+  onDrag = nothing,
+  onDragEnd = nothing,
+  room = 28,
+}: SheetProps) {
+  const palette = usePalette();
+  const ref = useRef<NativeView>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [hand, setHand] = useState<Hand>(AT_REST);
+  const view = fitView(focus, size, room, hand);
+  const latest = useRef(view);
+  latest.current = view;
+  const held = useCallback(
+    (at: Point) => holds(toMm(latest.current, at), 12 / latest.current.scale),
+    [holds],
+  );
+  const drag = useCallback(
+    (by: Point) => onDrag({ x: by.x / latest.current.scale, y: by.y / latest.current.scale }),
+    [onDrag],
+  );
+  useSheetGestures(ref, { holds: held, onDrag: drag, onDragEnd, onHand: setHand });
+  return (
+    <NativeView
+      ref={ref}
+      testID="sheet"
+      role="img"
+      aria-label={description}
+      style={{ flex: 1, overflow: 'hidden', backgroundColor: palette.paper }}
+      onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
+    >
+      {size.width > 0 ? (
+        <Svg width={size.width} height={size.height}>
+          <Grid view={view} palette={palette} />
+          {draw(view, palette)}
+        </Svg>
+      ) : null}
+    </NativeView>
+  );
+}

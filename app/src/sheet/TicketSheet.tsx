@@ -1,0 +1,110 @@
+import { type Box, boxOf, numberFor, type Point, plus, snapOffset } from '@zt/core';
+import { type ReactNode, useCallback, useRef, useState } from 'react';
+import { useOpenTicket } from '../hooks/useTicket';
+import { gestureEnded } from '../store/editor';
+import { useAppDispatch } from '../store/store';
+import type { Palette } from '../theme/palette';
+import { DesignLayer } from './DesignLayer';
+import { GrainArrow, Zigzag } from './marks';
+import { clothInk, PieceLayer } from './PieceLayer';
+import { Sheet } from './Sheet';
+import { toPx, type View } from './view';
+
+interface TicketSheetProps {
+  focus: Box;
+  description: string;
+  /** Drawn over piece and design. */
+  over?: (view: View, palette: Palette, ink: string) => ReactNode;
+  /** Drawn between piece and design. */
+  under?: (view: View, palette: Palette, ink: string) => ReactNode;
+  draggable?: boolean;
+  withDesign?: boolean;
+}
+
+/** Moves the design on the piece while it is dragged, snapping to the rule and to the grid. */
+function useDesignDrag(draggable: boolean) {
+  const { ticket, plan, rules, change } = useOpenTicket();
+  const dispatch = useAppDispatch();
+  const start = useRef<Point | null>(null);
+  const [dragging, setDragging] = useState(false);
+  const footprint = plan.place?.footprint;
+  const holds = useCallback(
+    (at: Point, tolerance: number) => {
+      if (!draggable || !footprint) return false;
+      const box = boxOf(footprint);
+      return (
+        at.x >= box.left - tolerance &&
+        at.x <= box.right + tolerance &&
+        at.y >= box.top - tolerance &&
+        at.y <= box.bottom + tolerance
+      );
+    },
+    [draggable, footprint],
+  );
+  const onDrag = (by: Point) => {
+    start.current ??= ticket.place.offset;
+    setDragging(true);
+    const offset = snapOffset(plus(start.current, by), rules.units, numberFor(rules, 'snapMm'));
+    if (offset.x !== ticket.place.offset.x || offset.y !== ticket.place.offset.y)
+      change({ stage: 'place', set: { offset } }, 'design dragged');
+  };
+  const onDragEnd = () => {
+    start.current = null;
+    setDragging(false);
+    dispatch(gestureEnded());
+  };
+  return { holds, onDrag, onDragEnd, dragging };
+}
+
+/** The ticket's pattern sheet: the piece, the design where it lies, and what the stage adds. */
+export function TicketSheet({
+  focus,
+  description,
+  over,
+  under,
+  draggable = false,
+  withDesign = true,
+}: TicketSheetProps) {
+  const { plan } = useOpenTicket();
+  const { holds, onDrag, onDragEnd, dragging } = useDesignDrag(draggable);
+  const { piece, design, place } = plan;
+  const outline = piece.geometry ?? piece.sketch;
+  const ink = clothInk(piece.colour);
+  const troubles = plan.findings.filter((f) => f.at && f.severity !== 'note' && f.stage !== 'piece');
+  return (
+    <Sheet
+      focus={focus}
+      description={description}
+      holds={holds}
+      onDrag={onDrag}
+      onDragEnd={onDragEnd}
+      draw={(view, palette) => {
+        const arrow = toPx(view, {
+          x: boxOf(outline.hoopable).left * 0.72,
+          y: outline.centreFrom * 0.45 + outline.centreTo * 0.55,
+        });
+        return (
+          <>
+            <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
+            <GrainArrow x={arrow.x} y={Math.min(arrow.y, view.height - 24)} length={64} ink={ink} />
+            {under?.(view, palette, ink)}
+            {withDesign && place && design.facts ? (
+              <DesignLayer
+                facts={design.facts}
+                view={view}
+                at={place.centre}
+                turnDeg={place.turnDeg}
+                box={dragging ? place.footprint : null}
+                ink={ink}
+              />
+            ) : null}
+            {over?.(view, palette, ink)}
+            {troubles.map((f) =>
+              f.at ? <Zigzag key={f.code} view={view} palette={palette} at={f.at} /> : null,
+            )}
+          </>
+        );
+      }}
+    />
+  );
+}

@@ -1,0 +1,161 @@
+import type { Point } from '@zt/core';
+import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { FONTS } from '../theme/fonts';
+import type { Palette } from '../theme/palette';
+import { toPx, type View } from './view';
+
+/** The parts a pattern sheet is drawn with: codes by line style and label first, colour second. */
+interface OnSheet {
+  view: View;
+  palette: Palette;
+}
+
+const LABEL_PX = 14;
+
+/** A figure on tape yellow. Centre in px. */
+export function FigureTag({
+  x,
+  y,
+  text,
+  palette,
+  size = LABEL_PX,
+}: {
+  x: number;
+  y: number;
+  text: string;
+  palette: Palette;
+  size?: number;
+}) {
+  const width = text.length * size * 0.56 + 12;
+  return (
+    <G>
+      <Rect
+        x={x - width / 2}
+        y={y - size * 0.82}
+        width={width}
+        height={size * 1.64}
+        rx={3}
+        fill={palette.tape}
+        stroke={palette.onTape}
+        strokeWidth={1}
+      />
+      <SvgText
+        x={x}
+        y={y + size * 0.36}
+        fontSize={size}
+        fontFamily={FONTS.bold}
+        textAnchor="middle"
+        fill={palette.onTape}
+      >
+        {text}
+      </SvgText>
+    </G>
+  );
+}
+
+interface DimensionProps extends OnSheet {
+  from: Point;
+  to: Point;
+  text: string;
+  /** Where along the line the figure stands, 0 to 1. */
+  at?: number;
+  /** Dotted leaders from these points to the line's ends. */
+  leaders?: readonly [Point, Point][];
+  ink?: string;
+}
+
+/** A thin line with end ticks and its figure on it. Ends in mm. */
+export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [], ink }: DimensionProps) {
+  const [a, b] = [toPx(view, from), toPx(view, to)];
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  if (length < 1) return null;
+  const [nx, ny] = [(-(b.y - a.y) / length) * 6, ((b.x - a.x) / length) * 6];
+  const colour = ink ?? palette.ink;
+  const mid = { x: a.x + (b.x - a.x) * at, y: a.y + (b.y - a.y) * at };
+  return (
+    <G>
+      {leaders.map(([p, q]) => {
+        const [s, e] = [toPx(view, p), toPx(view, q)];
+        return (
+          <Line
+            key={`${s.x} ${s.y} ${e.x} ${e.y}`}
+            x1={s.x}
+            y1={s.y}
+            x2={e.x}
+            y2={e.y}
+            stroke={colour}
+            strokeWidth={1}
+            strokeDasharray="2 3"
+          />
+        );
+      })}
+      <Line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth={1.4} />
+      {[a, b].map((end, i) => (
+        <Line
+          key={i === 0 ? 'from' : 'to'}
+          x1={end.x - nx}
+          y1={end.y - ny}
+          x2={end.x + nx}
+          y2={end.y + ny}
+          stroke={colour}
+          strokeWidth={1.4}
+        />
+      ))}
+      <FigureTag x={mid.x} y={mid.y} text={text} palette={palette} />
+    </G>
+  );
+}
+
+/** A hand-chalked cross: two slightly uneven strokes, with its number where it has one. */
+export function ChalkCross({
+  view,
+  palette,
+  at,
+  number,
+  size = 9,
+}: OnSheet & { at: Point; number?: number; size?: number }) {
+  const p = toPx(view, at);
+  const stroke = { stroke: palette.chalk, strokeWidth: 3, strokeLinecap: 'round' as const, fill: 'none' };
+  return (
+    <G>
+      <Path d={`M${p.x - size} ${p.y + 0.6}Q${p.x} ${p.y - 0.8} ${p.x + size} ${p.y + 0.2}`} {...stroke} />
+      <Path d={`M${p.x - 0.4} ${p.y - size}Q${p.x + 0.9} ${p.y} ${p.x + 0.3} ${p.y + size}`} {...stroke} />
+      {number === undefined ? null : (
+        <SvgText
+          x={p.x + size + 3}
+          y={p.y - size + 2}
+          fontSize={13}
+          fontFamily={FONTS.bold}
+          fill={palette.chalk}
+        >
+          {String(number)}
+        </SvgText>
+      )}
+    </G>
+  );
+}
+
+/** A short zigzag on the very edge that fails. */
+export function Zigzag({ view, palette, at }: OnSheet & { at: Point }) {
+  const p = toPx(view, at);
+  return (
+    <Path
+      d={`M${p.x - 16} ${p.y}l5 -7l7 14l7 -14l7 14l6 -7`}
+      stroke={palette.madder}
+      strokeWidth={2.5}
+      fill="none"
+    />
+  );
+}
+
+/** Points to the piece's top: an arrow with a notch. */
+export function GrainArrow({ x, y, length, ink }: { x: number; y: number; length: number; ink: string }) {
+  return (
+    <Path
+      d={`M${x} ${y}v${-length}m-8 11l8 -11l8 11M${x - 7} ${y - length * 0.4}h14`}
+      stroke={ink}
+      strokeWidth={1.4}
+      fill="none"
+    />
+  );
+}

@@ -1,0 +1,125 @@
+import type { Point } from '@zt/core';
+import { type RefObject, useEffect, useRef } from 'react';
+import type { View as NativeView } from 'react-native';
+import type { Hand } from './view';
+
+interface GestureHandlers {
+  /** Whether a press here takes hold of the design. Px within the sheet. */
+  holds: (at: Point) => boolean;
+  /** The design was moved by so many px since it was taken hold of. */
+  onDrag: (by: Point) => void;
+  onDragEnd: () => void;
+  onHand: (change: (hand: Hand) => Hand) => void;
+}
+
+const LEAST_ZOOM = 0.5;
+const MOST_ZOOM = 8;
+const clampZoom = (zoom: number) => Math.min(MOST_ZOOM, Math.max(LEAST_ZOOM, zoom));
+
+/** A hand zoomed by a factor about a point given from the middle of the sheet, px. */
+export function zoomedAbout(hand: Hand, factor: number, from: Point): Hand {
+  const zoom = clampZoom(hand.zoom * factor);
+  const real = zoom / hand.zoom;
+  return { zoom, dx: from.x - (from.x - hand.dx) * real, dy: from.y - (from.y - hand.dy) * real };
+}
+
+interface Held {
+  kind: 'drag' | 'pan';
+  start: Point;
+  last: Point;
+}
+
+/**
+ * Drag the design, pan, pinch and scroll to zoom: plain pointer events on the drawing's element.
+ * Moves are handed on once a frame, so that a fast pointer never piles up work.
+ */
+export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: GestureHandlers): void {
+  const latest = useRef(handlers);
+  latest.current = handlers;
+  useEffect(() => {
+    const element = ref.current as unknown as HTMLElement | null;
+    if (!element) return;
+    const pointers = new Map<number, Point>();
+    let held: Held | null = null;
+    let frame = 0;
+    const at = (event: { clientX: number; clientY: number }): Point => {
+      const box = element.getBoundingClientRect();
+      return { x: event.clientX - box.left, y: event.clientY - box.top };
+    };
+    const fromMiddle = (p: Point): Point => ({
+      x: p.x - element.clientWidth / 2,
+      y: p.y - element.clientHeight / 2,
+    });
+    const each = (work: () => void) => {
+      if (frame) return;
+      frame = requestAnimationFrame(() => {
+        frame = 0;
+        work();
+      });
+    };
+    const down = (event: PointerEvent) => {
+      const p = at(event);
+      pointers.set(event.pointerId, p);
+      element.setPointerCapture(event.pointerId);
+      held = { kind: pointers.size === 1 && latest.current.holds(p) ? 'drag' : 'pan', start: p, last: p };
+    };
+    const pinch = (id: number, p: Point) => {
+      const [other] = [...pointers].filter(([key]) => key !== id).map(([, point]) => point);
+      const before = pointers.get(id);
+      pointers.set(id, p);
+      if (!other || !before) return;
+      const factor =
+        Math.hypot(p.x - other.x, p.y - other.y) /
+        Math.max(1, Math.hypot(before.x - other.x, before.y - other.y));
+      const middle = fromMiddle({ x: (p.x + other.x) / 2, y: (p.y + other.y) / 2 });
+      latest.current.onHand((hand) => zoomedAbout(hand, factor, middle));
+    };
+    const move = (event: PointerEvent) => {
+      if (!held || !pointers.has(event.pointerId)) return;
+      const p = at(event);
+      if (pointers.size > 1) return pinch(event.pointerId, p);
+      pointers.set(event.pointerId, p);
+      each(() => {
+        if (!held) return;
+        const now = pointers.get(event.pointerId) ?? p;
+        if (held.kind === 'drag') latest.current.onDrag({ x: now.x - held.start.x, y: now.y - held.start.y });
+        else {
+          const by = { x: now.x - held.last.x, y: now.y - held.last.y };
+          latest.current.onHand((hand) => ({ ...hand, dx: hand.dx + by.x, dy: hand.dy + by.y }));
+        }
+        held = { ...held, last: now };
+      });
+    };
+    const up = (event: PointerEvent) => {
+      const p = pointers.get(event.pointerId);
+      pointers.delete(event.pointerId);
+      if (held?.kind === 'drag' && p) {
+        if (frame) cancelAnimationFrame(frame);
+        frame = 0;
+        latest.current.onDrag({ x: p.x - held.start.x, y: p.y - held.start.y });
+        latest.current.onDragEnd();
+      }
+      held = null;
+    };
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault();
+      latest.current.onHand((hand) =>
+        zoomedAbout(hand, Math.exp(-event.deltaY / 500), fromMiddle(at(event))),
+      );
+    };
+    element.style.touchAction = 'none';
+    element.addEventListener('pointerdown', down);
+    element.addEventListener('pointermove', move);
+    element.addEventListener('pointerup', up);
+    element.addEventListener('pointercancel', up);
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => {
+      cancelAnimationFrame(frame);
+      element.removeEventListener('pointerdown', down);
+      element.removeEventListener('pointermove', move);
+      element.removeEventListener('pointerup', up);
+      element.removeEventListener('pointercancel', up);
+      element.removeEventListener('wheel', wheel);
+    };
+  }, [ref]);
+}

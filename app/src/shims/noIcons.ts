@@ -1,0 +1,4 @@
+/** Stands for icon fonts that the app does not ship. */
+export default function NoIcon(): null {
+  return null;
+}

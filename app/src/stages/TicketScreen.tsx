@@ -1,0 +1,224 @@
+import { deckOf, FABRICS, STAGES, type Stage } from '@zt/core';
+import { useRouter } from 'expo-router';
+import { useEffect } from 'react';
+import { ScrollView, View } from 'react-native';
+import { FindingNote } from '../components/FindingNote';
+import { IconPress } from '../components/ui/IconPress';
+import { Press } from '../components/ui/Press';
+import { Txt } from '../components/ui/Txt';
+import { UnitsToggle } from '../components/ui/UnitsToggle';
+import { useKeys } from '../hooks/useKeys';
+import { type Shop, useShop } from '../hooks/useShop';
+import { OpenTicketProvider, useOpenTicket } from '../hooks/useTicket';
+import { useTicketQuery } from '../services/api';
+import { redone, stageSettled, ticketOpened, undone } from '../store/editor';
+import { useAppDispatch, useAppSelector } from '../store/store';
+import { STAGE_NAMES, Tape } from '../tape/Tape';
+import { useWide } from '../theme/layout';
+import { usePalette } from '../theme/palette';
+import { STAGE_VIEWS } from './registry';
+
+const SAVE_WORDS = {
+  saved: 'saved',
+  unsaved: 'saving',
+  saving: 'saving',
+  failed: 'not saved, trying again',
+  conflict: 'not saved: changed elsewhere, load it again',
+} as const;
+
+function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
+  const { ticket } = useOpenTicket();
+  const p = usePalette();
+  const save = useAppSelector((state) => state.editor.save);
+  const fabric = FABRICS.find((f) => f.id === ticket.piece.fabricId)?.name ?? '';
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 6,
+        paddingHorizontal: 6,
+        paddingVertical: 6,
+        backgroundColor: p.paper,
+        borderBottomWidth: 1.5,
+        borderColor: p.ink,
+      }}
+    >
+      <IconPress icon="chevron-left" label="Back to the bench" onPress={onBack} />
+      <View style={{ flex: 1 }}>
+        <Txt as="heading" level={1}>
+          {ticket.name || 'New ticket'}
+        </Txt>
+        <Txt
+          as="small"
+          tone={save === 'failed' || save === 'conflict' ? 'madder' : 'graphite'}
+          live
+          testID="save-state"
+        >
+          {[ticket.customer || fabric.toLowerCase(), SAVE_WORDS[save]].filter(Boolean).join(' · ')}
+        </Txt>
+      </View>
+      <UnitsToggle units={shop.units} onUnits={shop.setUnits} />
+    </View>
+  );
+}
+
+function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+  const { ticket, plan } = useOpenTicket();
+  const p = usePalette();
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const { past, future } = useAppSelector((state) => state.editor);
+  const next = STAGES[STAGES.indexOf(stage) + 1];
+  const stopped = plan.findings.some((f) => f.stage === stage && f.severity === 'stop');
+  const goOn = () => {
+    if (!next) return;
+    if (!stopped) dispatch(stageSettled(stage));
+    onStage(next);
+  };
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        paddingHorizontal: 12,
+        paddingVertical: 8,
+        borderTopWidth: 1,
+        borderColor: p.hairline,
+        backgroundColor: p.panel,
+      }}
+    >
+      <IconPress icon="undo" label="Undo" disabled={past.length === 0} onPress={() => dispatch(undone())} />
+      <IconPress icon="redo" label="Redo" disabled={future.length === 0} onPress={() => dispatch(redone())} />
+      <View style={{ flex: 1 }} />
+      {deckOf(stage, plan).length > 0 ? (
+        <Press title="At the table" onPress={() => router.push(`/ticket/${ticket.id}/card/${stage}`)} />
+      ) : null}
+      {next ? <Press kind="main" title={`On to ${STAGE_NAMES[next]}`} onPress={goOn} /> : null}
+    </View>
+  );
+}
+
+function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+  const { findingsOf, states, units, change } = useOpenTicket();
+  const p = usePalette();
+  const { Panel: Body } = STAGE_VIEWS[stage];
+  const blocked = states.find((s) => s.stage === stage)?.blocked ?? false;
+  const waitsFor = states.find((s) => s.trouble === 'stop')?.stage ?? 'piece';
+  const findings = findingsOf(stage);
+  return (
+    <ScrollView
+      key={stage}
+      style={{ flex: 1, backgroundColor: p.panel }}
+      contentContainerStyle={{ paddingHorizontal: 16, paddingVertical: 12, gap: 12 }}
+    >
+      {findings
+        .filter((f) => f.field === undefined)
+        .map((finding) => (
+          <FindingNote
+            key={`${finding.code} ${JSON.stringify(finding.text)}`}
+            finding={finding}
+            units={units}
+            onMend={change}
+          />
+        ))}
+      {blocked && stage !== 'log' ? (
+        <View style={{ gap: 10 }}>
+          <Txt as="heading" level={2}>{`${STAGE_NAMES[stage]} waits for ${STAGE_NAMES[waitsFor]}`}</Txt>
+          <Txt>Nothing is worked out from numbers that are missing or cannot be right.</Txt>
+          <Press kind="main" title={`Go to ${STAGE_NAMES[waitsFor]}`} onPress={() => onStage(waitsFor)} />
+        </View>
+      ) : (
+        <Body />
+      )}
+      {findings
+        .filter((f) => f.field !== undefined)
+        .map((finding) => (
+          <FindingNote
+            key={`${finding.code} ${JSON.stringify(finding.text)}`}
+            finding={finding}
+            units={units}
+            onMend={change}
+          />
+        ))}
+    </ScrollView>
+  );
+}
+
+function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
+  const { ticket, states } = useOpenTicket();
+  const router = useRouter();
+  const wide = useWide();
+  const p = usePalette();
+  const onStage = (next: Stage) => router.replace(`/ticket/${ticket.id}/${next}`);
+  useKeys({ stage, onStage, shop });
+  const { Drawing } = STAGE_VIEWS[stage];
+  const tape = <Tape stage={stage} states={states} onStage={onStage} />;
+  return (
+    <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
+      <Header shop={shop} onBack={() => router.replace('/')} />
+      {wide ? tape : null}
+      <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+        <View style={wide ? { flex: 2 } : { height: '42%' }}>
+          <Drawing />
+        </View>
+        <View
+          style={{
+            flex: 1,
+            minHeight: 0,
+            borderTopWidth: wide ? 0 : 1.5,
+            borderLeftWidth: wide ? 1.5 : 0,
+            borderColor: p.ink,
+          }}
+        >
+          <Panel stage={stage} onStage={onStage} />
+          <Foot stage={stage} onStage={onStage} />
+        </View>
+      </View>
+      {wide ? null : tape}
+    </View>
+  );
+}
+
+/** Loads a ticket into the editor unless it is there already. */
+export function useEditedTicket(id: string) {
+  const dispatch = useAppDispatch();
+  const kept = useTicketQuery(id);
+  const present = useAppSelector((state) => state.editor.present);
+  const open = present?.id === id ? present : null;
+  useEffect(() => {
+    if (kept.data && kept.data.ticket.id === id && !open)
+      dispatch(ticketOpened({ ticket: kept.data.ticket, rev: kept.data.rev }));
+  }, [kept.data, id, open, dispatch]);
+  return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError };
+}
+
+/** One ticket at one stage: the sheet, the panel beside or below it, the tape. */
+export function TicketScreen({ id, stage }: { id: string; stage: Stage }) {
+  const shop = useShop();
+  const router = useRouter();
+  const { ticket, loggedAs, failed } = useEditedTicket(id);
+  if (failed) {
+    return (
+      <View role="main" style={{ padding: 24, gap: 12 }}>
+        <Txt as="title" level={1}>
+          This ticket cannot be opened
+        </Txt>
+        <Txt>It is not on the bench, or the shop’s computer does not answer. Nothing was changed.</Txt>
+        <Press kind="main" title="Back to the bench" onPress={() => router.replace('/')} />
+      </View>
+    );
+  }
+  if (!ticket || !shop.ready)
+    return (
+      <View role="main" style={{ padding: 24 }}>
+        <Txt>Fetching the ticket.</Txt>
+      </View>
+    );
+  return (
+    <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
+      <Body stage={stage} shop={shop} />
+    </OpenTicketProvider>
+  );
+}

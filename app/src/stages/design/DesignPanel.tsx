@@ -1,0 +1,119 @@
+import { DENSITY_CLASSES, type DesignInput } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
+import { TextField } from '../../components/ui/TextField';
+import { Tick } from '../../components/ui/Tick';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { ColourStops } from './ColourStops';
+import { SvgChooser } from './SvgChooser';
+
+const SIDES = [
+  { id: 'widthMm', name: 'design width' },
+  { id: 'heightMm', name: 'design height' },
+] as const;
+
+const without = (record: Record<string, string>, key: string) =>
+  Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
+
+/** What goes on the piece: read from a drawing, or typed off the machine's screen. */
+export function DesignPanel() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { design } = ticket;
+  const set = (next: Partial<DesignInput>, gesture?: string) =>
+    change({ stage: 'design', set: next }, gesture);
+  const facts = plan.design.facts;
+  return (
+    <View style={{ gap: 14 }}>
+      <Txt as="heading" level={2}>
+        {design.name || 'What goes on it'}
+      </Txt>
+      {facts ? (
+        <View>
+          <Txt as="figure">{`${facts.stitches} stitches, ${facts.densityClass}`}</Txt>
+          <Why
+            about="this density"
+            title={`${Math.round(facts.density)} to the cm²: why ${facts.densityClass}?`}
+            reasons={plan.design.reasons}
+            units={units}
+          />
+        </View>
+      ) : null}
+      <SvgChooser />
+      <TextField
+        label="Name of the design"
+        value={design.name}
+        onText={(name) => set({ name }, 'design name')}
+      />
+      {SIDES.map(({ id, name }) => (
+        <LengthField
+          key={id}
+          label={name}
+          mm={design[id]}
+          unread={design.unread[id]}
+          units={units}
+          onLength={(mm) =>
+            set({ [id]: mm, unread: without(design.unread, id), artwork: null }, `design ${id}`)
+          }
+          onUnread={(text) =>
+            set(
+              {
+                [id]: null,
+                unread: text.trim() === '' ? without(design.unread, id) : { ...design.unread, [id]: text },
+                artwork: null,
+              },
+              `design ${id}`,
+            )
+          }
+          hint={
+            design.artwork
+              ? 'From the drawing. Typing a size lets the drawing go; to resize it, use the percentage below.'
+              : undefined
+          }
+        />
+      ))}
+      <NumberField
+        label="stitches"
+        value={design.stitches}
+        whole
+        least={1}
+        most={2_000_000}
+        onNumber={(stitches) => set({ stitches }, 'design stitches')}
+        hint="From the machine's screen. Not known? Say how dense it is."
+      />
+      {design.stitches === null ? (
+        <Choice
+          label="How dense"
+          small
+          options={DENSITY_CLASSES.map((id) => ({ id, name: id }))}
+          chosen={design.densityClass}
+          onChoose={(densityClass) => set({ densityClass })}
+        />
+      ) : null}
+      <ColourStops />
+      <Tick title="It has an upright direction" on={design.hasUp} onToggle={(hasUp) => set({ hasUp })} />
+      <Tick title="It has lettering" on={design.lettering} onToggle={(lettering) => set({ lettering })} />
+      {design.lettering ? (
+        <LengthField
+          label="height of the smallest letters"
+          mm={design.letterHeightMm}
+          units={units}
+          onLength={(mm) => mm > 0 && set({ letterHeightMm: mm }, 'letters')}
+          onUnread={(text) => text.trim() === '' && set({ letterHeightMm: null }, 'letters')}
+          stepper={false}
+        />
+      ) : null}
+      <NumberField
+        label="resized on the machine, %"
+        value={design.scalePercent}
+        least={10}
+        most={200}
+        onNumber={(scalePercent) => scalePercent !== null && set({ scalePercent }, 'design scale')}
+        hint="100 is as it was made. The machine keeps the stitches."
+      />
+    </View>
+  );
+}

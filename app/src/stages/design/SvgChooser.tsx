@@ -1,0 +1,79 @@
+import { numberFor, type SvgRefusal } from '@zt/core';
+import { stitchFigures } from '@zt/core/design/stitchFigures';
+import { createElement, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { LinearProgress } from '../../components/ui/elements';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+import { readDrawing, stopReading } from '../../workers/readDrawing';
+
+/** Chooses an SVG file and reads it at its true size; a file that cannot be used leaves the ticket as it was. */
+export function SvgChooser() {
+  const { ticket, rules, change } = useOpenTicket();
+  const p = usePalette();
+  const input = useRef<HTMLInputElement>(null);
+  const [reading, setReading] = useState(false);
+  const [refusal, setRefusal] = useState<SvgRefusal | null>(null);
+  const read = async (file: File) => {
+    setReading(true);
+    setRefusal(null);
+    const result = await readDrawing(
+      file,
+      stitchFigures((id) => numberFor(rules, id)),
+    );
+    setReading(false);
+    if (!result.ok) return setRefusal(result);
+    const { widthMm, heightMm, stitches, colours, artwork } = result;
+    const name = ticket.design.name || file.name.replace(/\.svg$/i, '');
+    change({
+      stage: 'design',
+      set: { name, widthMm, heightMm, stitches, colours, artwork, unread: {}, scalePercent: 100 },
+    });
+  };
+  const stop = () => {
+    stopReading();
+    setReading(false);
+  };
+  return (
+    <View style={{ gap: 6 }}>
+      {createElement('input', {
+        ref: input,
+        type: 'file',
+        accept: '.svg,image/svg+xml',
+        'aria-label': 'SVG drawing',
+        style: { display: 'none' },
+        onChange: (event: { target: HTMLInputElement }) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void read(file);
+        },
+      })}
+      <Press
+        title={ticket.design.artwork ? 'Read another SVG drawing' : 'Read an SVG drawing'}
+        onPress={() => input.current?.click()}
+      />
+      {ticket.design.artwork ? (
+        <Txt
+          as="small"
+          tone="graphite"
+        >{`From ${ticket.design.artwork.fileName}: outline, colours and stitches were worked out from it.`}</Txt>
+      ) : null}
+      {reading ? (
+        <View style={{ gap: 6 }}>
+          <LinearProgress color={p.chalk} trackColor={p.shade} aria-label="Reading the drawing" />
+          <Press kind="link" title="Stop reading" onPress={stop} />
+        </View>
+      ) : null}
+      {refusal ? (
+        <View
+          role="alert"
+          style={{ backgroundColor: p.shade, borderLeftWidth: 8, borderColor: p.madder, padding: 12 }}
+        >
+          <Txt as="strong">{refusal.message}</Txt>
+        </View>
+      ) : null}
+    </View>
+  );
+}

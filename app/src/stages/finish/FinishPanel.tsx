@@ -1,0 +1,50 @@
+import { say } from '@zt/core';
+import { View } from 'react-native';
+import { Tick } from '../../components/ui/Tick';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+
+/** What these layers leave to be done, in their order, and what to look for. */
+export function FinishPanel() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { finish } = plan;
+  if (!finish) return null;
+  const done = new Set(ticket.finish.done);
+  const toggle = (id: string, on: boolean) =>
+    change({
+      stage: 'finish',
+      set: { done: on ? [...done, id] : ticket.finish.done.filter((d) => d !== id) },
+    });
+  return (
+    <View style={{ gap: 12 }}>
+      <Txt
+        as="heading"
+        level={2}
+      >{`Finish: ${finish.steps.filter((s) => done.has(s.id)).length} of ${finish.steps.length}`}</Txt>
+      <View role="list">
+        {finish.steps.map((step, i) => (
+          <View key={step.id} role="listitem">
+            <Tick
+              title={`${i + 1}. ${say(step.text, units)}`}
+              on={done.has(step.id)}
+              onToggle={(on) => toggle(step.id, on)}
+            />
+            {step.caution ? (
+              <View style={{ marginLeft: 34 }}>
+                <Txt as="small" tone="madder">
+                  {say(step.caution, units)}
+                </Txt>
+              </View>
+            ) : null}
+          </View>
+        ))}
+      </View>
+      <Txt as="heading" level={2}>
+        Look for
+      </Txt>
+      {finish.inspect.map((line) => (
+        <Txt key={say(line, units)}>{say(line, units)}</Txt>
+      ))}
+    </View>
+  );
+}

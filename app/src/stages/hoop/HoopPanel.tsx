@@ -1,0 +1,141 @@
+import { formatLength, type HoopVerdict, type Method, say } from '@zt/core';
+import { Pressable, View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { Press } from '../../components/ui/Press';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+
+const METHODS: readonly { id: Method; name: string }[] = [
+  { id: 'hooped', name: 'Hooped' },
+  { id: 'floated', name: 'Floated' },
+];
+
+function VerdictRow({
+  verdict,
+  chosen,
+  proposed,
+  line,
+  onChoose,
+}: {
+  verdict: HoopVerdict;
+  chosen: boolean;
+  proposed: boolean;
+  line: string;
+  onChoose: () => void;
+}) {
+  const p = usePalette();
+  const usable = verdict.fits && verdict.whyNotUsed === null;
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      aria-label={`${verdict.hoop.name}${proposed ? ', proposed' : ''}: ${line}`}
+      onPress={onChoose}
+      style={{
+        flexDirection: 'row',
+        gap: 10,
+        alignItems: 'center',
+        minHeight: 52,
+        paddingVertical: 7,
+        paddingHorizontal: 8,
+        borderBottomWidth: 1,
+        borderColor: p.hairline,
+        backgroundColor: chosen ? p.shade : 'transparent',
+        borderLeftWidth: 5,
+        borderLeftColor: chosen ? p.ink : 'transparent',
+      }}
+    >
+      <View style={{ width: 30, height: 30, alignItems: 'center', justifyContent: 'center' }}>
+        <View
+          style={{
+            width: verdict.hoop.fieldWidthMm / 12,
+            height: verdict.hoop.fieldHeightMm / 12,
+            borderWidth: 1.5,
+            borderRadius: verdict.hoop.round ? 20 : 2,
+            borderColor: usable ? p.ink : p.graphite,
+            borderStyle: usable ? 'solid' : 'dashed',
+          }}
+        />
+      </View>
+      <View style={{ flex: 1 }}>
+        <Txt
+          as="strong"
+          tone={usable ? 'ink' : 'graphite'}
+        >{`${verdict.hoop.name}${proposed ? ' · proposed' : ''}`}</Txt>
+        <Txt as="small" tone={usable ? 'moss' : 'madder'}>
+          {line}
+        </Txt>
+      </View>
+    </Pressable>
+  );
+}
+
+/** Which hoop, hooped or floated, with a verdict on every one. */
+export function HoopPanel() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { hoop } = plan;
+  if (!hoop) return null;
+  const laid = hoop.laid;
+  return (
+    <View style={{ gap: 12 }}>
+      <View>
+        <Txt as="heading" level={2}>
+          {laid ? `${laid.verdict.hoop.name}, ${hoop.method}` : 'No hoop fits'}
+        </Txt>
+        {laid ? <Txt>{say(laid.verdict.line, units)}</Txt> : null}
+        {hoop.cut ? (
+          <Txt
+            as="small"
+            tone="graphite"
+          >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)}.${hoop.bastingMm === null ? '' : ` Baste a box ${formatLength(hoop.bastingMm, units)} outside the design.`}`}</Txt>
+        ) : null}
+      </View>
+      <Choice
+        label="Method"
+        quiet
+        options={METHODS}
+        chosen={hoop.method}
+        onChoose={(method) => change({ stage: 'hoop', set: { method } })}
+      />
+      {ticket.hoop.method !== null ? (
+        <View style={{ gap: 6 }}>
+          <TextField
+            label="Why this method (goes into the log)"
+            value={ticket.hoop.methodWhy}
+            onText={(methodWhy) => change({ stage: 'hoop', set: { methodWhy } }, 'method why')}
+          />
+          <Press
+            kind="link"
+            title="as proposed"
+            onPress={() => change({ stage: 'hoop', set: { method: null, methodWhy: '' } })}
+          />
+        </View>
+      ) : null}
+      <Why about="this hoop and method" reasons={hoop.reasons} units={units} />
+      <View role="radiogroup" aria-label="Hoops on the shelf">
+        {hoop.verdicts.map((verdict) => (
+          <VerdictRow
+            key={verdict.hoop.id}
+            verdict={verdict}
+            chosen={verdict.hoop.id === laid?.verdict.hoop.id}
+            proposed={verdict.hoop.id === hoop.proposedId}
+            line={say(verdict.line, units)}
+            onChoose={() =>
+              change({ stage: 'hoop', set: { hoopId: verdict.hoop.id, turnDeg: null, shift: null } })
+            }
+          />
+        ))}
+      </View>
+      {ticket.hoop.hoopId !== null ? (
+        <Press
+          kind="link"
+          title="take the proposed hoop"
+          onPress={() => change({ stage: 'hoop', set: { hoopId: null, turnDeg: null, shift: null } })}
+        />
+      ) : null}
+    </View>
+  );
+}

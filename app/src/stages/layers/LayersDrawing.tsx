@@ -1,0 +1,156 @@
+import { lightnessOf, type StackLayer } from '@zt/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { FONTS } from '../../theme/fonts';
+import { type Palette, usePalette } from '../../theme/palette';
+import { PlaceDrawing } from '../place/PlaceDrawing';
+
+interface Band {
+  layer: StackLayer;
+  y: number;
+  height: number;
+}
+
+const RING_PX = 30;
+const LABEL_SPACE_PX = 42;
+
+function bandsOf(stack: readonly StackLayer[], height: number): Band[] {
+  const heights = stack.map((l) => (l.role === 'cloth' ? 30 : l.role === 'topper' ? 10 : 15));
+  const total = heights.reduce((sum, h) => sum + h + LABEL_SPACE_PX, 0);
+  let y = Math.max(16, (height - total) / 2);
+  return stack.map((layer, i) => {
+    const band = { layer, y: y + LABEL_SPACE_PX - 4, height: heights[i] ?? 15 };
+    y += band.height + LABEL_SPACE_PX;
+    return band;
+  });
+}
+
+/** The texture that tells a layer in greyscale: loops on cloth, slants on film, dots on sheets. */
+function texture({ layer, y, height }: Band, from: number, to: number): string {
+  if (layer.role === 'cloth')
+    return Array.from(
+      { length: Math.floor((to - from) / 9) },
+      (_, i) => `M${from + 4 + i * 9} ${y + height}v${-height}`,
+    ).join('');
+  if (layer.role === 'topper')
+    return Array.from(
+      { length: Math.floor((to - from) / 16) },
+      (_, i) => `M${from + i * 16} ${y + height}l10 ${-height}`,
+    ).join('');
+  return Array.from(
+    { length: Math.floor((to - from) / 12) },
+    (_, i) => `M${from + 6 + i * 12} ${y + height / 2}h3`,
+  ).join('');
+}
+
+function Layer({
+  band,
+  width,
+  cloth,
+  palette: p,
+}: {
+  band: Band;
+  width: number;
+  cloth: string;
+  palette: Palette;
+}) {
+  const { layer, y, height } = band;
+  const reach = layer.clamped ? 26 : layer.role === 'cloth' ? 26 : 74;
+  const [from, to] = [reach, width - reach];
+  const fill = layer.role === 'cloth' ? cloth : layer.role === 'topper' ? p.panel : p.shade;
+  const ink = layer.role === 'cloth' && lightnessOf(cloth) < 52 ? p.panel : p.ink;
+  return (
+    <G>
+      <SvgText x={48} y={y - 22} fontSize={15} fontFamily={FONTS.bold} fill={p.ink}>
+        {layer.name}
+      </SvgText>
+      <SvgText
+        x={48}
+        y={y - 6}
+        fontSize={13}
+        fontFamily={FONTS.plain}
+        fill={p.graphite}
+      >{`${layer.note}${layer.onShelf ? '' : ' · not on the shelf'}`}</SvgText>
+      <Rect
+        x={from}
+        y={y}
+        width={Math.max(0, to - from)}
+        height={height}
+        rx={2}
+        fill={fill}
+        stroke={p.ink}
+        strokeWidth={1.8}
+        strokeDasharray={layer.role === 'topper' ? '5 3' : undefined}
+      />
+      <Path d={texture(band, from, to)} stroke={ink} strokeWidth={0.8} opacity={0.7} fill="none" />
+      {layer.note.includes('fused') ? (
+        <Path
+          d={`M${from} ${y - 1}q4 -4 8 0t8 0`.concat(
+            't8 0'.repeat(Math.max(0, Math.floor((to - from) / 8) - 3)),
+          )}
+          stroke={p.madder}
+          strokeWidth={1.6}
+          fill="none"
+        />
+      ) : null}
+    </G>
+  );
+}
+
+/** The stack cut through, as it lies in the hoop: what the ring clamps reaches under it. */
+export function LayersDrawing() {
+  const { plan } = useOpenTicket();
+  const p = usePalette();
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  if (!plan.layers) return <PlaceDrawing />;
+  const { stack } = plan.layers;
+  const bands = bandsOf(stack, size.height);
+  const clamped = bands.filter((b) => b.layer.clamped);
+  const [top, foot] = [
+    Math.min(...clamped.map((b) => b.y)) - 14,
+    Math.max(...clamped.map((b) => b.y + b.height)) + 14,
+  ];
+  const description = `From the top: ${stack.map((l) => `${l.name}, ${l.note}${l.clamped ? ', in the ring' : ''}`).join('; ')}.`;
+  return (
+    <View
+      testID="sheet"
+      role="img"
+      aria-label={description}
+      style={{ flex: 1, backgroundColor: p.paper }}
+      onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
+    >
+      {size.width > 0 ? (
+        <Svg width={size.width} height={size.height}>
+          {bands.map((band) => (
+            <Layer
+              key={`${band.layer.name} ${band.y}`}
+              band={band}
+              width={size.width}
+              cloth={plan.piece.colour}
+              palette={p}
+            />
+          ))}
+          {clamped.length > 0
+            ? [12, size.width - 12 - RING_PX].map((x) => (
+                <G key={x}>
+                  <Rect
+                    x={x}
+                    y={top}
+                    width={RING_PX}
+                    height={foot - top}
+                    rx={5}
+                    fill="none"
+                    stroke={p.ink}
+                    strokeWidth={2.4}
+                  />
+                  <Line x1={x + 7} x2={x + 7} y1={top + 4} y2={foot - 4} stroke={p.ink} strokeWidth={1} />
+                </G>
+              ))
+            : null}
+        </Svg>
+      ) : null}
+    </View>
+  );
+}

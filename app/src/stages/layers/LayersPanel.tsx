@@ -1,0 +1,57 @@
+import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet, STABILIZERS } from '@zt/core';
+import { View } from 'react-native';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+import { PartRow } from './PartRow';
+import { SupportEditor } from './SupportEditor';
+
+const sheetsText = (sheets: readonly Sheet[]) =>
+  sheets.length === 0
+    ? 'Nothing underneath'
+    : sheets.map((s) => `${STABILIZERS[s.stabilizer].name}, ${s.hold}`).join(' + ');
+
+/** What supports it, what lies on top, which needle and thread; each with its reason, each to be overruled. */
+export function LayersPanel() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const p = usePalette();
+  const { layers } = plan;
+  if (!layers) return null;
+  const set = (next: Partial<LayersInput>, gesture?: string) =>
+    change({ stage: 'layers', set: next }, gesture);
+  const choose = (part: ChoicePart, choice: string | null, why: string) => {
+    const { [part]: _, ...others } = ticket.layers.choices;
+    set({ choices: choice === null ? others : { ...others, [part]: { choice, why } } }, `layers ${part}`);
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <View style={{ borderBottomWidth: 1, borderColor: p.hairline, paddingBottom: 8 }}>
+        <Txt
+          as="heading"
+          level={2}
+        >{`Support: ${layers.sheets.length} ${layers.sheets.length === 1 ? 'sheet' : 'sheets'}${layers.supportOverruled ? ', your choice' : ''}`}</Txt>
+        <Txt as="strong">{sheetsText(layers.sheets)}</Txt>
+        {layers.supportOverruled && layers.supportWhy ? (
+          <Txt as="small">{`Because: ${layers.supportWhy}`}</Txt>
+        ) : null}
+        <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+          <Why about="this support" reasons={[layers.supportReason]} units={units} />
+          <SupportEditor
+            layers={layers}
+            units={units}
+            onSupport={(support) => set({ support }, 'layers support')}
+          />
+        </View>
+      </View>
+      {CHOICE_PARTS.map((part) => (
+        <PartRow
+          key={part}
+          chosen={layers.parts[part]}
+          units={units}
+          onChoose={(choice, why) => choose(part, choice, why)}
+        />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,84 @@
+import { type ChoicePart, type ChosenPart, type DisplayUnits, say } from '@zt/core';
+import { Pressable, View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { usePalette } from '../../theme/palette';
+
+const PART_NAMES: Record<ChoicePart, string> = {
+  topper: 'Topper',
+  needle: 'Needle',
+  thread: 'Thread',
+  bobbin: 'Bobbin',
+  cover: 'Cover',
+  trim: 'Trim',
+};
+
+interface PartRowProps {
+  chosen: ChosenPart;
+  units: DisplayUnits;
+  /** Null goes back to the proposal. */
+  onChoose: (choice: string | null, why: string) => void;
+}
+
+/** One part of the stack: what it is, why, and what else it could be. */
+export function PartRow({ chosen, units, onChoose }: PartRowProps) {
+  const p = usePalette();
+  const name = PART_NAMES[chosen.part];
+  return (
+    <View style={{ borderBottomWidth: 1, borderColor: p.hairline }}>
+      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'baseline' }}>
+        <View style={{ width: 70 }}>
+          <Txt as="label" tone="graphite">
+            {name}
+          </Txt>
+        </View>
+        <View style={{ flex: 1 }}>
+          <Txt as="strong">{`${chosen.choice.name}${chosen.overruled ? ' · your choice' : ''}`}</Txt>
+          <Txt as="small" tone="graphite">
+            {chosen.overruled && chosen.why ? chosen.why : say(chosen.reason.text, units)}
+          </Txt>
+        </View>
+      </View>
+      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        <Why about={name.toLowerCase()} reasons={[chosen.reason]} units={units} />
+        <Disclosure title={`other: ${chosen.alternatives.length}`} label={`another ${name.toLowerCase()}`}>
+          {chosen.alternatives.map(({ choice, reason }) => (
+            <Pressable
+              key={choice.id}
+              role="button"
+              aria-label={`${choice.name}: ${say(reason, units)}`}
+              onPress={() => onChoose(choice.id, chosen.why)}
+              style={{
+                minHeight: 48,
+                borderWidth: 1.5,
+                borderColor: p.ink,
+                borderRadius: 6,
+                paddingHorizontal: 12,
+                paddingVertical: 6,
+                backgroundColor: p.panel,
+              }}
+            >
+              <Txt as="strong">{choice.name}</Txt>
+              <Txt as="small" tone="graphite">
+                {say(reason, units)}
+              </Txt>
+            </Pressable>
+          ))}
+          {chosen.overruled ? (
+            <>
+              <TextField
+                label={`Why this ${name.toLowerCase()} (goes into the log)`}
+                value={chosen.why}
+                onText={(why) => onChoose(chosen.choice.id, why)}
+              />
+              <Press kind="link" title={`${name} as proposed`} onPress={() => onChoose(null, '')} />
+            </>
+          ) : null}
+        </Disclosure>
+      </View>
+    </View>
+  );
+}

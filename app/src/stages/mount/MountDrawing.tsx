@@ -1,0 +1,173 @@
+import {
+  type Box,
+  boxOf,
+  grown,
+  type LaidHoop,
+  type MountPlan,
+  type Point,
+  pieceInHoopFrame,
+  turn,
+} from '@zt/core';
+import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { DesignLayer } from '../../sheet/DesignLayer';
+import { clothInk } from '../../sheet/PieceLayer';
+import { Sheet } from '../../sheet/Sheet';
+import { pathPx, toPx, type View } from '../../sheet/view';
+import { FONTS } from '../../theme/fonts';
+import type { Palette } from '../../theme/palette';
+import { PlaceDrawing } from '../place/PlaceDrawing';
+
+const BODY_MM = 90;
+const SPREAD_MM = 130;
+
+/** The machine from above, beyond its throat: a plain block with its arm over the needle. */
+function MachineBlock({ mount, view, palette: p }: { mount: MountPlan; view: View; palette: Palette }) {
+  const throat = mount.machine?.throatMm ?? 200;
+  const back = mount.machine?.bodySide === 'back';
+  const body: Box = back
+    ? { left: -120, right: 120, top: -throat - BODY_MM, bottom: -throat }
+    : { left: throat, right: throat + BODY_MM, top: -150, bottom: 130 };
+  const arm: Box = back
+    ? { left: -26, right: 26, top: -throat, bottom: -20 }
+    : { left: 20, right: throat, top: -26, bottom: 26 };
+  const rect = (box: Box) => {
+    const [a, b] = [toPx(view, { x: box.left, y: box.top }), toPx(view, { x: box.right, y: box.bottom })];
+    return { x: a.x, y: a.y, width: b.x - a.x, height: b.y - a.y };
+  };
+  const label = toPx(view, back ? { x: 0, y: -throat - BODY_MM / 2 } : { x: throat + BODY_MM / 2, y: 0 });
+  return (
+    <G>
+      <Rect
+        {...rect(arm)}
+        rx={8}
+        fill={p.graphite}
+        opacity={0.28}
+        stroke={p.ink}
+        strokeWidth={1.4}
+        strokeDasharray="7 4"
+      />
+      <Rect {...rect(body)} rx={8} fill={p.shade} stroke={p.ink} strokeWidth={2} />
+      <SvgText
+        x={label.x}
+        y={label.y + 5}
+        fontSize={14}
+        fontFamily={FONTS.bold}
+        textAnchor="middle"
+        fill={p.ink}
+        transform={back ? undefined : `rotate(-90 ${label.x} ${label.y})`}
+      >
+        machine
+      </SvgText>
+    </G>
+  );
+}
+
+/** Arrow to the piece's top, from the hoop's middle outwards. */
+function TopArrow({ laid, view, palette: p }: { laid: LaidHoop; view: View; palette: Palette }) {
+  const way = turn({ x: 0, y: -1 }, -laid.onPieceDeg);
+  const from = laid.verdict.hoop.ringHeightMm / 2 + 14;
+  const [a, b] = [from, from + 46].map((r) => toPx(view, { x: way.x * r, y: way.y * r }));
+  if (!a || !b) return null;
+  const side = { x: -way.y, y: way.x };
+  const head = [1, -1]
+    .map((s) => `M${b.x} ${b.y}L${b.x - way.x * 12 + side.x * 8 * s} ${b.y - way.y * 12 + side.y * 8 * s}`)
+    .join('');
+  return (
+    <G>
+      <Path d={`M${a.x} ${a.y}L${b.x} ${b.y}${head}`} stroke={p.chalk} strokeWidth={4} fill="none" />
+      <SvgText
+        x={b.x + way.x * 12 + (way.y !== 0 ? 30 : 0)}
+        y={b.y + way.y * 14 + 5}
+        fontSize={14}
+        fontFamily={FONTS.bold}
+        textAnchor="middle"
+        fill={p.chalk}
+      >
+        top
+      </SvgText>
+    </G>
+  );
+}
+
+function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: MountPlan): Box {
+  const ring = boxOf([
+    { x: -hoop.ringWidthMm / 2, y: -hoop.ringHeightMm / 2 },
+    { x: hoop.ringWidthMm / 2, y: hoop.ringHeightMm / 2 },
+  ]);
+  const throat = mount.machine?.throatMm ?? 200;
+  const spread = grown(ring, SPREAD_MM * 0.5);
+  return mount.machine?.bodySide === 'back'
+    ? { ...spread, top: Math.min(spread.top, -throat - BODY_MM * 0.6) }
+    : { ...spread, right: Math.max(spread.right, throat + BODY_MM) };
+}
+
+/** The machine from above with the piece lying on it as it must. */
+export function MountDrawing() {
+  const { ticket, plan } = useOpenTicket();
+  const { mount, hoop, design, piece } = plan;
+  const laid = hoop?.laid;
+  if (!mount || !laid || !design.facts || !piece.geometry) return <PlaceDrawing />;
+  const { facts } = design;
+  const outline = pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg);
+  const { ringWidthMm: rw, ringHeightMm: rh, fieldWidthMm: fw, fieldHeightMm: fh } = laid.verdict.hoop;
+  const rectangle = (w: number, h: number): Point[] => [
+    { x: -w / 2, y: -h / 2 },
+    { x: w / 2, y: -h / 2 },
+    { x: w / 2, y: h / 2 },
+    { x: -w / 2, y: h / 2 },
+  ];
+  return (
+    <Sheet
+      focus={focusOf(laid.verdict.hoop, mount)}
+      room={12}
+      description={`The machine from above. The top of the piece points ${mount.chosen.topPoints}. Turn the design ${mount.keys.turnDeg} degrees.`}
+      draw={(view, palette) => (
+        <>
+          <Path
+            d={pathPx(view, outline, true)}
+            fill={piece.colour}
+            stroke={palette.ink}
+            strokeWidth={2}
+            strokeLinejoin="round"
+          />
+          <Path
+            d={pathPx(view, rectangle(rw, rh), true)}
+            fill="none"
+            stroke={clothInk(piece.colour)}
+            strokeWidth={2.4}
+          />
+          <Path
+            d={pathPx(view, rectangle(rw - 10, rh - 10), true)}
+            fill="none"
+            stroke={clothInk(piece.colour)}
+            strokeWidth={1}
+          />
+          <Path
+            d={pathPx(view, rectangle(fw, fh), true)}
+            fill="none"
+            stroke={palette.chalk}
+            strokeWidth={1.6}
+            strokeDasharray="10 3 2 3"
+          />
+          <DesignLayer
+            facts={facts}
+            view={view}
+            at={laid.designAt}
+            turnDeg={mount.keys.turnDeg}
+            mirror={ticket.mount.mirror}
+            ink={palette.ink}
+          />
+          <MachineBlock mount={mount} view={view} palette={palette} />
+          <TopArrow laid={laid} view={view} palette={palette} />
+          {[0, 90].map((deg) => {
+            const [a, b] = [-14, 14].map((r) => toPx(view, turn({ x: r, y: 0 }, deg)));
+            return a && b ? (
+              <Line key={deg} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={palette.madder} strokeWidth={1.6} />
+            ) : null;
+          })}
+        </>
+      )}
+    />
+  );
+}

@@ -1,0 +1,132 @@
+import { formatLength, type Keys, keysNeeded, say } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { Tick } from '../../components/ui/Tick';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+
+function Key({ name, value }: { name: string; value: string }) {
+  const p = usePalette();
+  return (
+    <View
+      style={{
+        flex: 1,
+        minWidth: 96,
+        borderWidth: 1.5,
+        borderColor: p.ink,
+        borderRadius: 6,
+        padding: 8,
+        backgroundColor: p.shade,
+      }}
+    >
+      <Txt as="label" tone="graphite">
+        {name}
+      </Txt>
+      <Txt as="figure">{value}</Txt>
+    </View>
+  );
+}
+
+function KeyRow({ keys }: { keys: Keys }) {
+  const { units } = useOpenTicket();
+  const move = (value: number, plus: string, minus: string) =>
+    value === 0 ? null : `${formatLength(Math.abs(value), units)} ${value > 0 ? plus : minus}`;
+  const moves = [move(keys.move.x, 'right', 'left'), move(keys.move.y, 'towards you', 'away')]
+    .filter(Boolean)
+    .join(', ');
+  return (
+    <View style={{ gap: 6 }}>
+      <Txt as="label" tone="graphite">
+        {keysNeeded(keys) ? 'Key in, from “centred, upright”:' : 'Nothing to key in: centred, upright.'}
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Key name="Turn" value={keys.turnDeg === 0 ? 'no' : `${keys.turnDeg}°`} />
+        <Key name="Mirror" value={keys.mirror ? 'yes' : 'no'} />
+        <Key name="Move" value={moves || 'no'} />
+      </View>
+    </View>
+  );
+}
+
+/** Which way round it goes on the machine, what to key in, and the checks before the first stitch. */
+export function MountPanel() {
+  const { ticket, plan, shelf, units, change } = useOpenTicket();
+  const { mount } = plan;
+  if (!mount) return null;
+  const checked = new Set(ticket.mount.checked);
+  const toggle = (id: string, on: boolean) =>
+    change({
+      stage: 'mount',
+      set: { checked: on ? [...checked, id] : ticket.mount.checked.filter((c) => c !== id) },
+    });
+  return (
+    <View style={{ gap: 12 }}>
+      <View>
+        <Txt as="heading" level={2}>{`Top of the piece ${mount.chosen.topPoints}`}</Txt>
+        <Txt as="small" tone="graphite">
+          {mount.machine
+            ? `${mount.machine.name}: ${formatLength(mount.chosen.inThroatMm, units)} of cloth towards the body, throat ${formatLength(mount.machine.throatMm, units)}.`
+            : 'No machine chosen.'}
+        </Txt>
+        <Why about="this way round" reasons={mount.reasons} units={units} />
+      </View>
+      <KeyRow keys={mount.keys} />
+      {mount.ranks.length > 1 ? (
+        <Choice
+          label="Way round"
+          small
+          options={mount.ranks.map((r) => ({
+            id: String(r.turnDeg),
+            name: `top ${r.topPoints}`,
+            detail: `${formatLength(r.inThroatMm, units)} to the body`,
+          }))}
+          chosen={String(mount.chosen.turnDeg)}
+          onChoose={(id) =>
+            change({ stage: 'hoop', set: { turnDeg: Number(id) as 0 | 90 | 180 | 270, shift: null } })
+          }
+        />
+      ) : null}
+      {shelf.machines.length > 1 ? (
+        <Choice
+          label="Machine"
+          small
+          options={shelf.machines.map(({ id, name }) => ({ id, name }))}
+          chosen={mount.machine?.id ?? null}
+          onChoose={(machineId) => change({ stage: 'mount', set: { machineId } })}
+        />
+      ) : null}
+      <Tick
+        title="Mirror the design, so that a figure faces the other way"
+        on={ticket.mount.mirror}
+        onToggle={(mirror) => change({ stage: 'mount', set: { mirror } })}
+      />
+      <Txt
+        as="heading"
+        level={2}
+      >{`Before the first stitch: ${mount.checklist.filter((c) => checked.has(c.id)).length} of ${mount.checklist.length}`}</Txt>
+      <View>
+        {mount.checklist.map((check) => (
+          <View key={check.id}>
+            <Tick
+              title={say(check.text, units)}
+              on={checked.has(check.id)}
+              onToggle={(on) => toggle(check.id, on)}
+            />
+            {check.caution ? (
+              <View style={{ marginLeft: 34 }}>
+                <Txt as="small" tone="madder">
+                  {say(check.caution, units)}
+                </Txt>
+              </View>
+            ) : null}
+          </View>
+        ))}
+      </View>
+      <Txt as="small" tone="graphite">
+        Where the machine’s manual says otherwise, follow the manual.
+      </Txt>
+    </View>
+  );
+}

@@ -1,0 +1,53 @@
+import type { Evenness } from '@zt/core';
+import { View } from 'react-native';
+import { LengthField } from '../../components/ui/LengthField';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+
+const SIDES = [
+  { id: 'atMm', name: 'height' },
+  { id: 'leftMm', name: 'middle to your left edge' },
+  { id: 'rightMm', name: 'middle to your right edge' },
+] as const;
+
+/** Half widths at one to three heights: do the edges share a middle with the collar or the hem? */
+export function EvennessFields() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { kind, readings } = plan.piece;
+  const rows = ticket.piece.evenness;
+  const set = (evenness: Evenness[], gesture?: string) =>
+    change({ stage: 'piece', set: { evenness } }, gesture);
+  const put = (i: number, id: keyof Evenness, mm: number) =>
+    set(
+      rows.map((row, k) => (k === i ? { ...row, [id]: mm } : row)),
+      `evenness ${i} ${id}`,
+    );
+  const half = (readings.chestWidth ?? readings.width ?? 500) / 2;
+  const next: Evenness = { atMm: 150 + rows.length * 250, leftMm: half, rightMm: half };
+  return (
+    <View style={{ gap: 10 }}>
+      <Txt as="small">{`At two heights ${kind.datum}, measure from the middle line to either edge. Lay a ruler straight down from the ${kind.worn ? 'collar' : 'hem’s middle'} first.`}</Txt>
+      {rows.map((row, i) => (
+        <View key={i} style={{ gap: 6 }}>
+          <Txt as="label">{`Height ${i + 1}, ${kind.datum}`}</Txt>
+          {SIDES.map(({ id, name }) => (
+            <LengthField
+              key={id}
+              label={`${name} ${i + 1}`}
+              mm={row[id]}
+              units={units}
+              onLength={(mm) => (mm > 0 || id === 'atMm') && put(i, id, mm)}
+              onUnread={() => undefined}
+              stepper={false}
+            />
+          ))}
+        </View>
+      ))}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        {rows.length < 3 ? <Press title="Add a height" onPress={() => set([...rows, next])} /> : null}
+        {rows.length > 0 ? <Press title="Take the last away" onPress={() => set(rows.slice(0, -1))} /> : null}
+      </View>
+    </View>
+  );
+}

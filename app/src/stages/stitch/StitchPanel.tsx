@@ -1,0 +1,112 @@
+import { type StitchStop, say } from '@zt/core';
+import { Pressable, View } from 'react-native';
+import { NumberField } from '../../components/ui/NumberField';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+
+const MATCH_WORDS: Record<StitchStop['match'], string> = {
+  same: 'on the shelf',
+  close: 'close match',
+  substitute: 'substitute',
+  none: 'no thread on the shelf',
+};
+const oneDigit = (value: number) => String(Math.round(value * 10) / 10);
+
+function StopRow({
+  stop,
+  number,
+  done,
+  onPress,
+}: {
+  stop: StitchStop;
+  number: number;
+  done: boolean;
+  onPress: () => void;
+}) {
+  const p = usePalette();
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={done}
+      aria-label={`Colour ${number}: ${stop.name}, ${oneDigit(stop.minutes)} minutes${done ? ', done' : ''}`}
+      onPress={onPress}
+      style={{
+        flexDirection: 'row',
+        gap: 12,
+        alignItems: 'center',
+        minHeight: 56,
+        borderBottomWidth: 1,
+        borderColor: p.hairline,
+        backgroundColor: done ? p.shade : 'transparent',
+        paddingHorizontal: 4,
+      }}
+    >
+      <View
+        style={{
+          width: 34,
+          height: 34,
+          borderRadius: 4,
+          backgroundColor: stop.hex,
+          borderWidth: 1.5,
+          borderColor: p.ink,
+        }}
+      />
+      <View style={{ flex: 1 }}>
+        <Txt as="strong">{`${number} ${stop.thread?.name ?? stop.name}${done ? ' ✓' : ''}`}</Txt>
+        <Txt
+          as="small"
+          tone="graphite"
+        >{`${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${MATCH_WORDS[stop.match]}${stop.match === 'substitute' ? ` for ${stop.name}` : ''}`}</Txt>
+      </View>
+      <Txt as="figure">{`${oneDigit(stop.minutes)} min`}</Txt>
+    </Pressable>
+  );
+}
+
+/** Colour by colour: how long, how much thread, and whether the bobbin lasts. */
+export function StitchPanel() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { stitch } = plan;
+  if (!stitch) return null;
+  const done = ticket.stitch.stopsDone;
+  return (
+    <View style={{ gap: 12 }}>
+      <View>
+        <Txt
+          as="heading"
+          level={2}
+        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stitch.stops.length} ${stitch.stops.length === 1 ? 'colour' : 'colours'}`}</Txt>
+        <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
+        <Why about="these figures" reasons={stitch.reasons} units={units} />
+      </View>
+      <View>
+        {stitch.stops.map((stop, i) => (
+          <StopRow
+            key={i}
+            stop={stop}
+            number={i + 1}
+            done={i < done}
+            onPress={() => change({ stage: 'stitch', set: { stopsDone: i < done ? i : i + 1 } })}
+          />
+        ))}
+      </View>
+      <NumberField
+        label="bobbin left, m (empty: a full one)"
+        value={ticket.stitch.bobbinLeftM}
+        least={0}
+        most={2000}
+        onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } }, 'bobbin')}
+      />
+      {stitch.acts.map((act) => (
+        <Txt key={say(act, units)} as="small">
+          {say(act, units)}
+        </Txt>
+      ))}
+      <Txt as="small" tone="madder">
+        Glasses on; hands away from the moving hoop; never reach in while it runs.
+      </Txt>
+    </View>
+  );
+}

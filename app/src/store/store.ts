@@ -1,0 +1,26 @@
+import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
+import { type TypedUseSelectorHook, useDispatch, useSelector } from 'react-redux';
+import { api } from '../services/api';
+import { createAutosave } from './autosave';
+import { editorReducer } from './editor';
+
+const rootReducer = combineReducers({ editor: editorReducer, [api.reducerPath]: api.reducer });
+
+/** A store with autosave; tests make their own. */
+export function makeStore() {
+  const store = configureStore({
+    reducer: rootReducer,
+    middleware: (defaults) =>
+      defaults({ serializableCheck: false, immutableCheck: false })
+        .prepend(createAutosave())
+        .concat(api.middleware),
+  });
+  setupListeners(store.dispatch);
+  return store;
+}
+
+export type AppStore = ReturnType<typeof makeStore>;
+export type RootState = ReturnType<typeof rootReducer>;
+export const useAppDispatch: () => AppStore['dispatch'] = useDispatch;
+export const useAppSelector: TypedUseSelectorHook<RootState> = useSelector;

@@ -1,0 +1,4 @@
+/** Stands for icons in unit tests. */
+export default function NoIcon(): null {
+  return null;
+}
