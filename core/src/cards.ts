@@ -78,17 +78,15 @@ function hoopCards({ hoop, place }: Plan): Card[] {
 
 function layerCards({ layers }: Plan): Card[] {
   if (!layers) return [];
-  const sheets = [...layers.stack]
-    .reverse()
-    .map((layer) =>
-      card(phrase`${layer.name}: ${layer.note}.`, {
-        caution: layer.note.includes('spray')
-          ? phrase`Spray on the stabilizer, well aired, away from the machine and any flame. Read the label.`
-          : layer.note.includes('fused')
-            ? phrase`Iron burns: mind your fingers.`
-            : null,
-      }),
-    );
+  const sheets = [...layers.stack].reverse().map((layer) =>
+    card(phrase`${layer.name}: ${layer.note}.`, {
+      caution: layer.note.includes('spray')
+        ? phrase`Spray on the stabilizer, well aired, away from the machine and any flame. Read the label.`
+        : layer.note.includes('fused')
+          ? phrase`Iron burns: mind your fingers.`
+          : null,
+    }),
+  );
   return [
     ...sheets,
     card(

@@ -9,6 +9,8 @@ interface PieceLayerProps {
   outline: PieceOutline;
   view: View;
   palette: Palette;
+  /** Without its centre lines, where it is a small picture. */
+  bare?: boolean;
 }
 
 /** Lines on this cloth, readable on pale and on dark. */
@@ -53,7 +55,13 @@ function Hatch({
 }
 
 /** The bare piece: outline on its own cloth colour, seams dashed, no-go areas hatched, its centre lines. */
-export const PieceLayer = memo(function PieceLayer({ piece, outline, view, palette }: PieceLayerProps) {
+export const PieceLayer = memo(function PieceLayer({
+  piece,
+  outline,
+  view,
+  palette,
+  bare = false,
+}: PieceLayerProps) {
   const ink = clothInk(piece.colour);
   const { centreLine } = piece;
   const lineAt = (line: { offset: number; slope: number }, y: number) =>
@@ -85,16 +93,18 @@ export const PieceLayer = memo(function PieceLayer({ piece, outline, view, palet
           fill="none"
         />
       ))}
-      <Line
-        x1={usedTop.x}
-        y1={usedTop.y}
-        x2={usedFoot.x}
-        y2={usedFoot.y}
-        stroke={palette.chalk}
-        strokeWidth={1.6}
-        strokeDasharray="14 4 2 4"
-      />
-      {centreLine.uneven ? (
+      {bare ? null : (
+        <Line
+          x1={usedTop.x}
+          y1={usedTop.y}
+          x2={usedFoot.x}
+          y2={usedFoot.y}
+          stroke={palette.chalk}
+          strokeWidth={1.6}
+          strokeDasharray="14 4 2 4"
+        />
+      )}
+      {centreLine.uneven && !bare ? (
         <Line
           x1={otherTop.x}
           y1={otherTop.y}

@@ -27,7 +27,7 @@ export function Thumbnail({ plan, size = 104 }: { plan: Plan; size?: number }) {
       }}
     >
       <Svg width={size} height={size}>
-        <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
+        <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare />
         {place && design.facts ? (
           <DesignLayer
             facts={design.facts}

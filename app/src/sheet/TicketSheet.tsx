@@ -8,7 +8,7 @@ import { DesignLayer } from './DesignLayer';
 import { GrainArrow, Zigzag } from './marks';
 import { clothInk, PieceLayer } from './PieceLayer';
 import { Sheet } from './Sheet';
-import { toPx, type View } from './view';
+import type { View } from './view';
 
 interface TicketSheetProps {
   focus: Box;
@@ -78,33 +78,27 @@ export function TicketSheet({
       holds={holds}
       onDrag={onDrag}
       onDragEnd={onDragEnd}
-      draw={(view, palette) => {
-        const arrow = toPx(view, {
-          x: boxOf(outline.hoopable).left * 0.72,
-          y: outline.centreFrom * 0.45 + outline.centreTo * 0.55,
-        });
-        return (
-          <>
-            <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
-            <GrainArrow x={arrow.x} y={Math.min(arrow.y, view.height - 24)} length={64} ink={ink} />
-            {under?.(view, palette, ink)}
-            {withDesign && place && design.facts ? (
-              <DesignLayer
-                facts={design.facts}
-                view={view}
-                at={place.centre}
-                turnDeg={place.turnDeg}
-                box={dragging ? place.footprint : null}
-                ink={ink}
-              />
-            ) : null}
-            {over?.(view, palette, ink)}
-            {troubles.map((f) =>
-              f.at ? <Zigzag key={f.code} view={view} palette={palette} at={f.at} /> : null,
-            )}
-          </>
-        );
-      }}
+      draw={(view, palette) => (
+        <>
+          <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
+          {under?.(view, palette, ink)}
+          {withDesign && place && design.facts ? (
+            <DesignLayer
+              facts={design.facts}
+              view={view}
+              at={place.centre}
+              turnDeg={place.turnDeg}
+              box={dragging ? place.footprint : null}
+              ink={ink}
+            />
+          ) : null}
+          <GrainArrow view={view} palette={palette} />
+          {over?.(view, palette, ink)}
+          {troubles.map((f) =>
+            f.at ? <Zigzag key={f.code} view={view} palette={palette} at={f.at} /> : null,
+          )}
+        </>
+      )}
     />
   );
 }

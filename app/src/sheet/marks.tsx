@@ -148,14 +148,28 @@ export function Zigzag({ view, palette, at }: OnSheet & { at: Point }) {
   );
 }
 
-/** Points to the piece's top: an arrow with a notch. */
-export function GrainArrow({ x, y, length, ink }: { x: number; y: number; length: number; ink: string }) {
+const ARROW_PX = 50;
+
+/** Points to the piece's top: an arrow with a notch, on a slip of paper in the sheet's lower corner. */
+export function GrainArrow({ view, palette }: OnSheet) {
+  const [x, y] = [24, view.height - 16];
   return (
-    <Path
-      d={`M${x} ${y}v${-length}m-8 11l8 -11l8 11M${x - 7} ${y - length * 0.4}h14`}
-      stroke={ink}
-      strokeWidth={1.4}
-      fill="none"
-    />
+    <G>
+      <Rect
+        x={x - 14}
+        y={y - ARROW_PX - 7}
+        width={28}
+        height={ARROW_PX + 14}
+        rx={4}
+        fill={palette.paper}
+        opacity={0.85}
+      />
+      <Path
+        d={`M${x} ${y}v${-ARROW_PX}m-8 11l8 -11l8 11M${x - 7} ${y - ARROW_PX * 0.35}h14`}
+        stroke={palette.graphite}
+        strokeWidth={1.6}
+        fill="none"
+      />
+    </G>
   );
 }

@@ -1,4 +1,5 @@
-import { colorsNamed, converter, differenceCiede2000, nearest, parse } from 'culori';
+import { converter, differenceCiede2000, nearest, parse } from 'culori';
+import { COLOUR_NAMES } from './names';
 
 const toLab = converter('lab65');
 const difference = differenceCiede2000();
@@ -14,9 +15,10 @@ export function colourDifference(a: string, b: string): number {
   return labA && labB ? difference(labA, labB) : Infinity;
 }
 
-const nearestName = nearest(Object.keys(colorsNamed), differenceCiede2000());
+const NAMES = Object.keys(COLOUR_NAMES);
+const nearestName = nearest(NAMES, differenceCiede2000(), (name: string) => COLOUR_NAMES[name] ?? '#808080');
 
-/** The plain web name nearest to a hex colour, in words: `darkslateblue` is not split further. */
+/** The plain name nearest to a hex colour, by CIEDE2000. An unreadable colour keeps its own text. */
 export function nameOfColour(hex: string): string {
-  return nearestName(hex, 1)[0] ?? hex;
+  return parse(hex) ? (nearestName(hex, 1)[0] ?? hex) : hex;
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PointSchema } from '../geometry/point';
+import { PointSchema } from '../geometry/schema';
 import { HexSchema } from '../piece/schema';
 import { DENSITY_CLASSES } from './numbers';
 

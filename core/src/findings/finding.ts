@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PointSchema } from '../geometry/point';
+import { PointSchema } from '../geometry/schema';
 import { QUESTION_IDS, QUESTIONS, type QuestionId, schoolsOf } from '../rules/schools';
 import { STAGES } from '../stages';
 import { ChangeSchema } from '../ticket';

@@ -1,14 +1,12 @@
-import { z } from 'zod';
 import type { Point } from './point';
 
 /** An axis-parallel box in mm; y runs down, so `top` is the smaller y. */
-export const BoxSchema = z.object({
-  left: z.number(),
-  top: z.number(),
-  right: z.number(),
-  bottom: z.number(),
-});
-export type Box = z.infer<typeof BoxSchema>;
+export interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
 
 /** The box of some points. Without points it is empty: left above right. */
 export function boxOf(points: readonly Point[]): Box {

@@ -1,8 +1,8 @@
-import { z } from 'zod';
-
 /** A point in mm. In the piece frame x runs to the viewer's right and y down. */
-export const PointSchema = z.object({ x: z.number(), y: z.number() });
-export type Point = z.infer<typeof PointSchema>;
+export interface Point {
+  x: number;
+  y: number;
+}
 
 export const ORIGIN: Point = { x: 0, y: 0 };
 const RAD_PER_DEG = Math.PI / 180;

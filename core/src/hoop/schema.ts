@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PointSchema } from '../geometry/point';
+import { PointSchema } from '../geometry/schema';
 
 export const QUARTER_TURNS = [0, 90, 180, 270] as const;
 export type QuarterTurn = (typeof QUARTER_TURNS)[number];

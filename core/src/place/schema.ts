@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PointSchema } from '../geometry/point';
+import { PointSchema } from '../geometry/schema';
 
 export const PLACEMENT_IDS = ['left-chest', 'right-chest', 'centre-chest', 'above-border'] as const;
 export type PlacementId = (typeof PLACEMENT_IDS)[number];

@@ -3,22 +3,25 @@ import { stitchFigures } from '@zt/core/design/stitchFigures';
 import { readSvg } from '@zt/core/design/svg/readSvg';
 
 /** The demo's own drawings, as SVG at true size in mm. */
-const svg = (width: number, height: number, body: string) =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">${body}</svg>`;
+const svg = (width: number, height: number, body: string, origin = '0 0') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="${origin} ${width} ${height}">${body}</svg>`;
 
-const oar = (deg: number) =>
-  `<g transform="rotate(${deg} 44 25.5)"><rect x="42.6" y="-14" width="2.8" height="62" rx="1.4" fill="#8A5A2B"/><path d="M44 48 C38 50 37.5 60 39.5 66 Q44 69 48.5 66 C50.5 60 50 50 44 48Z" fill="#1F3A5F"/><path d="M39.2 61 Q44 63.5 48.8 61 L48.5 66 Q44 69 39.5 66Z" fill="#E0B33A"/></g>`;
+const OAR_TURNS = [52, -52];
+const onBothOars = (shape: string) =>
+  OAR_TURNS.map((deg) => `<g transform="rotate(${deg} 44 25.5)">${shape}</g>`).join('');
+const OARS = [
+  onBothOars('<rect x="42.6" y="-18" width="2.8" height="66" rx="1.4" fill="#8A5A2B"/>'),
+  onBothOars('<path d="M44 46 C37 48 36 60 38.5 68 Q44 71 49.5 68 C52 60 51 48 44 46Z" fill="#1F3A5F"/>'),
+  onBothOars('<path d="M38 62 Q44 65 50 62 L49.5 68 Q44 71 38.5 68Z" fill="#E9B93A"/>'),
+  '<path d="M14 51 q7.5 -7 15 0 t15 0 t15 0 t15 0" fill="none" stroke="#2D6A99" stroke-width="2.4"/>',
+].join('');
 
 const DRAWINGS = {
   oars: {
     name: 'Crossed oars',
     hasUp: true,
     lettering: false,
-    svg: svg(
-      100,
-      90,
-      `${oar(52)}${oar(-52)}<path d="M20 40 q6 -6 12 0 t12 0 t12 0 t12 0" fill="none" stroke="#2D6A99" stroke-width="2.2" transform="translate(0 6)"/>`,
-    ),
+    svg: svg(94, 64, OARS, '-3 -3'),
   },
   monogram: {
     name: 'LH monogram',

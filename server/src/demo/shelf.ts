@@ -64,7 +64,7 @@ export const DEMO_SHELF: Shelf = {
       needles: 1,
       bed: 'flat',
       bodySide: 'right',
-      throatMm: 210,
+      throatMm: 240,
       stitchesPerMinute: 650,
       trims: true,
       needleHours: 5.5,

@@ -50,7 +50,7 @@ const TICKETS: DemoTicket[] = [
     drawing: 'paw',
     at: 'stitch',
     piece: { fabricId: 'pique-polo', readings: { ...TEE, chestWidth: 480, length: 610 }, colour: '#DCE7DA' },
-    stitch: { bobbinLeftM: 6 },
+    stitch: { bobbinLeftM: 2.5 },
   },
   {
     kind: 't-shirt',

@@ -44,7 +44,7 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
       </View>
       <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
         <Why about={name.toLowerCase()} reasons={[chosen.reason]} units={units} />
-        <Disclosure title={`other: ${chosen.alternatives.length}`} label={`another ${name.toLowerCase()}`}>
+        <Disclosure title={`${chosen.alternatives.length} others`} label={`another ${name.toLowerCase()}`}>
           {chosen.alternatives.map(({ choice, reason }) => (
             <Pressable
               key={choice.id}

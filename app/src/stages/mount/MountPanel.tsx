@@ -7,7 +7,7 @@ import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 
-function Key({ name, value }: { name: string; value: string }) {
+function Key({ name, value, small = false }: { name: string; value: string; small?: boolean }) {
   const p = usePalette();
   return (
     <View
@@ -24,7 +24,7 @@ function Key({ name, value }: { name: string; value: string }) {
       <Txt as="label" tone="graphite">
         {name}
       </Txt>
-      <Txt as="figure">{value}</Txt>
+      <Txt as={small ? 'strong' : 'figure'}>{value}</Txt>
     </View>
   );
 }
@@ -44,7 +44,7 @@ function KeyRow({ keys }: { keys: Keys }) {
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Key name="Turn" value={keys.turnDeg === 0 ? 'no' : `${keys.turnDeg}°`} />
         <Key name="Mirror" value={keys.mirror ? 'yes' : 'no'} />
-        <Key name="Move" value={moves || 'no'} />
+        <Key name="Move" value={moves || 'no'} small={moves !== ''} />
       </View>
     </View>
   );

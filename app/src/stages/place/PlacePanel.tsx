@@ -10,13 +10,16 @@ import {
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
 import { Choice } from '../../components/ui/Choice';
+import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
+import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 type ChestSchool = NonNullable<PlaceInput['school']>;
+const SCHOOL_NAMES = Object.fromEntries(schoolsOf('chest')) as Record<ChestSchool, string>;
 const METHODS: readonly { id: MarkMethod; name: string }[] = [
   { id: 'tape', name: 'halve with the tape' },
   { id: 'fold', name: 'fold and press' },
@@ -55,6 +58,7 @@ function OffsetLine() {
 export function PlacePanel() {
   const { ticket, plan, units, rules, change } = useOpenTicket();
   const p = usePalette();
+  const wide = useWide();
   const { place } = plan;
   if (!place) return null;
   const placements = placementsFor(ticket.piece.kind);
@@ -70,24 +74,32 @@ export function PlacePanel() {
         </Txt>
       </View>
       {placements.length > 1 ? (
-        <Choice
-          quiet
-          label="Placement"
-          small
-          options={placements.map(({ id, name }) => ({ id, name }))}
-          chosen={place.placement.id}
-          onChoose={(placement) => change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 } } })}
-        />
-      ) : null}
-      {place.placement.bySchool ? (
-        <Choice
-          quiet
-          label="School"
-          small
-          options={schoolsOf('chest').map(([id, name]) => ({ id: id as ChestSchool, name }))}
-          chosen={chosen}
-          onChoose={(school) => change({ stage: 'place', set: { school } })}
-        />
+        <Disclosure
+          title={`${place.placement.name}, ${SCHOOL_NAMES[chosen]}: change`}
+          label="Change the placement"
+          startOpen={wide}
+        >
+          {placements.length > 1 ? (
+            <Choice
+              quiet
+              label="Placement"
+              small
+              options={placements.map(({ id, name }) => ({ id, name }))}
+              chosen={place.placement.id}
+              onChoose={(placement) => change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 } } })}
+            />
+          ) : null}
+          {place.placement.bySchool ? (
+            <Choice
+              quiet
+              label="School"
+              small
+              options={schoolsOf('chest').map(([id, name]) => ({ id: id as ChestSchool, name }))}
+              chosen={chosen}
+              onChoose={(school) => change({ stage: 'place', set: { school } })}
+            />
+          ) : null}
+        </Disclosure>
       ) : null}
       <OffsetLine />
       <StepList steps={place.marks} units={units} />

@@ -49,7 +49,7 @@ const READINGS: readonly Reading[] = [
     leastMm: 80,
     mostMm: 450,
     typicalMm: 220,
-    from: 'shoulderRight',
+    from: 'shoulderLeft',
     to: 'armholeFoot',
   },
 ];
@@ -166,7 +166,8 @@ function outlineOf(readings: Readonly<Record<string, number>>): PieceOutline {
       neckPointRight: half.neckPoint,
       neckPointLeft: { x: -half.neckPoint.x, y: half.neckPoint.y },
       shoulderRight: half.shoulderEnd,
-      armholeFoot: { x: half.shoulderEnd.x, y: half.underarm.y },
+      shoulderLeft: { x: -half.shoulderEnd.x, y: half.shoulderEnd.y },
+      armholeFoot: { x: -half.shoulderEnd.x, y: half.underarm.y },
       underarmRight: half.underarm,
       underarmLeft: { x: -half.underarm.x, y: half.underarm.y },
       hem: { x: 0, y: length },
