@@ -1,3 +1,4 @@
+const http = require('node:http');
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
@@ -24,5 +25,19 @@ config.resolver.resolveRequest = (context, name, platform) => {
   }
   return context.resolveRequest(context, name, platform);
 };
+
+/** While working on the app, /api goes to the server that `npm run dev` started. */
+if (process.env.ZT_API) {
+  config.server.enhanceMiddleware = (metro) => (request, response, next) => {
+    if (!request.url.startsWith('/api/')) return metro(request, response, next);
+    const options = { method: request.method, headers: request.headers };
+    const forward = http.request(new URL(request.url, process.env.ZT_API), options, (answer) => {
+      response.writeHead(answer.statusCode ?? 502, answer.headers);
+      answer.pipe(response);
+    });
+    forward.on('error', () => response.writeHead(502).end());
+    return request.pipe(forward);
+  };
+}
 
 module.exports = config;

@@ -1,14 +1,13 @@
-import { polygonContains, polygonHull } from 'd3-polygon';
+import { polygonHull } from 'd3-polygon';
+import { boxOf } from './box';
 import { distanceToSegment, type Point, plus, turn } from './point';
 
 /** A closed polygon in mm, first point not repeated. */
 export type Polygon = readonly Point[];
 
-const pairs = (points: readonly Point[]): [number, number][] => points.map((p) => [p.x, p.y]);
-
 /** Convex hull, by Andrew's monotone chain (d3-polygon). Fewer than three distinct points come back as they are. */
 export function hullOf(points: readonly Point[]): Point[] {
-  return polygonHull(pairs(points))?.map(([x, y]) => ({ x, y })) ?? [...points];
+  return polygonHull(points.map((p) => [p.x, p.y]))?.map(([x, y]) => ({ x, y })) ?? [...points];
 }
 
 /** The polygon turned about the origin, then moved. */
@@ -16,9 +15,18 @@ export function placed(polygon: Polygon, degrees: number, to: Point): Point[] {
   return polygon.map((p) => plus(turn(p, degrees), to));
 }
 
-/** Whether a point lies inside the polygon. A point exactly on an edge may go either way. */
+/** Whether a point lies inside the polygon, by counting crossings of a ray. A point exactly on an edge may go either way. */
 export function containsPoint(polygon: Polygon, point: Point): boolean {
-  return polygonContains(pairs(polygon), [point.x, point.y]);
+  let inside = false;
+  let before = polygon[polygon.length - 1];
+  for (const at of polygon) {
+    if (before && at.y > point.y !== before.y > point.y) {
+      const x = ((before.x - at.x) * (point.y - at.y)) / (before.y - at.y) + at.x;
+      if (point.x < x) inside = !inside;
+    }
+    before = at;
+  }
+  return inside;
 }
 
 /** Pairs of neighbouring points; a closed ring also joins the last to the first. */
@@ -47,21 +55,37 @@ export interface Clearance {
   at: Point;
 }
 
+/** Squared distance between the boxes of two segments: no points of the segments are nearer. */
+function boxGapSquared([a, b]: [Point, Point], [c, d]: [Point, Point]): number {
+  const dx = Math.max(0, Math.min(a.x, b.x) - Math.max(c.x, d.x), Math.min(c.x, d.x) - Math.max(a.x, b.x));
+  const dy = Math.max(0, Math.min(a.y, b.y) - Math.max(c.y, d.y), Math.min(c.y, d.y) - Math.max(a.y, b.y));
+  return dx * dx + dy * dy;
+}
+
+/** The nearer of `best` and the distance of two segments, with the point of the first where it is. */
+function nearer(best: Clearance, edge: [Point, Point], piece: [Point, Point]): Clearance {
+  if (segmentsCross(edge, piece)) return { mm: 0, at: edge[0] };
+  const candidates: [number, Point][] = [
+    [distanceToSegment(edge[0], piece[0], piece[1]), edge[0]],
+    [distanceToSegment(edge[1], piece[0], piece[1]), edge[1]],
+    [distanceToSegment(piece[0], edge[0], edge[1]), piece[0]],
+    [distanceToSegment(piece[1], edge[0], edge[1]), piece[1]],
+  ];
+  for (const [mm, at] of candidates) if (mm < best.mm) best = { mm, at };
+  return best;
+}
+
 /**
- * Least distance from a polygon's edge to a line (open polyline). Zero where they cross.
- * Exact for straight pieces: the least distance of two segments that do not cross is at an end of one.
+ * Least distance from a polygon's edge to a line (open polyline), in mm. Zero where they cross; infinite
+ * without a line. Exact: the least distance of two segments that do not cross is at an end of one. Pairs
+ * whose boxes are farther apart than the best so far are passed over.
  */
 export function clearanceToLine(polygon: Polygon, line: readonly Point[]): Clearance {
   let best: Clearance = { mm: Infinity, at: polygon[0] ?? { x: 0, y: 0 } };
-  const better = (mm: number, at: Point) => {
-    if (mm < best.mm) best = { mm, at };
-  };
+  const pieces = segmentsOf(line, false);
   for (const edge of segmentsOf(polygon, true)) {
-    for (const piece of segmentsOf(line, false)) {
-      if (segmentsCross(edge, piece)) better(0, edge[0]);
-      better(distanceToSegment(edge[0], piece[0], piece[1]), edge[0]);
-      better(distanceToSegment(piece[0], edge[0], edge[1]), piece[0]);
-      better(distanceToSegment(piece[1], edge[0], edge[1]), piece[1]);
+    for (const piece of pieces) {
+      if (boxGapSquared(edge, piece) < best.mm * best.mm) best = nearer(best, edge, piece);
     }
   }
   return best;
@@ -81,8 +105,16 @@ export function overhang(inner: Polygon, outer: Polygon): Clearance | null {
 
 /** Whether two polygons share any area. */
 export function polygonsOverlap(a: Polygon, b: Polygon): boolean {
+  const [boxA, boxB] = [boxOf(a), boxOf(b)];
+  if (boxA.right < boxB.left || boxB.right < boxA.left || boxA.bottom < boxB.top || boxB.bottom < boxA.top)
+    return false;
   const edgesB = segmentsOf(b, true);
-  if (segmentsOf(a, true).some((edge) => edgesB.some((other) => segmentsCross(edge, other)))) return true;
+  if (
+    segmentsOf(a, true).some((edge) =>
+      edgesB.some((other) => boxGapSquared(edge, other) === 0 && segmentsCross(edge, other)),
+    )
+  )
+    return true;
   return a.some((p) => containsPoint(b, p)) || b.some((p) => containsPoint(a, p));
 }
 

@@ -8,9 +8,8 @@ import type { Hoop } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
 import { CLOSES_BY_KIND } from './numbers';
-import { hoopCentre, ringOnPiece, searchDesignAt, whyRingDoesNotLie } from './ring';
+import { hoopCentre, ringLies, ringOnPiece, searchDesignAt } from './ring';
 import type { QuarterTurn } from './schema';
-import { QUARTER_TURNS } from './schema';
 
 /** One way of turning one hoop on the piece. */
 export interface TurnVerdict {
@@ -49,6 +48,17 @@ export const fieldOf = (hoop: Hoop): Field => ({
   round: hoop.round,
 });
 
+/** A field and a ring turned by 180° lie as they did, so the half turns follow from 0° and 90°. */
+function judgeTurns(hoop: Hoop, q: HoopQuestion): TurnVerdict[] {
+  const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, 90, q)];
+  const opposite = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
+    ...turn,
+    turnDeg,
+    designAt: turn.designAt && { x: -turn.designAt.x + 0, y: -turn.designAt.y + 0 },
+  });
+  return [upright, quarter, opposite(upright, 180), opposite(quarter, 270)];
+}
+
 function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdict {
   const field = fieldOf(hoop);
   const allowed = allowedCentres(q.facts.hull, field, -turnDeg);
@@ -56,11 +66,11 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdi
   const clearance = numberFor(q.rules, 'ringClearanceMm');
   const hoopTurn = q.designTurnDeg + turnDeg;
   const lies = (designAt: Point) =>
-    whyRingDoesNotLie(
+    ringLies(
       ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn }),
       q.outline,
       clearance,
-    ) === null;
+    );
   const designAt = allowed ? searchDesignAt(hoop, allowed, lies) : null;
   return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
 }
@@ -123,7 +133,7 @@ function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
 
 /** Judges one hoop in four turns: the field, the ring on the cloth, the opening, the thickness. */
 export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
-  const turns = QUARTER_TURNS.map((turnDeg) => judgeTurn(hoop, turnDeg, q));
+  const turns = judgeTurns(hoop, q);
   const verdict = {
     hoop,
     fits: turns.some((t) => t.miss === null),

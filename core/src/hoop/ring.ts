@@ -1,6 +1,6 @@
-import { type Box, boxAbout, cornersOf } from '../geometry/box';
+import { type Box, boxAbout, boxOf, cornersOf } from '../geometry/box';
 import { type Point, plus, turn } from '../geometry/point';
-import { clearanceToLine, overhang, type Polygon, placed } from '../geometry/polygon';
+import { clearanceToLine, containsPoint, type Polygon, placed } from '../geometry/polygon';
 import type { PieceOutline } from '../piece/geometry';
 import type { Hoop } from '../shelf/schema';
 
@@ -24,16 +24,26 @@ export function hoopCentre(designCentre: Point, hoopTurnDeg: number, designAt: P
   return plus(designCentre, turn({ x: -designAt.x, y: -designAt.y }, hoopTurnDeg));
 }
 
-/** How far a ring lacks its room on the hoopable face, mm; null when it lies inside by the clearance. */
-export function whyRingDoesNotLie(ring: Polygon, outline: PieceOutline, clearanceMm: number): number | null {
-  const out = overhang(ring, outline.hoopable);
-  if (out) return out.mm + clearanceMm;
+/** Whether a ring lies on the hoopable face with its room, mm, all round. A ring that just has it lies. */
+export function ringLies(ring: Polygon, outline: PieceOutline, clearanceMm: number): boolean {
+  const [face, box] = [boxOf(outline.hoopable), boxOf(ring)];
+  const past = Math.max(
+    face.left - box.left,
+    box.right - face.right,
+    face.top - box.top,
+    box.bottom - face.bottom,
+  );
+  if (past + clearanceMm > TOLERANCE_MM) return false;
+  if (!ring.every((corner) => containsPoint(outline.hoopable, corner))) return false;
   const first = outline.hoopable[0];
   const room = clearanceToLine(ring, first ? [...outline.hoopable, first] : outline.hoopable).mm;
-  return room + 1e-9 < clearanceMm ? clearanceMm - room : null;
+  return room + TOLERANCE_MM >= clearanceMm;
 }
 
-const STEPS = 6;
+/** Rounding in turning and adding; far below anything a tape shows. */
+const TOLERANCE_MM = 1e-9;
+
+const STEPS = 4;
 
 /**
  * The least move of the design inside the field that lets the ring lie well, searched on a grid over the

@@ -28,7 +28,9 @@ const MOST_MOVE_MM = 80;
 
 /** The shortest straight move, in whole mm, that leaves the least clearance all round; null when none is near. */
 function shortestMove(laid: Laid, leastMm: number): { way: string; by: number; offset: Point } | null {
-  for (let by = 1; by <= MOST_MOVE_MM; by++) {
+  const nearest = nearestThings(footprintOf(laid.facts, laid.centre, laid.turnDeg), laid.outline)[0];
+  const least = nearest && !nearest.crossed ? Math.ceil(leastMm - nearest.clearance.mm) : 1;
+  for (let by = Math.max(1, least); by <= MOST_MOVE_MM; by++) {
     for (const way of WAYS) {
       const move = { x: way.x * by, y: way.y * by };
       if (!isClear(footprintOf(laid.facts, plus(laid.centre, move), laid.turnDeg), laid.outline, leastMm))

@@ -1,4 +1,5 @@
 import type { DesignFacts } from '../design/planDesign';
+import { type Box, boxOf } from '../geometry/box';
 import type { Point } from '../geometry/point';
 import {
   type Clearance,
@@ -45,8 +46,28 @@ export function nearestThings(footprint: readonly Point[], outline: PieceOutline
 export const offPiece = (footprint: readonly Point[], outline: PieceOutline): Clearance | null =>
   overhang(footprint, outline.outline);
 
-/** Whether a footprint lies on the piece with at least this much room to everything. */
+const near = (box: Box, points: readonly Point[], mm: number): boolean => {
+  const other = boxOf(points);
+  return (
+    other.left <= box.right + mm &&
+    other.right >= box.left - mm &&
+    other.top <= box.bottom + mm &&
+    other.bottom >= box.top - mm
+  );
+};
+
+/** Whether a footprint lies on the piece with at least this much room, in mm, to everything. */
 export function isClear(footprint: readonly Point[], outline: PieceOutline, leastMm: number): boolean {
-  if (offPiece(footprint, outline) !== null) return false;
-  return nearestThings(footprint, outline).every((t) => !t.crossed && t.clearance.mm >= leastMm);
+  const box = boxOf(footprint);
+  for (const { area } of outline.noGo) {
+    if (
+      near(box, area, leastMm) &&
+      (polygonsOverlap(footprint, area) || clearanceBetween(footprint, area).mm < leastMm)
+    )
+      return false;
+  }
+  for (const { line } of outline.seams) {
+    if (near(box, line, leastMm) && clearanceToLine(footprint, line).mm < leastMm) return false;
+  }
+  return offPiece(footprint, outline) === null;
 }

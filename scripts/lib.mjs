@@ -1,0 +1,90 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const STAMPS = join(ROOT, '.build');
+
+/** Runs a command with its output shown; ends this process when it fails and `must` is set. */
+export function run(command, args, { must = true, cwd = ROOT, env = {} } = {}) {
+  const { status } = spawnSync(command, args, { cwd, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (must && status !== 0) process.exit(status ?? 1);
+  return status ?? 1;
+}
+
+export const bin = (name) => join(ROOT, 'node_modules/.bin', name);
+
+const SKIPPED = new Set(['node_modules', 'dist', '.expo']);
+
+function filesUnder(path) {
+  if (!existsSync(path)) return [];
+  if (statSync(path).isFile()) return [path];
+  return readdirSync(path)
+    .filter((name) => !SKIPPED.has(name))
+    .sort()
+    .flatMap((name) => filesUnder(join(path, name)));
+}
+
+function fingerprint(paths) {
+  const hash = createHash('sha256');
+  for (const file of paths.flatMap((path) => filesUnder(join(ROOT, path))))
+    hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Does work only when what it reads has changed since it was last done, or what it makes is gone. */
+export function onceFor(name, { reads, makes }, work) {
+  const stamp = join(STAMPS, name);
+  const now = fingerprint(reads);
+  if (existsSync(join(ROOT, makes)) && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  work();
+  mkdirSync(STAMPS, { recursive: true });
+  writeFileSync(stamp, now);
+}
+
+/** Installs the packages of the lock file when they are not there, or not these. */
+export function ensurePackages() {
+  onceFor('packages', { reads: ['package-lock.json'], makes: 'node_modules/.bin/tsx' }, () => {
+    console.log('Installing packages (once, about a minute).');
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  });
+}
+
+/** Exports the web app when its sources have changed. */
+export function ensureWebApp() {
+  onceFor('web', { reads: ['app', 'core/src', 'package-lock.json'], makes: 'app/dist/index.html' }, () => {
+    console.log('Building the web app (about a minute).');
+    run(bin('expo'), ['export', '-p', 'web'], { cwd: join(ROOT, 'app'), env: { CI: '1' } });
+  });
+}
+
+export const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
+
+/** Installs Debian's Chromium where this may be done; says so where not. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return true;
+  if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+    console.log('Installing Chromium for the browser tests.');
+    run('apt-get', ['update', '-qq'], { must: false });
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+      must: false,
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  }
+  if (existsSync(CHROMIUM)) return true;
+  console.error(
+    `There is no browser at ${CHROMIUM}: install Debian's package "chromium", or set CHROMIUM to one.`,
+  );
+  return false;
+}
+
+/** Starts the server as a child; its environment decides data, port and demo. */
+export function startServer(env, { watch = false } = {}) {
+  const args = [...(watch ? ['watch'] : []), join(ROOT, 'server/src/main.ts')];
+  const child = spawn(bin('tsx'), args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  child.on('exit', (code) => process.exit(code ?? 0));
+  return child;
+}

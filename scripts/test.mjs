@@ -1,0 +1,60 @@
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { bin, ensureChromium, ensurePackages, ensureWebApp, ROOT, run } from './lib.mjs';
+
+/** Everything, from types to the real interface; ends with one line over all of it. */
+ensurePackages();
+const results = join(ROOT, 'test-results');
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+const counts = { passed: 0, failed: 0 };
+const failures = [];
+
+function check(name, command, args, options) {
+  console.log(`\n— ${name}`);
+  if (run(command, args, { must: false, ...options }) !== 0) failures.push(name);
+}
+
+function add(file, read) {
+  const path = join(results, file);
+  if (!existsSync(path)) {
+    failures.push(`${file}: no result`);
+    return;
+  }
+  const { passed, failed } = read(JSON.parse(readFileSync(path, 'utf8')));
+  counts.passed += passed;
+  counts.failed += failed;
+}
+
+check('typed routes', bin('expo'), ['customize', 'tsconfig.json'], {
+  cwd: join(ROOT, 'app'),
+  env: { CI: '1' },
+});
+check('types', 'npm', ['run', '--silent', 'types']);
+check('lint', bin('biome'), ['check', '.']);
+check('unit and server tests', bin('jest'), ['--json', `--outputFile=${join(results, 'jest.json')}`]);
+add('jest.json', (r) => ({
+  passed: r.numPassedTests,
+  failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
+}));
+
+ensureWebApp();
+if (ensureChromium()) {
+  const output = join(ROOT, '.build/playwright.json');
+  rmSync(output, { force: true });
+  check('browser tests', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: output },
+  });
+  add('../.build/playwright.json', (r) => ({
+    passed: r.stats.expected,
+    failed: r.stats.unexpected + r.stats.flaky,
+  }));
+} else {
+  failures.push('browser tests: no browser');
+}
+
+const failed = Math.max(counts.failed, failures.length);
+if (failures.length > 0) console.error(`\nFailed: ${failures.join('; ')}`);
+console.log(`\n${counts.passed} passed, ${failed} failed`);
+process.exit(failed > 0 || counts.passed === 0 ? 1 : 0);
