@@ -15,10 +15,14 @@ export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' 
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['tickets', 'shelf', 'rules', 'logbook'],
+  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook'],
   endpoints: (build) => ({
     tickets: build.query<KeptTicket[], void>({ query: () => '/tickets', providesTags: ['tickets'] }),
-    ticket: build.query<KeptTicket, string>({ query: (id) => `/tickets/${id}`, keepUnusedDataFor: 0 }),
+    ticket: build.query<KeptTicket, string>({
+      query: (id) => `/tickets/${id}`,
+      keepUnusedDataFor: 0,
+      providesTags: ['ticket'],
+    }),
     saveTicket: build.mutation<{ rev: number }, { ticket: Ticket; rev: number }>({
       query: ({ ticket, rev }) => ({ url: `/tickets/${ticket.id}`, method: 'PUT', body: { ticket, rev } }),
       invalidatesTags: ['tickets'],
@@ -55,11 +59,11 @@ export const api = createApi({
     entry: build.query<LogEntry, string>({ query: (id) => `/logbook/${id}`, providesTags: ['logbook'] }),
     addEntry: build.mutation<{ id: string; loggedAt: string }, Omit<LogEntry, 'loggedAt'>>({
       query: (entry) => ({ url: '/logbook', method: 'POST', body: entry }),
-      invalidatesTags: ['logbook', 'tickets'],
+      invalidatesTags: ['logbook', 'tickets', 'ticket'],
     }),
     removeEntry: build.mutation<unknown, string>({
       query: (id) => ({ url: `/logbook/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['logbook', 'tickets'],
+      invalidatesTags: ['logbook', 'tickets', 'ticket'],
     }),
   }),
 });

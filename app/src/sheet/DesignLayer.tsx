@@ -10,7 +10,7 @@ interface DesignLayerProps {
   turnDeg: number;
   /** Outline of the footprint in mm, drawn while dragging. */
   box?: readonly Point[] | null;
-  /** Only this many colour stops, for the order of stitching. */
+  /** Colour stops after this many are drawn faintly, for the order of stitching. */
   stops?: number;
   mirror?: boolean;
   ink: string;
@@ -64,16 +64,17 @@ export const DesignLayer = memo(function DesignLayer({
         {facts.artwork ? (
           <G transform={`scale(${facts.scale})`}>
             {facts.artwork.paths.map(({ d, stop, strokeMm }, i) => {
-              if (stop >= shown) return null;
+              const opacity = stop < shown ? 1 : 0.14;
               const hex = facts.stops[stop]?.hex ?? ink;
               const key = `${i} ${stop}`;
               return strokeMm === null ? (
-                <Path key={key} d={d} fill={hex} fillRule="evenodd" />
+                <Path key={key} d={d} fill={hex} fillRule="evenodd" opacity={opacity} />
               ) : (
                 <Path
                   key={key}
                   d={d}
                   fill="none"
+                  opacity={opacity}
                   stroke={hex}
                   strokeWidth={strokeMm}
                   strokeLinecap="round"

@@ -1,7 +1,7 @@
 import { boxOf, lightnessOf, type PieceOutline, type PiecePlan } from '@zt/core';
 import { memo } from 'react';
 import { ClipPath, Defs, G, Line, Path } from 'react-native-svg';
-import { CLOTH_INK, type Palette } from '../theme/palette';
+import { CLOTH_INK, DAY, EVENING, type Palette } from '../theme/palette';
 import { pathPx, toPx, type View } from './view';
 
 interface PieceLayerProps {
@@ -16,6 +16,12 @@ interface PieceLayerProps {
 /** Lines on this cloth, readable on pale and on dark. */
 export const clothInk = (colour: string): string =>
   lightnessOf(colour) > 52 ? CLOTH_INK.onPale : CLOTH_INK.onDark;
+
+/** The palette for what is drawn on this cloth: ink and chalk that are seen on it, by day and by night. */
+export function paletteOnCloth(palette: Palette, colour: string): Palette {
+  const ink = clothInk(colour);
+  return { ...palette, ink, chalk: ink === CLOTH_INK.onPale ? DAY.chalk : EVENING.chalk };
+}
 
 const HATCH_PX = 7;
 
@@ -62,7 +68,7 @@ export const PieceLayer = memo(function PieceLayer({
   palette,
   bare = false,
 }: PieceLayerProps) {
-  const ink = clothInk(piece.colour);
+  const { ink, chalk } = paletteOnCloth(palette, piece.colour);
   const { centreLine } = piece;
   const lineAt = (line: { offset: number; slope: number }, y: number) =>
     toPx(view, { x: line.offset + line.slope * y, y });
@@ -99,7 +105,7 @@ export const PieceLayer = memo(function PieceLayer({
           y1={usedTop.y}
           x2={usedFoot.x}
           y2={usedFoot.y}
-          stroke={palette.chalk}
+          stroke={chalk}
           strokeWidth={1.6}
           strokeDasharray="14 4 2 4"
         />

@@ -6,7 +6,7 @@ import { useAppDispatch } from '../store/store';
 import type { Palette } from '../theme/palette';
 import { DesignLayer } from './DesignLayer';
 import { GrainArrow, Zigzag } from './marks';
-import { clothInk, PieceLayer } from './PieceLayer';
+import { clothInk, PieceLayer, paletteOnCloth } from './PieceLayer';
 import { Sheet } from './Sheet';
 import type { View } from './view';
 
@@ -14,9 +14,9 @@ interface TicketSheetProps {
   focus: Box;
   description: string;
   /** Drawn over piece and design. */
-  over?: (view: View, palette: Palette, ink: string) => ReactNode;
+  over?: (view: View, palette: Palette) => ReactNode;
   /** Drawn between piece and design. */
-  under?: (view: View, palette: Palette, ink: string) => ReactNode;
+  under?: (view: View, palette: Palette) => ReactNode;
   draggable?: boolean;
   withDesign?: boolean;
 }
@@ -81,7 +81,7 @@ export function TicketSheet({
       draw={(view, palette) => (
         <>
           <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
-          {under?.(view, palette, ink)}
+          {under?.(view, paletteOnCloth(palette, piece.colour))}
           {withDesign && place && design.facts ? (
             <DesignLayer
               facts={design.facts}
@@ -93,7 +93,7 @@ export function TicketSheet({
             />
           ) : null}
           <GrainArrow view={view} palette={palette} />
-          {over?.(view, palette, ink)}
+          {over?.(view, paletteOnCloth(palette, piece.colour))}
           {troubles.map((f) =>
             f.at ? <Zigzag key={f.code} view={view} palette={palette} at={f.at} /> : null,
           )}

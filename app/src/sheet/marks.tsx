@@ -61,16 +61,14 @@ interface DimensionProps extends OnSheet {
   at?: number;
   /** Dotted leaders from these points to the line's ends. */
   leaders?: readonly [Point, Point][];
-  ink?: string;
 }
 
 /** A thin line with end ticks and its figure on it. Ends in mm. */
-export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [], ink }: DimensionProps) {
+export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [] }: DimensionProps) {
   const [a, b] = [toPx(view, from), toPx(view, to)];
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   if (length < 1) return null;
   const [nx, ny] = [(-(b.y - a.y) / length) * 6, ((b.x - a.x) / length) * 6];
-  const colour = ink ?? palette.ink;
   const mid = { x: a.x + (b.x - a.x) * at, y: a.y + (b.y - a.y) * at };
   return (
     <G>
@@ -83,13 +81,13 @@ export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [
             y1={s.y}
             x2={e.x}
             y2={e.y}
-            stroke={colour}
+            stroke={palette.ink}
             strokeWidth={1}
             strokeDasharray="2 3"
           />
         );
       })}
-      <Line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={colour} strokeWidth={1.4} />
+      <Line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={palette.ink} strokeWidth={1.4} />
       {[a, b].map((end, i) => (
         <Line
           key={i === 0 ? 'from' : 'to'}
@@ -97,7 +95,7 @@ export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [
           y1={end.y - ny}
           x2={end.x + nx}
           y2={end.y + ny}
-          stroke={colour}
+          stroke={palette.ink}
           strokeWidth={1.4}
         />
       ))}

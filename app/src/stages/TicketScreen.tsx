@@ -46,13 +46,14 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
     >
       <IconPress icon="chevron-left" label="Back to the bench" onPress={onBack} />
       <View style={{ flex: 1 }}>
-        <Txt as="heading" level={1}>
+        <Txt as="heading" level={1} lines={1}>
           {ticket.name || 'New ticket'}
         </Txt>
         <Txt
           as="small"
           tone={save === 'failed' || save === 'conflict' ? 'madder' : 'graphite'}
           live
+          lines={1}
           testID="save-state"
         >
           {[ticket.customer || fabric.toLowerCase(), SAVE_WORDS[save]].filter(Boolean).join(' · ')}
@@ -69,6 +70,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { past, future } = useAppSelector((state) => state.editor);
+  const { Action } = STAGE_VIEWS[stage];
   const next = STAGES[STAGES.indexOf(stage) + 1];
   const stopped = plan.findings.some((f) => f.stage === stage && f.severity === 'stop');
   const goOn = () => {
@@ -95,6 +97,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
       {deckOf(stage, plan).length > 0 ? (
         <Press title="At the table" onPress={() => router.push(`/ticket/${ticket.id}/card/${stage}`)} />
       ) : null}
+      {Action ? <Action /> : null}
       {next ? <Press kind="main" title={`On to ${STAGE_NAMES[next]}`} onPress={goOn} /> : null}
     </View>
   );

@@ -7,6 +7,7 @@ import { HoopDrawing } from './hoop/HoopDrawing';
 import { HoopPanel } from './hoop/HoopPanel';
 import { LayersDrawing } from './layers/LayersDrawing';
 import { LayersPanel } from './layers/LayersPanel';
+import { LogAction } from './log/LogAction';
 import { LogPanel } from './log/LogPanel';
 import { MountDrawing } from './mount/MountDrawing';
 import { MountPanel } from './mount/MountPanel';
@@ -17,8 +18,15 @@ import { PlacePanel } from './place/PlacePanel';
 import { StitchDrawing } from './stitch/StitchDrawing';
 import { StitchPanel } from './stitch/StitchPanel';
 
+interface StageView {
+  Drawing: ComponentType;
+  Panel: ComponentType;
+  /** The stage's own last step, in the foot. */
+  Action?: ComponentType;
+}
+
 /** What each stage draws and what its panel says. */
-export const STAGE_VIEWS: Record<Stage, { Drawing: ComponentType; Panel: ComponentType }> = {
+export const STAGE_VIEWS: Record<Stage, StageView> = {
   piece: { Drawing: PieceDrawing, Panel: PiecePanel },
   design: { Drawing: DesignDrawing, Panel: DesignPanel },
   place: { Drawing: PlaceDrawing, Panel: PlacePanel },
@@ -27,5 +35,5 @@ export const STAGE_VIEWS: Record<Stage, { Drawing: ComponentType; Panel: Compone
   mount: { Drawing: MountDrawing, Panel: MountPanel },
   stitch: { Drawing: StitchDrawing, Panel: StitchPanel },
   finish: { Drawing: LayersDrawing, Panel: FinishPanel },
-  log: { Drawing: PlaceDrawing, Panel: LogPanel },
+  log: { Drawing: PlaceDrawing, Panel: LogPanel, Action: LogAction },
 };

@@ -94,7 +94,8 @@ function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion
     why.push(phrase`the cloth is ${mm(q.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
   if (q.fabric.ringMarks && !(hoop.kind === 'magnetic' && MAGNET_SPARES.has(q.fabric.structure)))
     why.push(phrase`its ring would mark this cloth`);
-  if (turns.every((t) => t.designAt === null)) {
+  const fitting = turns.filter((t) => t.miss === null);
+  if (fitting.length > 0 && fitting.every((t) => t.designAt === null)) {
     why.push(
       phrase`its ring of ${mm(hoop.ringWidthMm)} × ${mm(hoop.ringHeightMm)} does not lie ${mm(numberFor(q.rules, 'ringClearanceMm'))} clear of seams and bands`,
     );

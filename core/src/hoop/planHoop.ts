@@ -1,6 +1,6 @@
 import { densityRank } from '../design/planDesign';
 import { type Finding, finding, type Reason } from '../findings/finding';
-import { type Point, turn } from '../geometry/point';
+import { type Point, plus, turn } from '../geometry/point';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop, Shelf } from '../shelf/schema';
@@ -78,6 +78,18 @@ export function layHoop(
   };
 }
 
+/** The design's point that reaches farthest past the field, in the piece frame. */
+function farthestOut(laid: LaidHoop, q: HoopQuestion): Point {
+  const { fieldWidthMm, fieldHeightMm } = laid.verdict.hoop;
+  let worst = { past: -Infinity, at: q.designCentre };
+  for (const point of q.facts.hull) {
+    const inHoop = plus(turn(point, -laid.turnDeg), laid.designAt);
+    const past = Math.max(Math.abs(inHoop.x) - fieldWidthMm / 2, Math.abs(inHoop.y) - fieldHeightMm / 2);
+    if (past > worst.past) worst = { past, at: plus(q.designCentre, turn(point, q.designTurnDeg)) };
+  }
+  return worst.at;
+}
+
 function fitFindings(
   laid: LaidHoop,
   plan: Pick<HoopPlan, 'verdicts' | 'method'>,
@@ -106,7 +118,7 @@ function fitFindings(
         'hoop-misses',
         'stop',
         phrase`The design reaches past the field of ${verdict.hoop.name} by ${by}, on one side.`,
-        { at: q.designCentre, mends },
+        { at: farthestOut(laid, q), mends },
       ),
     );
   }
@@ -214,7 +226,3 @@ export function planHoop(input: HoopInput, q: HoopQuestion, context: HoopContext
     reasons: [choice.reason, ...(proposed ? [proposalReason(verdicts, proposed, method)] : [])],
   };
 }
-
-/** A direction of the piece (unit vector in the piece frame) as it lies in the hoop. */
-export const inHoopFrame = (direction: Point, laid: Pick<LaidHoop, 'onPieceDeg'>): Point =>
-  turn(direction, -laid.onPieceDeg);

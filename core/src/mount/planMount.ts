@@ -31,6 +31,9 @@ export interface MountPlan {
   reasons: Reason[];
 }
 
+/** A move below this is lost in laying the hoop on its marks, mm. */
+const LEAST_MOVE_MM = 0.8;
+
 /**
  * The keys that bring the design onto its marks. The machine centres the file's own centre; the visible
  * centre must lie at `designAt` in the hoop frame.
@@ -39,7 +42,7 @@ export function keysFor(facts: DesignFacts, laid: LaidHoop, mirror: boolean): Ke
   const turnDeg = (360 - laid.turnDeg) % 360;
   const file = { x: mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
   const move = plus(laid.designAt, turn(file, turnDeg));
-  const clean = (v: number) => Math.round(v * 10) / 10 + 0;
+  const clean = (v: number) => (Math.abs(v) < LEAST_MOVE_MM ? 0 : Math.round(v * 10) / 10);
   return { turnDeg, mirror, move: { x: clean(move.x), y: clean(move.y) } };
 }
 

@@ -50,7 +50,7 @@ const TICKETS: DemoTicket[] = [
     drawing: 'paw',
     at: 'stitch',
     piece: { fabricId: 'pique-polo', readings: { ...TEE, chestWidth: 480, length: 610 }, colour: '#DCE7DA' },
-    stitch: { bobbinLeftM: 2.5 },
+    stitch: { bobbinLeftM: 1.6 },
   },
   {
     kind: 't-shirt',
@@ -83,7 +83,7 @@ const TICKETS: DemoTicket[] = [
     dueIn: 9,
     drawing: 'lighthouse',
     at: 'hoop',
-    piece: { readings: { ...TEE, chestWidth: 575, length: 700, armhole: 240 }, colour: '#2E3D50' },
+    piece: { readings: { ...TEE, chestWidth: 575, length: 700, armhole: 240 }, colour: '#E3DCCB' },
     place: { placement: 'centre-chest' },
     hoop: { hoopId: 'hoop-130x180' },
   },
@@ -127,7 +127,7 @@ const TICKETS: DemoTicket[] = [
     dueIn: null,
     drawing: 'gull',
     at: 'log',
-    piece: { readings: { ...TOWEL, width: 700 }, colour: '#33475B' },
+    piece: { readings: { ...TOWEL, width: 700 }, colour: '#D5DEE2' },
   },
 ];
 

@@ -24,14 +24,17 @@ export interface TxtProps {
   level?: 1 | 2 | 3;
   live?: boolean;
   testID?: string;
+  /** Cut off after so many lines. */
+  lines?: number;
 }
 
 /** All text of the app: two typefaces, tabular figures. */
-export function Txt({ children, as = 'body', tone = 'ink', style, level, live, testID }: TxtProps) {
+export function Txt({ children, as = 'body', tone = 'ink', style, level, live, testID, lines }: TxtProps) {
   const palette = usePalette();
   return (
     <Text
       testID={testID}
+      {...(lines ? { numberOfLines: lines } : {})}
       {...(level ? { role: 'heading' as const, 'aria-level': level } : {})}
       {...(live ? { 'aria-live': 'polite' as const } : {})}
       style={[

@@ -26,7 +26,7 @@ function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: Dis
     <TicketSheet
       focus={grown(box, 6)}
       description={say(card.text, units)}
-      over={(view, palette, ink) => (
+      over={(view, palette) => (
         <>
           {tape ? (
             <Dimension
@@ -35,7 +35,6 @@ function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: Dis
               from={tape.from}
               to={tape.to}
               text={card.figure ? say([card.figure], units) : ''}
-              ink={ink}
             />
           ) : null}
           {cross ? <ChalkCross view={view} palette={palette} at={cross} size={14} /> : null}

@@ -16,17 +16,7 @@ const BRACKET = {
 };
 
 /** The hoop on the piece: ring as a double line, notches, bracket as a tab, field dash-dot. */
-export function HoopOutline({
-  laid,
-  view,
-  palette,
-  ink,
-}: {
-  laid: LaidHoop;
-  view: View;
-  palette: Palette;
-  ink: string;
-}) {
+export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
   const { hoop } = laid.verdict;
   const way = turn(BRACKET[hoop.bracket], laid.onPieceDeg);
   const half =
@@ -53,19 +43,24 @@ export function HoopOutline({
   return (
     <G>
       {a && b && c && d ? (
-        <Path d={pathPx(view, [a, b, d, c], true)} fill={palette.paper} stroke={ink} strokeWidth={1.6} />
+        <Path
+          d={pathPx(view, [a, b, d, c], true)}
+          fill={palette.paper}
+          stroke={palette.ink}
+          strokeWidth={1.6}
+        />
       ) : null}
       <Path
         d={pathPx(view, laid.ring, true)}
         fill="none"
-        stroke={ink}
+        stroke={palette.ink}
         strokeWidth={2.4}
         strokeLinejoin="round"
       />
       <Path
         d={`M${inner.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`}
         fill="none"
-        stroke={ink}
+        stroke={palette.ink}
         strokeWidth={1}
         strokeLinejoin="round"
       />
@@ -76,7 +71,7 @@ export function HoopOutline({
           <Path
             key={`${p.x} ${p.y}`}
             d={`M${mid.x - 5} ${mid.y}L${mid.x} ${mid.y - 5}L${mid.x + 5} ${mid.y}L${mid.x} ${mid.y + 5}Z`}
-            fill={ink}
+            fill={palette.ink}
           />
         );
       })}
@@ -113,7 +108,7 @@ export function HoopDrawing() {
       focus={grown(boxOf([...laid.ring, ...plan.place.footprint]), 34)}
       draggable
       description={`${hoop.name} on the piece, ${plan.hoop?.method}; its field is ${formatLength(hoop.fieldWidthMm, units)} by ${formatLength(hoop.fieldHeightMm, units)}. ${say(laid.verdict.line, units)}`}
-      under={(view, palette, ink) => <HoopOutline laid={laid} view={view} palette={palette} ink={ink} />}
+      under={(view, palette) => <HoopOutline laid={laid} view={view} palette={palette} />}
       over={(view, palette) => {
         const top = toPx(view, { x: laid.centre.x, y: boxOf(laid.field).bottom });
         return worst ? null : (

@@ -17,8 +17,11 @@ const RING_PX = 30;
 const LABEL_SPACE_PX = 42;
 
 function bandsOf(stack: readonly StackLayer[], height: number): Band[] {
-  const heights = stack.map((l) => (l.role === 'cloth' ? 30 : l.role === 'topper' ? 10 : 15));
-  const total = heights.reduce((sum, h) => sum + h + LABEL_SPACE_PX, 0);
+  const usual = stack.map((l) => (l.role === 'cloth' ? 30 : l.role === 'topper' ? 10 : 15));
+  const sum = usual.reduce((a, b) => a + b, 0);
+  const grow = Math.min(3, Math.max(1, (height - 60 - stack.length * LABEL_SPACE_PX) / sum));
+  const heights = usual.map((h) => h * grow);
+  const total = heights.reduce((a, b) => a + b + LABEL_SPACE_PX, 0);
   let y = Math.max(16, (height - total) / 2);
   return stack.map((layer, i) => {
     const band = { layer, y: y + LABEL_SPACE_PX - 4, height: heights[i] ?? 15 };

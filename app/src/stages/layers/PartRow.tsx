@@ -44,7 +44,10 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
       </View>
       <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
         <Why about={name.toLowerCase()} reasons={[chosen.reason]} units={units} />
-        <Disclosure title={`${chosen.alternatives.length} others`} label={`another ${name.toLowerCase()}`}>
+        <Disclosure
+          title={chosen.alternatives.length === 1 ? '1 other' : `${chosen.alternatives.length} others`}
+          label={`another ${name.toLowerCase()}`}
+        >
           {chosen.alternatives.map(({ choice, reason }) => (
             <Pressable
               key={choice.id}

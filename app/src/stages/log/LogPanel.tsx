@@ -1,8 +1,6 @@
 import {
   BOBBINS,
   FAULTS,
-  type FaultId,
-  frozenPlan,
   type LogInput,
   NEEDLES,
   SEVERITY_WORDS,
@@ -10,20 +8,15 @@ import {
   type Stage,
   TOPPERS,
 } from '@zt/core';
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
-import { Press } from '../../components/ui/Press';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
-import { newId } from '../../hooks/newId';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { useAddEntryMutation, useRemoveEntryMutation } from '../../services/api';
-import { useAppSelector } from '../../store/store';
-import { usePalette } from '../../theme/palette';
+import { FaultRow } from './FaultRow';
 
 const METHODS = [
   { id: 'hooped', name: 'hooped' },
@@ -31,7 +24,6 @@ const METHODS = [
   { id: 'partly', name: 'partly' },
 ] as const;
 const TIMED: readonly Stage[] = ['place', 'hoop', 'stitch', 'finish'];
-const LEVELS = SEVERITY_WORDS.map((name, i) => ({ id: String(i), name: `${i}`, detail: name }));
 const named = (choices: Record<string, { id: string; name: string }>) =>
   Object.values(choices).map(({ id, name }) => ({ id, name }));
 
@@ -98,71 +90,19 @@ function UsedFields() {
 function FaultFields() {
   const { ticket, change } = useOpenTicket();
   const { faults } = ticket.log;
-  const set = (id: FaultId, level: number) =>
-    change({ stage: 'log', set: { faults: { ...faults, [id]: level } } });
-  return (
-    <View style={{ gap: 10 }}>
-      {FAULTS.map((fault) => {
-        const level = faults[fault.id] ?? 0;
-        return (
-          <View key={fault.id} style={{ gap: 4 }}>
-            <Choice
-              label={fault.name}
-              small
-              options={LEVELS}
-              chosen={String(level)}
-              onChoose={(id) => set(fault.id, Number(id))}
-            />
-            {level > 0 ? (
-              <Txt as="small">{`Usually: ${fault.causes}. Next time: ${fault.nextTime}`}</Txt>
-            ) : null}
-          </View>
-        );
-      })}
-    </View>
-  );
-}
-
-/** The button that keeps it all, and the way back. */
-function Keep() {
-  const { ticket, plan, loggedAs } = useOpenTicket();
-  const p = usePalette();
-  const router = useRouter();
-  const save = useAppSelector((state) => state.editor.save);
-  const [add, adding] = useAddEntryMutation();
-  const [takeBack] = useRemoveEntryMutation();
-  if (loggedAs) {
-    return (
-      <View
-        style={{ gap: 8, backgroundColor: p.shade, borderLeftWidth: 4, borderColor: p.moss, padding: 12 }}
-      >
-        <Txt as="strong" live>
-          It is in the logbook, with the plan as it was.
-        </Txt>
-        <Press title="Open the entry" onPress={() => router.push(`/logbook/${loggedAs}`)} />
-        <Press kind="link" title="Take it back out of the logbook" onPress={() => void takeBack(loggedAs)} />
-      </View>
-    );
-  }
-  const ready = plan.hoop !== null && (save === 'saved' || save === 'saving');
   return (
     <View style={{ gap: 6 }}>
-      <Press
-        kind="main"
-        title="Put it in the logbook"
-        disabled={!ready || adding.isLoading}
-        onPress={() => void add({ id: newId(), ticket, plan: frozenPlan(plan), log: ticket.log })}
-      />
-      {plan.hoop === null ? (
-        <Txt as="small" tone="madder">
-          The plan is not complete yet: measure the piece first.
-        </Txt>
-      ) : null}
-      {adding.isError ? (
-        <Txt as="small" tone="madder" live>
-          It was not logged. The ticket is safe; try again.
-        </Txt>
-      ) : null}
+      <Txt as="small" tone="graphite">
+        {SEVERITY_WORDS.map((word, i) => `${i} ${word}`).join(' · ')}
+      </Txt>
+      {FAULTS.map((fault) => (
+        <FaultRow
+          key={fault.id}
+          fault={fault}
+          level={faults[fault.id] ?? 0}
+          onLevel={(level) => change({ stage: 'log', set: { faults: { ...faults, [fault.id]: level } } })}
+        />
+      ))}
     </View>
   );
 }
@@ -220,7 +160,6 @@ export function LogPanel() {
         onText={(nextTime) => set({ nextTime }, 'next time')}
       />
       <TextField label="Done by" value={log.by} onText={(by) => set({ by }, 'by')} />
-      <Keep />
     </View>
   );
 }

@@ -18,7 +18,7 @@ export function PieceDrawing() {
       focus={boxOf(piece.sketch.outline)}
       description={description}
       withDesign={false}
-      over={(view, palette, ink) =>
+      over={(view, palette) =>
         readings.map((reading) => {
           const { [reading.from]: from, [reading.to]: to } = piece.sketch.landmarks;
           return from && to ? (
@@ -30,7 +30,6 @@ export function PieceDrawing() {
               to={to}
               text={figure(reading.id)}
               at={reading.id === 'chestWidth' ? 0.3 : reading.id === 'length' ? 0.7 : 0.5}
-              ink={ink}
             />
           ) : null;
         })

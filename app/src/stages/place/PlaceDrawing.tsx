@@ -28,13 +28,11 @@ function PlaceMarks({
   place,
   view,
   palette,
-  ink,
 }: {
   plan: Plan;
   place: PlacePlan;
   view: View;
   palette: Palette;
-  ink: string;
 }): ReactNode {
   const { units } = useOpenTicket();
   const px = (n: number) => n / view.scale;
@@ -56,7 +54,6 @@ function PlaceMarks({
           <Dimension
             view={view}
             palette={palette}
-            ink={ink}
             from={{ x: left.x, y: halfY }}
             to={{ x: middleX, y: halfY }}
             text={formatFigure(middleX - left.x, units)}
@@ -65,7 +62,6 @@ function PlaceMarks({
           <Dimension
             view={view}
             palette={palette}
-            ink={ink}
             from={{ x: middleX, y: halfY }}
             to={{ x: right.x, y: halfY }}
             text={formatFigure(right.x - middleX, units)}
@@ -76,7 +72,6 @@ function PlaceMarks({
       <Dimension
         view={view}
         palette={palette}
-        ink={ink}
         from={{ x: depthX, y: place.depthFrom.y }}
         to={{ x: depthX, y: place.centre.y }}
         text={formatFigure(place.depthMm, units)}
@@ -89,7 +84,6 @@ function PlaceMarks({
         <Dimension
           view={view}
           palette={palette}
-          ink={ink}
           from={{ x: lineX, y: levelY }}
           to={{ x: place.centre.x, y: levelY }}
           text={formatFigure(Math.abs(across), units)}
@@ -115,9 +109,7 @@ export function PlaceDrawing() {
       focus={placeFocus(plan, place)}
       description={description}
       draggable
-      over={(view, palette, ink) => (
-        <PlaceMarks plan={plan} place={place} view={view} palette={palette} ink={ink} />
-      )}
+      over={(view, palette) => <PlaceMarks plan={plan} place={place} view={view} palette={palette} />}
     />
   );
 }

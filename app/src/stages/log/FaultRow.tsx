@@ -1,0 +1,52 @@
+import { type FAULTS, SEVERITY_WORDS } from '@zt/core';
+import { Pressable, View } from 'react-native';
+import { Txt } from '../../components/ui/Txt';
+import { usePalette } from '../../theme/palette';
+
+interface FaultRowProps {
+  fault: (typeof FAULTS)[number];
+  level: number;
+  onLevel: (level: number) => void;
+}
+
+/** One fault, from 0 (none) to 3 (spoilt), with its causes once it was seen. */
+export function FaultRow({ fault, level, onLevel }: FaultRowProps) {
+  const p = usePalette();
+  return (
+    <View style={{ borderBottomWidth: 1, borderColor: p.hairline, paddingBottom: 6, gap: 4 }}>
+      <View
+        role="radiogroup"
+        aria-label={fault.name}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}
+      >
+        <View style={{ flex: 1 }}>
+          <Txt>{fault.name}</Txt>
+        </View>
+        {SEVERITY_WORDS.map((word, i) => (
+          <Pressable
+            key={word}
+            role="radio"
+            aria-checked={level === i}
+            aria-label={`${fault.name}: ${word}`}
+            onPress={() => onLevel(i)}
+            style={{
+              width: 44,
+              height: 44,
+              alignItems: 'center',
+              justifyContent: 'center',
+              borderWidth: 1.5,
+              borderRadius: 6,
+              borderColor: level === i ? p.ink : p.hairline,
+              backgroundColor: level === i ? p.ink : 'transparent',
+            }}
+          >
+            <Txt as="strong" tone={level === i ? 'onInk' : 'ink'}>
+              {String(i)}
+            </Txt>
+          </Pressable>
+        ))}
+      </View>
+      {level > 0 ? <Txt as="small">{`Usually: ${fault.causes}. Next time: ${fault.nextTime}`}</Txt> : null}
+    </View>
+  );
+}
