@@ -6,16 +6,8 @@ export type { Artwork, ColourStop, DesignInput } from './design/schema';
 export type { StitchFigures } from './design/svg/estimate';
 export type { ReadSvg } from './design/svg/readSvg';
 export type { SvgRefusal } from './design/svg/refuse';
-export {
-  byGravity,
-  type Finding,
-  FindingSchema,
-  type Mend,
-  questionText,
-  type Reason,
-  ReasonSchema,
-  type Severity,
-} from './findings/finding';
+export { byGravity, type Finding, FindingSchema, type Mend, type Severity } from './findings/finding';
+export { questionText, type Reason, ReasonSchema } from './findings/reason';
 export type { FinishPlan, FinishStep } from './finish/planFinish';
 export { type Box, boxOf, grown, heightOf, widthOf } from './geometry/box';
 export { minus, type Point, plus, turn } from './geometry/point';
@@ -23,6 +15,7 @@ export { placed } from './geometry/polygon';
 export type { HoopVerdict } from './hoop/judgeHoop';
 export type { HoopPlan, LaidHoop } from './hoop/planHoop';
 export type { HoopInput, Method, QuarterTurn } from './hoop/schema';
+export { IdSchema } from './ids';
 export { BOBBINS, CHOICES, type Choice, NEEDLES, STABILIZERS, TOPPERS } from './layers/materials';
 export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
 export {
@@ -47,6 +40,7 @@ export { FAULT_IDS, FAULTS, type FaultId, SEVERITY_WORDS } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome, outcomeOf, worstFault } from './log/schema';
 export { type Keys, keysNeeded, type MountPlan } from './mount/planMount';
 export { pieceInHoopFrame, type TurnRank } from './mount/rankTurns';
+export { newTicket } from './newTicket';
 export { FABRICS } from './piece/fabrics';
 export type { NoGoArea, PieceKind, PieceOutline, Reading, Seam } from './piece/geometry';
 export { PIECE_KINDS } from './piece/kinds';
@@ -86,15 +80,7 @@ export {
 export { nextStage, type StageState, stageStates } from './stageStates';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
 export { type StitchPlan, type StitchStop, topThreadM } from './stitch/planStitch';
-export {
-  applyChange,
-  type Change,
-  ChangeSchema,
-  IdSchema,
-  newTicket,
-  type Ticket,
-  TicketSchema,
-} from './ticket';
+export { applyChange, type Change, ChangeSchema, type Ticket, TicketSchema } from './ticket';
 export {
   bareUnitOf,
   type DisplayUnits,

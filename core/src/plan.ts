@@ -1,5 +1,6 @@
 import { type DesignPlan, planDesign } from './design/planDesign';
-import { byGravity, type Finding, type Reason } from './findings/finding';
+import { byGravity, type Finding } from './findings/finding';
+import type { Reason } from './findings/reason';
 import { type FinishPlan, planFinish } from './finish/planFinish';
 import { type HoopPlan, type LaidHoop, planHoop } from './hoop/planHoop';
 import { layerFacts } from './layers/facts';

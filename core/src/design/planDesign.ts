@@ -1,4 +1,5 @@
-import { because, type Finding, finding, type Reason } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
+import { because, type Reason } from '../findings/reason';
 import { boxAbout, cornersOf } from '../geometry/box';
 import { ORIGIN, type Point } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';

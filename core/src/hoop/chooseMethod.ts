@@ -1,5 +1,5 @@
 import { type DesignFacts, densityRank } from '../design/planDesign';
-import { type Reason, schoolReason } from '../findings/finding';
+import { type Reason, schoolReason } from '../findings/reason';
 import type { Fabric } from '../piece/schema';
 import { type HouseRules, schoolFor } from '../rules/schema';
 import { type Phrase, phrase } from '../units/phrase';

@@ -1,5 +1,6 @@
 import { densityRank } from '../design/planDesign';
-import { type Finding, finding, type Reason } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
+import type { Reason } from '../findings/reason';
 import { type Point, plus, turn } from '../geometry/point';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';

@@ -1,4 +1,5 @@
-import { because, type Finding, finding, type Reason, schoolReason } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
+import { because, type Reason, schoolReason } from '../findings/reason';
 import { numberFor } from '../rules/numbers';
 import type { Shelf } from '../shelf/schema';
 import { count, type Phrase, percent, phrase } from '../units/phrase';

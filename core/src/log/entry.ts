@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { METHODS } from '../hoop/schema';
+import { IdSchema } from '../ids';
 import { PIECE_KIND_IDS } from '../piece/schema';
 import type { Plan } from '../plan';
-import { IdSchema, type Ticket, TicketSchema } from '../ticket';
+import { type Ticket, TicketSchema } from '../ticket';
 import { LogInputSchema, OUTCOMES, outcomeOf } from './schema';
 
 /** One finished piece: the ticket, the plan as it was then, and the maker's report. Kept as it is. */

@@ -1,5 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
-import { because, type Finding, type Reason } from '../findings/finding';
+import type { Finding } from '../findings/finding';
+import { because, type Reason } from '../findings/reason';
 import { type Point, plus, turn } from '../geometry/point';
 import type { HoopPlan, LaidHoop } from '../hoop/planHoop';
 import type { LayersPlan } from '../layers/planLayers';

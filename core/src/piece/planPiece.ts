@@ -1,4 +1,5 @@
-import { because, type Finding, finding, type Reason, schoolReason } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
+import { because, type Reason, schoolReason } from '../findings/reason';
 import type { HouseRules } from '../rules/schema';
 import { deg, mm, phrase } from '../units/phrase';
 import { type CentreLine, fitCentreLine } from './centreLine';

@@ -1,4 +1,4 @@
-import { schoolReason } from '../findings/finding';
+import { schoolReason } from '../findings/reason';
 import type { Point } from '../geometry/point';
 import { segmentsOf } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';

@@ -1,4 +1,4 @@
-import type { Reason } from '../findings/finding';
+import type { Reason } from '../findings/reason';
 import type { Point } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { PieceKindId } from '../piece/schema';

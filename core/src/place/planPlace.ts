@@ -1,5 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
-import type { Finding, Reason } from '../findings/finding';
+import type { Finding } from '../findings/finding';
+import type { Reason } from '../findings/reason';
 import { boxOf, heightOf } from '../geometry/box';
 import { leanDegOf } from '../geometry/fitLine';
 import { ORIGIN, type Point, plus } from '../geometry/point';

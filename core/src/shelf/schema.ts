@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METHODS } from '../hoop/schema';
+import { IdSchema } from '../ids';
 import { HexSchema } from '../piece/schema';
-import { IdSchema } from '../ticket';
 
 export const HOOP_KINDS = ['screw', 'quick-release', 'magnetic', 'clamp frame', 'open frame'] as const;
 export type HoopKind = (typeof HOOP_KINDS)[number];

@@ -1,6 +1,7 @@
 import { colourDifference } from '../colour/colour';
 import type { DesignFacts, PlannedStop } from '../design/planDesign';
-import { because, type Finding, type Reason } from '../findings/finding';
+import type { Finding } from '../findings/finding';
+import { because, type Reason } from '../findings/reason';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
 import type { Machine, Shelf, Thread } from '../shelf/schema';

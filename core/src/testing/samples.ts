@@ -1,7 +1,8 @@
+import { newTicket } from '../newTicket';
 import type { HouseRules } from '../rules/schema';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
 import type { Hoop, Machine, Shelf } from '../shelf/schema';
-import { newTicket, type Ticket } from '../ticket';
+import type { Ticket } from '../ticket';
 
 /** The worked examples and a small shelf, shared by tests and the benchmark. */
 

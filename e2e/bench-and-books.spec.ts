@@ -1,0 +1,116 @@
+import { expect, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+test('the bench shows each ticket, its stage and its worst finding, and finds one', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText(/9 pieces, \d+ min of stitching/)).toBeVisible();
+  const rows = page.getByRole('link', { name: /: / });
+  await expect(rows).toHaveCount(9);
+  await expect(
+    page.getByRole('link', { name: 'Guest hand towel, Piece: Still to measure: hem to hem.' }),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('link', { name: /Allotment hand towel, Place: The design lies over the border band\./ }),
+  ).toBeVisible();
+  await page.getByRole('textbox', { name: 'Find a ticket' }).fill('rowing');
+  await expect(rows).toHaveCount(2);
+});
+
+test('a ticket taken off the bench can be put back', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('Hand towel');
+  await ticket.fill('Name of the ticket', 'Mistaken towel');
+  await ticket.saved();
+  await page.getByRole('button', { name: 'Take this ticket off the bench' }).click();
+  await ticket.reads('The ticket is off the bench.');
+  await expect(page.getByText('Mistaken towel')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('Mistaken towel')).toBeVisible();
+  await page.getByText('Mistaken towel').click();
+  await ticket.stage('Piece');
+  await page.getByRole('button', { name: 'Take this ticket off the bench' }).click();
+  await ticket.reads('The ticket is off the bench.');
+});
+
+test('the logbook filters by piece, fabric, method and outcome, and opens an entry', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/logbook');
+  await page.getByRole('button', { name: 'Filters' }).click();
+  await page.getByRole('radio', { name: 'spoilt' }).click();
+  await expect(page.getByText('1 piece: 0 good, 0 slight, 0 plain, 1 spoilt')).toBeVisible();
+  await page.getByRole('radio', { name: 'Bath towel' }).click();
+  await ticket.reads('No piece in the logbook agrees with these.');
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByRole('button', { name: 'Filters' }).click();
+  const linen = page.getByRole('radio', { name: 'Linen' });
+  if (!(await linen.isVisible())) await page.getByRole('button', { name: 'Filters' }).click();
+  await linen.click();
+  await expect(page.getByRole('link', { name: /Tea towel, carrot/ })).toHaveCount(2);
+  await page.getByRole('link', { name: 'Tea towel, carrot, slight' }).click();
+  await ticket.reads('Ring marks: slight');
+  await ticket.reads('Hooped it. Float it.');
+  await ticket.reads('How it was marked');
+});
+
+test('a hoop is added to the shelf, measured, judged, taken off and put back', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await expect(page.getByRole('heading', { name: 'Hoops: 10' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add a hoop' }).click();
+  await expect(page.getByRole('heading', { name: 'Hoops: 11' })).toBeVisible();
+  await ticket.fill('Name', '75 × 75 little one');
+  await ticket.fill('stitch field, width', '75 mm');
+  await ticket.fill('stitch field, height', '75 mm');
+  await expect(page.getByText(/field 2 15\/16 in × 2 15\/16 in/)).toBeVisible();
+  await page.goto('/ticket/demo-ticket-01/hoop');
+  await expect(page.getByRole('radio', { name: /75 × 75 little one/ })).toBeVisible();
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /75 × 75 little one/ }).click();
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click();
+  await ticket.reads('75 × 75 little one is off the shelf.');
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('heading', { name: 'Hoops: 11' })).toBeVisible();
+  await page.getByRole('button', { name: /75 × 75 little one/ }).click();
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Hoops: 10' })).toBeVisible();
+});
+
+test('a house rule changes every plan, and a number keeps its reason', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/rules');
+  await page.getByRole('radiogroup', { name: 'Topper' }).getByRole('radio', { name: 'always' }).click();
+  await page.getByRole('radio', { name: 'by armhole' }).click();
+  await page.goto('/ticket/demo-ticket-01/layers');
+  await ticket.reads('This shop lays a film on everything.');
+  await ticket.stage('Place');
+  await page.getByRole('button', { name: 'why this place?' }).click();
+  await ticket.reads(
+    'Level with the middle of the armhole, halfway from the centre line to the armhole seam.',
+  );
+  await page.goto('/rules');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await page.getByRole('button', { name: /^Numbers/ }).click();
+  await ticket.fill('Find a number', 'bath towel: above the band');
+  await ticket.reads('Reads as sitting on the band once the towel is folded over the rail.');
+  await ticket.fill('Bath towel: above the band', '50');
+  await page.goto('/ticket/demo-ticket-02/place');
+  await ticket.reads('From the end hem up 187.5 mm: chalk a level line.');
+});
+
+test('the cards at the table go on with a tap or space, in figures to be read from afar', async ({
+  page,
+}) => {
+  await page.goto('/ticket/demo-ticket-01/place');
+  await page.getByRole('button', { name: 'At the table' }).click();
+  await expect(page.getByTestId('card-text')).toContainText('Tape across, underarm to underarm');
+  const figure = page.getByTestId('card-figure');
+  await expect(figure).toHaveText('10 1/4 in');
+  const size = await figure.evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
+  expect(size).toBeGreaterThanOrEqual(48);
+  await page.keyboard.press(' ');
+  await page.getByRole('button', { name: 'Next step' }).click();
+  await expect(figure).toHaveText('7 5/8 in');
+  await page.getByRole('button', { name: 'Step back' }).click();
+  await page.getByRole('button', { name: 'Close the cards' }).click();
+  await expect(page.getByRole('heading', { name: 'Left chest' })).toBeVisible();
+});

@@ -1,0 +1,73 @@
+import { expect, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+const svg = (attributes: string, body: string) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${body}</svg>`;
+const file = (name: string, text: string) => ({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) });
+
+const BADGE = svg(
+  'width="3in" height="2in" viewBox="0 0 300 200"',
+  '<g transform="translate(50 50) scale(2)"><rect width="100" height="50" fill="#1F3A5F"/></g><circle cx="150" cy="100" r="30" fill="#E9B93A"/><path d="M60 60 L240 60" stroke="#C8322B" stroke-width="6" fill="none"/>',
+);
+
+test('an SVG drawing is read at its true size: outline, colours in order, stitches', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('T-shirt');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await ticket.stage('Design');
+  await page.getByLabel('SVG drawing').setInputFiles(file('badge.svg', BADGE));
+  await ticket.reads('From badge.svg: outline, colours and stitches were worked out from it.');
+  await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('50.8 mm');
+  await expect(page.getByRole('textbox', { name: 'design height' })).toHaveValue('25.4 mm');
+  await ticket.reads('Colours in the order they are stitched: 3');
+  await expect(page.getByRole('button', { name: /^colour 1 navy/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^colour 2 yellow/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^colour 3 red/ })).toBeVisible();
+  await expect(page.locator('[data-testid="sheet"] path[fill="#1f3a5f" i]')).toHaveCount(1);
+});
+
+const REFUSED: [string, string, RegExp][] = [
+  ['letter.svg', 'Dear customer, here is my logo.', /not an SVG drawing, or it is damaged/],
+  [
+    'script.svg',
+    svg('width="10mm" height="10mm"', '<script>window.hurt = true</script><rect width="5" height="5"/>'),
+    /carries a script/,
+  ],
+  [
+    'event.svg',
+    svg('width="10mm" height="10mm"', '<rect width="5" height="5" onload="window.hurt = true"/>'),
+    /carries a script/,
+  ],
+  [
+    'outside.svg',
+    svg('width="10mm" height="10mm"', '<image href="picture.png" width="5" height="5"/>'),
+    /points to something outside itself/,
+  ],
+  [
+    'entity.svg',
+    `<!DOCTYPE svg [<!ENTITY a "b">]>${svg('width="10mm" height="10mm"', '<rect width="5" height="5"/>')}`,
+    /defines entities or a document type/,
+  ],
+  ['nosize.svg', svg('viewBox="0 0 10 10"', '<rect width="5" height="5"/>'), /does not say how big it is/],
+  ['empty.svg', svg('width="10mm" height="10mm"', '<g/>'), /Nothing in this drawing can be stitched/],
+  [
+    'huge.svg',
+    svg('width="10mm" height="10mm"', `<!--${'x'.repeat(5.2 * 1024 * 1024)}--><rect width="5" height="5"/>`),
+    /over 5 MB/,
+  ],
+];
+
+test('a drawing that cannot be used is refused in words, runs nothing and loses nothing', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/design');
+  await ticket.reads(/1499 stitches, open/);
+  for (const [name, text, words] of REFUSED) {
+    await page.getByLabel('SVG drawing').setInputFiles(file(name, text));
+    await expect(page.getByRole('alert')).toContainText(words);
+    await expect(page.getByRole('alert')).toContainText('your ticket is as it was');
+  }
+  await ticket.reads(/1499 stitches, open/);
+  expect(await page.evaluate(() => 'hurt' in window)).toBe(false);
+});

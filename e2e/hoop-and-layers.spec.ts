@@ -1,0 +1,91 @@
+import { expect, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+test('a design that misses its hoop states each rescue and applies it on tap', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-06/hoop');
+  await ticket.reads(/reaches past the field of 130 × 180 screw/);
+  await page.getByRole('button', { name: /^Shrink to 98 %: fits 130 × 180 screw/ }).click();
+  await expect(page.getByText(/reaches past the field/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await ticket.reads(/reaches past the field of 130 × 180 screw/);
+  await page.getByRole('button', { name: /^Use 150 × 240 screw: fits with/ }).click();
+  await expect(page.getByRole('heading', { name: /150 × 240 screw/ })).toBeVisible();
+  await expect(page.getByText(/reaches past the field/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await ticket.saved();
+});
+
+test('every hoop of the shelf has its verdict with figures', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-01/hoop');
+  const hoops = page.getByRole('radiogroup', { name: 'Hoops on the shelf' }).getByRole('radio');
+  await expect(hoops).toHaveCount(10);
+  for (const line of await hoops.allTextContents()) expect(line).toMatch(/(Fits|Misses by|Turn 90°).*\d/);
+});
+
+test('floating instead of hooping is the maker’s choice, with the reason kept', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/hoop');
+  await page.getByRole('radio', { name: 'Floated' }).click();
+  await ticket.fill('Why this method (goes into the log)', 'Ring marks on the last one');
+  await ticket.reads(/Baste a box 3\/16 in outside the design/);
+  await ticket.stage('Layers');
+  await ticket.reads('Cut-away, medium, spray');
+  await ticket.stage('Hoop');
+  await expect(page.getByRole('textbox', { name: 'Why this method (goes into the log)' })).toHaveValue(
+    'Ring marks on the last one',
+  );
+  await page.getByRole('button', { name: 'as proposed' }).click();
+  await expect(page.getByRole('heading', { name: /100 × 100 screw, hooped/ })).toBeVisible();
+  await ticket.saved();
+});
+
+test('overruling the layers is checked again and taken back', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-04/layers');
+  await page.getByRole('button', { name: 'change the support' }).click();
+  await page.getByRole('radio', { name: 'Wash-away cloth' }).click();
+  await ticket.reads(/Wash-away alone under a dense design on a knit/);
+  await ticket.fill('Why this support (goes into the log)', 'She wants it soft');
+  await ticket.reads('Because: She wants it soft');
+  await page.getByRole('button', { name: /^Back to the proposal/ }).click();
+  await expect(page.getByText(/Wash-away alone under a dense design/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'another needle' }).click();
+  await page.getByRole('button', { name: /^90\/14:/ }).click();
+  await ticket.reads('90/14 · your choice');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await ticket.reads('75/11 ballpoint');
+  await ticket.saved();
+});
+
+test('mounting says which way round, what to key, and never mirrors letters', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-02/mount');
+  await expect(page.getByRole('heading', { name: /Top of the piece/ })).toBeVisible();
+  await ticket.reads('Turn');
+  await page.getByRole('radio', { name: /top away from you/ }).click();
+  await ticket.reads(/Nothing to key in: centred, upright|Key in/);
+  await page
+    .getByRole('checkbox', { name: /Mirror the design/ })
+    .first()
+    .click();
+  await ticket.reads('Mirrored lettering reads backwards.');
+  await page.getByRole('button', { name: /Take the mirror off/ }).click();
+  await expect(page.getByText('Mirrored lettering reads backwards.')).toHaveCount(0);
+  await page.getByRole('radio', { name: 'Six-needle, free arm' }).click();
+  await ticket.reads(/Six-needle, free arm|No machine/);
+});
+
+test('a short bobbin is seen before it runs out', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-03/stitch');
+  await ticket.reads(/The bobbin runs out in colour 2, slate: 1.6 m left/);
+  await page.getByRole('checkbox', { name: /^Colour 1: brick red/ }).click();
+  await expect(page.getByRole('checkbox', { name: /^Colour 1: brick red.*done/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Put in a full bobbin/ }).click();
+  await expect(page.getByText(/The bobbin runs out/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await ticket.reads(/The bobbin runs out in colour 2/);
+  await ticket.saved();
+});

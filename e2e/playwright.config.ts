@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: '.',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  outputDir: '../.build/playwright',
+  reporter: [['list'], ['json']],
+  use: {
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});

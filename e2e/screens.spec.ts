@@ -1,0 +1,34 @@
+import { STAGES } from '@zt/core/stages';
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+
+const PAGES = [
+  '/',
+  '/new',
+  '/shelf',
+  '/logbook',
+  '/logbook/demo-entry-04',
+  '/rules',
+  '/keys',
+  '/ticket/demo-ticket-01/card/place',
+];
+const TICKETS = STAGES.map((stage) => `/ticket/demo-ticket-02/${stage}`);
+const TROUBLED = [
+  '/ticket/demo-ticket-06/hoop',
+  '/ticket/demo-ticket-08/place',
+  '/ticket/demo-ticket-07/piece',
+];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(`by ${scheme === 'light' ? 'day' : 'evening'}`, () => {
+    test.use({ colorScheme: scheme });
+    for (const path of [...PAGES, ...TICKETS, ...TROUBLED]) {
+      test(`${path} reads well and stays within the page`, async ({ page }) => {
+        await page.goto(path);
+        await expect(page.getByRole('main').last()).toBeVisible();
+        await expect(page.getByRole('heading').last()).toBeVisible();
+        await expectAccessible(page);
+        await expectNoSidewaysScroll(page);
+      });
+    }
+  });
+}

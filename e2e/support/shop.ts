@@ -1,0 +1,51 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
+const READY = /ready: (http:\/\/\S+)/;
+
+export interface Shop {
+  url: string;
+  stop: () => Promise<void>;
+}
+
+/** A real server over a real file of its own, with the demo's data, on a free port. */
+export async function openShop(): Promise<Shop> {
+  const folder = mkdtempSync(join(tmpdir(), 'thimble-'));
+  const child = spawn(join(ROOT, 'node_modules/.bin/tsx'), [join(ROOT, 'server/src/main.ts')], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      PORT: '0',
+      ZT_DEMO: '1',
+      ZT_DATA: join(folder, 'shop.db'),
+      ZT_WEB: join(ROOT, 'app/dist'),
+    },
+  });
+  const url = await addressOf(child);
+  const stop = async () => {
+    const ended = new Promise((done) => child.once('exit', done));
+    child.kill('SIGTERM');
+    await ended;
+    rmSync(folder, { recursive: true, force: true });
+  };
+  return { url, stop };
+}
+
+function addressOf(child: ChildProcess): Promise<string> {
+  return new Promise((found, failed) => {
+    let said = '';
+    child.stdout?.on('data', (chunk) => {
+      said += chunk;
+      const url = READY.exec(said)?.[1];
+      if (url) found(url);
+    });
+    child.stderr?.on('data', (chunk) => {
+      said += chunk;
+    });
+    child.once('exit', (code) => failed(new Error(`The server ended with ${code}: ${said}`)));
+  });
+}

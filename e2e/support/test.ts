@@ -1,0 +1,55 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+import { openShop, type Shop } from './shop';
+
+const RULES_IN = { units: { system: 'in', denominator: 16 }, schools: {}, numbers: {} };
+
+interface Fixtures {
+  /** Console lines that a test provokes on purpose. */
+  allowed: RegExp[];
+  quiet: undefined;
+}
+
+/** Tests against a shop of their own worker; no page error and no console warning goes unseen. */
+export const test = base.extend<Fixtures, { shop: Shop }>({
+  shop: [
+    async ({ browserName: _ }, use) => {
+      const shop = await openShop();
+      await use(shop);
+      await shop.stop();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ shop }, use) => use(shop.url),
+  allowed: [[], { option: true }],
+  quiet: [
+    async ({ page, allowed, shop, request }, use) => {
+      await request.put(`${shop.url}/api/rules`, { data: RULES_IN });
+      const heard: string[] = [];
+      page.on('pageerror', (error) => heard.push(`page error: ${error.message}`));
+      page.on('console', (message) => {
+        if (message.type() === 'error' || message.type() === 'warning') heard.push(message.text());
+      });
+      await use(undefined);
+      expect(heard.filter((line) => !allowed.some((pattern) => pattern.test(line)))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** No fault in names, roles or contrast on the screen as it stands. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'best-practice'])
+    .analyze();
+  const seen = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
+  expect(seen).toEqual([]);
+}
+
+/** No sideways scroll, and nothing to press below 24 px. */
+export async function expectNoSidewaysScroll(page: Page): Promise<void> {
+  const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(over).toBeLessThanOrEqual(0);
+}

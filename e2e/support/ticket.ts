@@ -1,0 +1,36 @@
+import { expect, type Page } from '@playwright/test';
+
+/** What a person does on a ticket, by the words on the screen. */
+export function onTicket(page: Page) {
+  const panelText = (text: string | RegExp) => page.getByText(text).first();
+  return {
+    start: async (kind: 'T-shirt' | 'Bath towel' | 'Hand towel') => {
+      await page.goto('/');
+      await page.getByRole('button', { name: 'Start a piece' }).click();
+      await page.getByRole('button', { name: kind, exact: true }).click();
+      await expect(page.getByRole('heading', { name: `Measure the ${kind}` })).toBeVisible();
+    },
+    fill: async (label: string, value: string) => {
+      const field = page.getByRole('textbox', { name: label, exact: true });
+      await field.fill(value);
+      await field.blur();
+    },
+    stage: async (name: string) => {
+      await page
+        .getByRole('navigation', { name: 'Stages' })
+        .getByRole('link', { name: new RegExp(` ${name}`) })
+        .click();
+    },
+    onTo: async (name: string) => {
+      await page.getByRole('button', { name: `On to ${name}` }).click();
+    },
+    reads: async (text: string | RegExp) => {
+      await expect(panelText(text)).toBeVisible();
+    },
+    saved: async () => {
+      await expect(page.getByTestId('save-state')).toContainText('saved');
+      await expect(page.getByTestId('save-state')).not.toContainText('not saved');
+    },
+    sheet: () => page.getByTestId('sheet'),
+  };
+}
