@@ -23,10 +23,10 @@ test('a ticket taken off the bench can be put back', async ({ page }) => {
   await ticket.saved();
   await page.getByRole('button', { name: 'Take this ticket off the bench' }).click();
   await ticket.reads('The ticket is off the bench.');
-  await expect(page.getByText('Mistaken towel')).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Mistaken towel/ }).filter({ visible: true })).toHaveCount(0);
   await page.getByRole('button', { name: 'Put it back' }).click();
-  await expect(page.getByText('Mistaken towel')).toBeVisible();
-  await page.getByText('Mistaken towel').click();
+  const row = page.getByRole('link', { name: /^Mistaken towel/ }).filter({ visible: true });
+  await row.click();
   await ticket.stage('Piece');
   await page.getByRole('button', { name: 'Take this ticket off the bench' }).click();
   await ticket.reads('The ticket is off the bench.');

@@ -15,7 +15,7 @@ test('an SVG drawing is read at its true size: outline, colours in order, stitch
   await ticket.start('T-shirt');
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await ticket.stage('Design');
-  await page.getByLabel('SVG drawing').setInputFiles(file('badge.svg', BADGE));
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('badge.svg', BADGE));
   await ticket.reads('From badge.svg: outline, colours and stitches were worked out from it.');
   await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('50.8 mm');
   await expect(page.getByRole('textbox', { name: 'design height' })).toHaveValue('25.4 mm');
@@ -64,7 +64,7 @@ test('a drawing that cannot be used is refused in words, runs nothing and loses 
   await page.goto('/ticket/demo-ticket-01/design');
   await ticket.reads(/1499 stitches, open/);
   for (const [name, text, words] of REFUSED) {
-    await page.getByLabel('SVG drawing').setInputFiles(file(name, text));
+    await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file(name, text));
     await expect(page.getByRole('alert')).toContainText(words);
     await expect(page.getByRole('alert')).toContainText('your ticket is as it was');
   }

@@ -26,7 +26,7 @@ test('every hoop of the shelf has its verdict with figures', async ({ page }) =>
 test('floating instead of hooping is the maker’s choice, with the reason kept', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/hoop');
-  await page.getByRole('radio', { name: 'Floated' }).click();
+  await page.getByRole('radio', { name: 'Floated', exact: true }).click();
   await ticket.fill('Why this method (goes into the log)', 'Ring marks on the last one');
   await ticket.reads(/Baste a box 3\/16 in outside the design/);
   await ticket.stage('Layers');

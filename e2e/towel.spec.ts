@@ -59,7 +59,7 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await ticket.reads('It came out well.');
   await ticket.reads('planned: 75/11 embroidery');
-  await ticket.reads('From the end hem up 182.5 mm: chalk a level line.');
+  await ticket.reads('From the end hem up 182.5 mm: press or chalk a level line.');
 });
 
 test('a waffle hand towel whose design lies over the band is mended with one tap, and undone', async ({

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 
 /** What a person does on a ticket, by the words on the screen. */
 export function onTicket(page: Page) {
-  const panelText = (text: string | RegExp) => page.getByText(text).first();
+  const panelText = (text: string | RegExp) => page.getByText(text).filter({ visible: true }).first();
   return {
     start: async (kind: 'T-shirt' | 'Bath towel' | 'Hand towel') => {
       await page.goto('/');

@@ -11,6 +11,14 @@ export interface KeptTicket {
 export type ShelfNoun = keyof Shelf;
 export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' | 'outcome'>>;
 
+/** The shelf with an item changed or added, as the server will have it. */
+function putOnShelf(shelf: Shelf, noun: ShelfNoun, item: { id: string }): void {
+  const items = shelf[noun] as { id: string }[];
+  const at = items.findIndex(({ id }) => id === item.id);
+  if (at < 0) items.push(item);
+  else items[at] = item;
+}
+
 /** What the server keeps. Tickets being worked on live in the editor; here is what was last read. */
 export const api = createApi({
   reducerPath: 'api',
@@ -38,7 +46,15 @@ export const api = createApi({
     shelf: build.query<Shelf, void>({ query: () => '/shelf', providesTags: ['shelf'] }),
     putItem: build.mutation<unknown, { noun: ShelfNoun; item: { id: string } }>({
       query: ({ noun, item }) => ({ url: `/shelf/${noun}/${item.id}`, method: 'PUT', body: item }),
-      invalidatesTags: ['shelf'],
+      onQueryStarted: async ({ noun, item }, { dispatch, queryFulfilled }) => {
+        const patch = dispatch(
+          api.util.updateQueryData('shelf', undefined, (shelf) => putOnShelf(shelf, noun, item)),
+        );
+        queryFulfilled.catch(() => {
+          patch.undo();
+          dispatch(api.util.invalidateTags(['shelf']));
+        });
+      },
     }),
     removeItem: build.mutation<unknown, { noun: ShelfNoun; id: string }>({
       query: ({ noun, id }) => ({ url: `/shelf/${noun}/${id}`, method: 'DELETE' }),

@@ -18,6 +18,8 @@ interface SheetProps {
   onDrag?: (by: Point) => void;
   onDragEnd?: () => void;
   room?: number;
+  /** Keep the view as it is: the design is in the hand. */
+  still?: boolean;
 }
 
 const GRID_PX = 46;
@@ -42,12 +44,15 @@ export function Sheet({
   onDrag = nothing,
   onDragEnd = nothing,
   room = 28,
+  still = false,
 }: SheetProps) {
   const palette = usePalette();
   const ref = useRef<NativeView>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [hand, setHand] = useState<Hand>(AT_REST);
-  const view = fitView(focus, size, room, hand);
+  const inSight = useRef(focus);
+  if (!still) inSight.current = focus;
+  const view = fitView(inSight.current, size, room, hand);
   const latest = useRef(view);
   latest.current = view;
   const held = useCallback(

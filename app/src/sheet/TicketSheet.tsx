@@ -78,6 +78,7 @@ export function TicketSheet({
       holds={holds}
       onDrag={onDrag}
       onDragEnd={onDragEnd}
+      still={dragging}
       draw={(view, palette) => (
         <>
           <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />

@@ -107,7 +107,10 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
         zoomedAbout(hand, Math.exp(-event.deltaY / 500), fromMiddle(at(event))),
       );
     };
+    const noNativeDrag = (event: Event) => event.preventDefault();
     element.style.touchAction = 'none';
+    element.style.userSelect = 'none';
+    element.addEventListener('dragstart', noNativeDrag);
     element.addEventListener('pointerdown', down);
     element.addEventListener('pointermove', move);
     element.addEventListener('pointerup', up);
@@ -115,6 +118,7 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
     element.addEventListener('wheel', wheel, { passive: false });
     return () => {
       cancelAnimationFrame(frame);
+      element.removeEventListener('dragstart', noNativeDrag);
       element.removeEventListener('pointerdown', down);
       element.removeEventListener('pointermove', move);
       element.removeEventListener('pointerup', up);

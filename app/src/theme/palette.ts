@@ -10,7 +10,7 @@ export const DAY = {
   tape: '#EFBF45',
   onTape: '#1F2B3A',
   madder: '#A93F36',
-  moss: '#4C7550',
+  moss: '#436947',
   graphite: '#59626E',
   hairline: '#D8CDB8',
   onInk: '#FFFEF8',

@@ -43,6 +43,7 @@ export function Screen({ title, subtitle, aside, children, foot }: ScreenProps) 
         {aside}
       </View>
       <ScrollView
+        tabIndex={0}
         style={{ flex: 1 }}
         contentContainerStyle={{
           paddingHorizontal: 16,

@@ -1,7 +1,8 @@
-import { View } from 'react-native';
-import { FONTS } from '../../theme/fonts';
+import MaterialIcons from '@expo/vector-icons/MaterialIcons';
+import { Pressable, View } from 'react-native';
+import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
-import { CheckBox } from './elements';
+import { Txt } from './Txt';
 
 interface TickProps {
   title: string;
@@ -13,26 +14,21 @@ interface TickProps {
 export function Tick({ title, on, onToggle }: TickProps) {
   const p = usePalette();
   return (
-    <View role="checkbox" aria-checked={on} aria-label={title}>
-      <CheckBox
-        checked={on}
-        title={title}
-        onPress={() => onToggle(!on)}
-        iconType="material"
-        checkedIcon="check-box"
-        uncheckedIcon="check-box-outline-blank"
-        checkedColor={p.moss}
-        uncheckedColor={p.graphite}
-        containerStyle={{
-          backgroundColor: 'transparent',
-          padding: 0,
-          margin: 0,
-          marginLeft: 0,
-          minHeight: 44,
-          justifyContent: 'center',
-        }}
-        textStyle={{ fontFamily: FONTS.plain, fontWeight: 'normal', fontSize: 16, color: p.ink }}
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      aria-label={title}
+      onPress={() => onToggle(!on)}
+      style={{ flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: TARGET, paddingVertical: 4 }}
+    >
+      <MaterialIcons
+        name={on ? 'check-box' : 'check-box-outline-blank'}
+        size={24}
+        color={on ? p.moss : p.graphite}
       />
-    </View>
+      <View style={{ flex: 1 }}>
+        <Txt>{title}</Txt>
+      </View>
+    </Pressable>
   );
 }

@@ -2,7 +2,6 @@ import { numberFor, type SvgRefusal } from '@zt/core';
 import { stitchFigures } from '@zt/core/design/stitchFigures';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { LinearProgress } from '../../components/ui/elements';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
@@ -62,7 +61,10 @@ export function SvgChooser() {
       ) : null}
       {reading ? (
         <View style={{ gap: 6 }}>
-          <LinearProgress color={p.chalk} trackColor={p.shade} aria-label="Reading the drawing" />
+          {createElement('progress', {
+            'aria-label': 'Reading the drawing',
+            style: { width: '100%', accentColor: p.chalk },
+          })}
           <Press kind="link" title="Stop reading" onPress={stop} />
         </View>
       ) : null}

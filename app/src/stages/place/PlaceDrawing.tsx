@@ -8,10 +8,12 @@ import { toMm, type View } from '../../sheet/view';
 import type { Palette } from '../../theme/palette';
 import { PieceDrawing } from '../piece/PieceDrawing';
 
-/** The part of the piece that the marks speak of. */
+/** The part of the piece that the marks speak of. It stays where it is when the design is moved off its rule. */
 export function placeFocus(plan: Plan, place: PlacePlan): Box {
   const body = boxOf(plan.piece.sketch.hoopable);
-  const [top, foot] = [boxOf(place.footprint).top, boxOf(place.footprint).bottom];
+  const box = boxOf(place.footprint);
+  const moved = place.centre.y - place.ruled.y;
+  const [top, foot] = [box.top - moved, box.bottom - moved];
   const span = (body.right - body.left) * 0.16;
   return plan.piece.kind.worn
     ? {

@@ -1,0 +1,294 @@
+import fc from 'fast-check';
+import { boxAbout, cornersOf } from '../geometry/box';
+import { type Point, turn } from '../geometry/point';
+import { clearanceToLine, containsPoint, hullOf } from '../geometry/polygon';
+import { planTicket } from '../plan';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
+import type { Hoop, Shelf } from '../shelf/schema';
+import { exampleA, exampleB, hoop, SAMPLE_SHELF } from '../testing/samples';
+import { applyChange, type Ticket } from '../ticket';
+import { say } from '../units/phrase';
+import { allowedCentres, halfExtents, largestScale, spareMm, whyDesignDoesNotFit } from './fit';
+import type { HoopInput } from './schema';
+
+const MM = { system: 'mm' } as const;
+const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
+const planOf = (ticket: Ticket, shelf: Shelf = SAMPLE_SHELF, rules = RULES) =>
+  planTicket(ticket, shelf, rules);
+const hooped = (ticket: Ticket, set: Partial<HoopInput>): Ticket =>
+  applyChange(ticket, { stage: 'hoop', set });
+const designed = (ticket: Ticket, widthMm: number, heightMm: number): Ticket =>
+  applyChange(ticket, { stage: 'design', set: { widthMm, heightMm } });
+const shelfOf = (...hoops: Hoop[]): Shelf => ({ ...SAMPLE_SHELF, hoops });
+
+const FIELD = { widthMm: 100, heightMm: 80, round: false };
+const coordinate = fc.double({ min: -70, max: 70, noNaN: true });
+const hulls = fc
+  .array(fc.record({ x: coordinate, y: coordinate }), { minLength: 3, maxLength: 12 })
+  .map(hullOf);
+const pose = fc.record({
+  turnDeg: fc.double({ min: -360, max: 360, noNaN: true }),
+  x: fc.double({ min: -30, max: 30, noNaN: true }),
+  y: fc.double({ min: -30, max: 30, noNaN: true }),
+});
+
+/** The plain way: sample the turned outline closely and ask of every point whether it is in the field. */
+function samplesInside(
+  hull: readonly Point[],
+  field: typeof FIELD,
+  at: { turnDeg: number; x: number; y: number },
+): boolean {
+  return hull.every((a, i) => {
+    const b = hull[(i + 1) % hull.length] ?? a;
+    return Array.from({ length: 25 }, (_, k) => {
+      const p = turn({ x: a.x + ((b.x - a.x) * k) / 24, y: a.y + ((b.y - a.y) * k) / 24 }, at.turnDeg);
+      const [x, y] = [p.x + at.x, p.y + at.y];
+      return field.round
+        ? Math.hypot(x, y) <= field.widthMm / 2
+        : Math.abs(x) <= field.widthMm / 2 && Math.abs(y) <= field.heightMm / 2;
+    }).every(Boolean);
+  });
+}
+
+describe('the fit test', () => {
+  it.each([FIELD, { widthMm: 120, heightMm: 120, round: true }])(
+    'agrees with sampling the turned outline: %j',
+    (field) => {
+      fc.assert(
+        fc.property(
+          hulls,
+          pose,
+          (hull, at) => (whyDesignDoesNotFit(hull, field, at) === null) === samplesInside(hull, field, at),
+        ),
+        { numRuns: 3000 },
+      );
+    },
+  );
+
+  it('counts the very edge as inside, and a hair beyond as outside', () => {
+    const box = cornersOf(boxAbout({ x: 0, y: 0 }, 100, 80));
+    expect(whyDesignDoesNotFit(box, FIELD, { turnDeg: 0, x: 0, y: 0 })).toBeNull();
+    expect(whyDesignDoesNotFit(box, FIELD, { turnDeg: 180, x: 0, y: 0 })).toBeNull();
+    expect(whyDesignDoesNotFit(box, FIELD, { turnDeg: 0, x: 0.01, y: 0 })?.widthMm).toBeCloseTo(0.01, 9);
+    expect(whyDesignDoesNotFit(box, FIELD, { turnDeg: 90, x: 0, y: 0 })).toEqual({
+      widthMm: 0,
+      heightMm: 10,
+    });
+  });
+
+  it('has the half-extents of the formula', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 300, noNaN: true }),
+        fc.double({ min: 1, max: 300, noNaN: true }),
+        fc.double({ min: -360, max: 360, noNaN: true }),
+        (w, h, deg) => {
+          const [c, s] = [
+            Math.abs(Math.cos((deg * Math.PI) / 180)),
+            Math.abs(Math.sin((deg * Math.PI) / 180)),
+          ];
+          const { hx, hy } = halfExtents(w, h, deg);
+          return Math.abs(hx - (w * c + h * s) / 2) < 1e-9 && Math.abs(hy - (w * s + h * c) / 2) < 1e-9;
+        },
+      ),
+    );
+  });
+
+  it('fits as an outline where its box does not', () => {
+    const diamond = [
+      { x: 0, y: -45 },
+      { x: 45, y: 0 },
+      { x: 0, y: 45 },
+      { x: -45, y: 0 },
+    ];
+    const round = { widthMm: 100, heightMm: 100, round: true };
+    expect(whyDesignDoesNotFit(diamond, round, { turnDeg: 0, x: 0, y: 0 })).toBeNull();
+    expect(
+      whyDesignDoesNotFit(cornersOf(boxAbout({ x: 0, y: 0 }, 90, 90)), round, { turnDeg: 0, x: 0, y: 0 }),
+    ).not.toBeNull();
+  });
+
+  it('allows just the centres at which it fits', () => {
+    fc.assert(
+      fc.property(hulls, pose, (hull, at) => {
+        const allowed = allowedCentres(hull, FIELD, at.turnDeg);
+        const fits = whyDesignDoesNotFit(hull, FIELD, at) === null;
+        const within =
+          allowed !== null &&
+          at.x >= allowed.left &&
+          at.x <= allowed.right &&
+          at.y >= allowed.top &&
+          at.y <= allowed.bottom;
+        return fits === within;
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
+  it('fits exactly at the largest scale', () => {
+    fc.assert(
+      fc.property(hulls, fc.constantFrom(0, 90), (hull, turnDeg) => {
+        const scale = largestScale(hull, FIELD, turnDeg);
+        if (!Number.isFinite(scale)) return true;
+        const scaled = (factor: number) =>
+          hull.map((p) => ({ x: p.x * scale * factor, y: p.y * scale * factor }));
+        return spareMm(scaled(0.999), FIELD, turnDeg) >= 0 && spareMm(scaled(1.001), FIELD, turnDeg) <= 0;
+      }),
+    );
+  });
+});
+
+describe('every hoop’s verdict', () => {
+  it('has figures in a line, fitting ones first by their field', () => {
+    const verdicts = planOf(exampleA()).hoop?.verdicts ?? [];
+    expect(verdicts.map((v) => [v.hoop.id, say(v.line, MM)])).toEqual([
+      ['hoop-100x100', 'Fits with 6 mm to spare each side.'],
+      ['hoop-round150', 'Fits with 24.1 mm to spare each side.'],
+      ['hoop-130x180', 'Fits with 21 mm to spare each side.'],
+      [
+        'hoop-200x200',
+        'Fits with 56 mm to spare each side; floated only: its ring of 236 mm × 240 mm does not lie 10 mm clear of seams and bands.',
+      ],
+      ['hoop-60x40', 'Misses by 28 mm in width and 11 mm in height: would need 68 %.'],
+    ]);
+  });
+
+  it('says when a turn helps', () => {
+    const plan = planOf(designed(exampleA(), 150, 60));
+    expect(say(plan.hoop?.verdicts.find((v) => v.hoop.id === 'hoop-130x180')?.line ?? [], MM)).toContain(
+      'Turn 90°: fits with 15 mm',
+    );
+    expect(plan.hoop?.laid?.turnDeg === 90 || plan.hoop?.laid?.turnDeg === 270).toBe(true);
+  });
+
+  it('keeps every ring it hoops inside the hoopable face by its clearance', () => {
+    const offset = fc.record({ x: fc.integer({ min: -40, max: 40 }), y: fc.integer({ min: -40, max: 120 }) });
+    fc.assert(
+      fc.property(offset, fc.integer({ min: 30, max: 95 }), (move, width) => {
+        const ticket = applyChange(designed(exampleA(), width, width * 0.8), {
+          stage: 'place',
+          set: { offset: move },
+        });
+        const plan = planOf(ticket);
+        const face = plan.piece.geometry?.hoopable ?? [];
+        if (!plan.hoop?.laid || plan.hoop.method !== 'hooped' || plan.hoop.findings.length > 0) return true;
+        const { ring } = plan.hoop.laid;
+        return ring.every((p) => containsPoint(face, p)) && clearanceToLine(ring, face).mm >= 10 - 1e-6;
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('hooped or floated', () => {
+  it('floats what a ring would mark, whatever the shop prefers', () => {
+    const plan = planOf(exampleB());
+    expect(plan.hoop?.method).toBe('floated');
+    expect(plan.hoop?.bastingMm).toBe(5);
+    expect(say(plan.hoop?.reasons[0]?.text ?? [], MM)).toContain('mark this cloth');
+  });
+
+  it.each([
+    ['hoop', 'hooped'],
+    ['floatLight', 'hooped'],
+    ['float', 'floated'],
+  ])('by the school %s a medium design on jersey is %s', (method, expected) => {
+    expect(planOf(exampleA(), SAMPLE_SHELF, { ...RULES, schools: { method } }).hoop?.method).toBe(expected);
+  });
+
+  it('floats a light one where the shop floats light designs', () => {
+    const light = applyChange(exampleA(), { stage: 'design', set: { stitches: 1500 } });
+    expect(planOf(light, SAMPLE_SHELF, { ...RULES, schools: { method: 'floatLight' } }).hoop?.method).toBe(
+      'floated',
+    );
+  });
+
+  it('hoops a heavy design on a knit even where floating is the custom', () => {
+    const heavy = applyChange(exampleA(), { stage: 'design', set: { stitches: 9000 } });
+    expect(planOf(heavy, SAMPLE_SHELF, { ...RULES, schools: { method: 'float' } }).hoop?.method).toBe(
+      'hooped',
+    );
+  });
+
+  it('warns when a heavy design is floated on a knit all the same', () => {
+    const ticket = hooped(applyChange(exampleA(), { stage: 'design', set: { stitches: 9000 } }), {
+      method: 'floated',
+    });
+    const finding = planOf(ticket).findings.find((f) => f.code === 'hoop-float-puckers');
+    expect(finding?.severity).toBe('warn');
+    expect(finding?.mends[0] && planOf(applyChange(ticket, finding.mends[0].change)).hoop?.method).toBe(
+      'hooped',
+    );
+  });
+
+  it('stops a hoop closed on cloth that is too thick for it', () => {
+    const ticket = hooped(exampleB(), { method: 'hooped', hoopId: 'hoop-100x100' });
+    const finding = planOf(ticket).findings.find((f) => f.code === 'hoop-cannot-close');
+    expect(say(finding?.text ?? [], MM)).toContain('the cloth is 3.4 mm thick, it closes on 3 mm');
+    expect(say(finding?.mends[0]?.label ?? [], MM)).toBe('Float it');
+  });
+});
+
+describe('rescues', () => {
+  const codes = (ticket: Ticket, shelf?: Shelf) =>
+    planOf(ticket, shelf)
+      .findings.filter((f) => f.stage === 'hoop' && f.severity === 'stop')
+      .map((f) => f.code);
+
+  it.each([
+    [
+      'turn',
+      hooped(designed(exampleA(), 150, 60), { hoopId: 'hoop-130x180', turnDeg: 0 }),
+      /^Turn the hoop (90|270)°$/,
+    ],
+    [
+      'shift',
+      hooped(exampleA(), { hoopId: 'hoop-100x100', shift: { x: 30, y: 0 } }),
+      /^Centre it in the field$/,
+    ],
+    ['shrink', hooped(designed(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }), /^Shrink to 94 %$/],
+    [
+      'next hoop',
+      hooped(designed(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }),
+      /^Use Round 150 screw hoop$/,
+    ],
+  ])('%s: states its result and mends', (_, ticket, label) => {
+    const finding = planOf(ticket).findings.find((f) => f.code === 'hoop-misses');
+    const mend = finding?.mends.find((m) => label.test(say(m.label, MM)));
+    expect(mend).toBeDefined();
+    expect(say(mend?.result ?? [], MM)).toMatch(/\w/);
+    if (mend) expect(codes(applyChange(ticket, mend.change))).toEqual([]);
+  });
+
+  it('never shrinks below what the cloth bears', () => {
+    const ticket = hooped(designed(exampleA(), 140, 60), { hoopId: 'hoop-100x100' });
+    const labels = planOf(ticket).findings.flatMap((f) => f.mends.map((m) => say(m.label, MM)));
+    expect(labels.filter((l) => l.startsWith('Shrink'))).toEqual([]);
+  });
+
+  it('offers to shrink into the nearest when nothing fits, and says so when there is no hoop', () => {
+    const lonely = shelfOf(hoop('hoop-only-one', [80, 80], [110, 118]));
+    expect(codes(exampleA(), lonely)).toEqual(['hoop-none-fits']);
+    const finding = planOf(exampleA(), lonely).findings[0];
+    expect(say(finding?.mends[0]?.label ?? [], MM)).toBe('Shrink to 90 %');
+    expect(codes(exampleA(), shelfOf())).toEqual(['hoop-none']);
+  });
+
+  it('needs an opening that lets the ring in', () => {
+    const ticket = exampleA();
+    const small = {
+      ...ticket,
+      piece: { ...ticket.piece, readings: { chestWidth: 200, length: 300, shoulder: 55, armhole: 110 } },
+    };
+    const big = shelfOf(hoop('hoop-large-one', [200, 200], [236, 240]));
+    const plan = planOf(hooped(designed(small, 50, 40), { hoopId: 'hoop-large-one' }), big);
+    const finding = plan.findings.find((f) => f.code === 'hoop-opening');
+    expect(say(finding?.text ?? [], MM)).toContain(
+      'needs an opening of 256 mm; the hem is 200 mm: open a seam',
+    );
+  });
+});
+
+it('cuts stabilizer 25 mm beyond the ring all round', () => {
+  expect(planOf(exampleA()).hoop?.cut).toEqual({ widthMm: 182, heightMm: 190 });
+});

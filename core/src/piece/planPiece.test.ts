@@ -1,0 +1,174 @@
+import fc from 'fast-check';
+import { boxOf, widthOf } from '../geometry/box';
+import { containsPoint, overhang } from '../geometry/polygon';
+import { newTicket } from '../newTicket';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
+import { exampleA, exampleB } from '../testing/samples';
+import { say } from '../units/phrase';
+import { FABRICS } from './fabrics';
+import { PIECE_KINDS } from './kinds';
+import { planPiece } from './planPiece';
+import { FabricSchema, PIECE_KIND_IDS, type PieceInput } from './schema';
+
+const MM = { system: 'mm' } as const;
+const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
+const tee = (changes: Partial<PieceInput> = {}): PieceInput => ({ ...exampleA().piece, ...changes });
+
+describe('the fabric library', () => {
+  it('has at least eight cloths, each with every property', () => {
+    expect(FABRICS.length).toBeGreaterThanOrEqual(8);
+    for (const fabric of FABRICS) expect(FabricSchema.safeParse(fabric).success).toBe(true);
+    expect(new Set(FABRICS.map((f) => f.id)).size).toBe(FABRICS.length);
+  });
+});
+
+describe.each(PIECE_KIND_IDS)('the outline of a %s', (id) => {
+  const kind = PIECE_KINDS[id];
+  const typical = Object.fromEntries(kind.readings.map((r) => [r.id, r.typicalMm]));
+  const outline = kind.outlineOf(typical);
+
+  it('has both landmarks of every reading, and the tape between them reads it', () => {
+    for (const reading of kind.readings) {
+      const { [reading.from]: from, [reading.to]: to } = outline.landmarks;
+      expect(from && to).toBeTruthy();
+      if (from && to) expect(Math.hypot(to.x - from.x, to.y - from.y)).toBeCloseTo(reading.typicalMm, 6);
+    }
+  });
+
+  it('keeps the hoopable face inside the piece', () => {
+    expect(overhang(outline.hoopable, outline.outline)?.mm ?? 0).toBeLessThan(1e-6);
+  });
+
+  it('is symmetrical', () => {
+    const box = boxOf(outline.outline);
+    expect(box.left).toBeCloseTo(-box.right, 9);
+  });
+
+  it('scales with its width', () => {
+    const width = kind.worn ? 'chestWidth' : 'width';
+    const wider = kind.outlineOf({ ...typical, [width]: (typical[width] ?? 0) + 40 });
+    expect(widthOf(boxOf(wider.hoopable))).toBeGreaterThan(widthOf(boxOf(outline.hoopable)));
+  });
+
+  it('finds its own typical readings consistent', () => {
+    expect(kind.contradictions(typical)).toEqual([]);
+  });
+
+  it('can always be sketched, whatever was typed', () => {
+    const value = fc.oneof(fc.double({ noNaN: false }), fc.constant(-1));
+    fc.assert(
+      fc.property(fc.dictionary(fc.constantFrom(...kind.readings.map((r) => r.id)), value), (readings) => {
+        const piece = { ...newTicket('any-ticket', id).piece, readings };
+        const plan = planPiece(piece, RULES);
+        return plan.sketch.outline.every((p) => Number.isFinite(p.x) && Number.isFinite(p.y));
+      }),
+    );
+  });
+});
+
+describe('readings that cannot be right', () => {
+  const BAD: [string, Partial<PieceInput>, string, string][] = [
+    [
+      'missing',
+      { readings: { length: 620, shoulder: 145, armhole: 220 } },
+      'chestWidth',
+      'Still to measure: underarm to underarm.',
+    ],
+    [
+      'absurd',
+      { readings: { ...exampleA().piece.readings, chestWidth: 4000 } },
+      'chestWidth',
+      '4000 mm for underarm to underarm cannot be right: it lies between 180 mm and 1000 mm.',
+    ],
+    [
+      'negative',
+      { readings: { ...exampleA().piece.readings, length: -20 } },
+      'length',
+      '-20 mm for collar seam to hem cannot be right: it lies between 200 mm and 1200 mm.',
+    ],
+    [
+      'unread',
+      { unread: { armhole: 'about nine' } },
+      'armhole',
+      '“about nine” for armhole depth does not read as a length.',
+    ],
+    [
+      'contradicting',
+      { readings: { chestWidth: 520, length: 300, shoulder: 145, armhole: 340 } },
+      'length',
+      'collar seam to hem 300 mm and armhole depth 340 mm cannot both be right: the underarm would lie at or below the hem.',
+    ],
+  ];
+  it.each(BAD)('%s: names the field and both figures, and draws no geometry', (_, changes, field, words) => {
+    const plan = planPiece(tee(changes), RULES);
+    const finding = plan.findings.find((f) => f.field === field);
+    expect(finding?.severity).toBe('stop');
+    expect(say(finding?.text ?? [], MM)).toBe(words);
+    expect(plan.geometry).toBeNull();
+  });
+
+  it('questions a band that reaches over the hem', () => {
+    const piece = {
+      ...exampleB().piece,
+      readings: { width: 680, length: 1350, bandHeight: 90, bandTop: 60 },
+    };
+    expect(say(planPiece(piece, RULES).findings[0]?.text ?? [], MM)).toContain(
+      'the band would reach over the hem',
+    );
+  });
+});
+
+describe('asymmetry', () => {
+  const leaning = [
+    { atMm: 150, leftMm: 274, rightMm: 286 },
+    { atMm: 450, leftMm: 268, rightMm: 292 },
+  ];
+
+  it('fits the edges’ middle: lean in degrees and offset at the collar', () => {
+    const { centreLine, findings } = planPiece(tee({ evenness: leaning }), RULES);
+    expect(centreLine.offsetMm).toBeCloseTo(3, 6);
+    expect(centreLine.leanDeg).toBeCloseTo((-Math.atan(6 / 300) * 180) / Math.PI, 6);
+    expect(centreLine.uneven).toBe(true);
+    expect(findings.map((f) => f.code)).toEqual(['piece-uneven']);
+    expect(centreLine.used).toEqual({ offset: 0, slope: 0 });
+  });
+
+  it('uses the seams’ line when the shop says so', () => {
+    const plan = planPiece(tee({ evenness: leaning }), { ...RULES, schools: { centreLine: 'seams' } });
+    expect(plan.centreLine.used).toEqual(plan.centreLine.seams);
+    expect(plan.reasons.find((r) => r.about === 'centreLine')?.school?.chosen).toBe("the seams' line");
+  });
+
+  it('ignores what nobody would see', () => {
+    const plan = planPiece(tee({ evenness: [{ atMm: 200, leftMm: 259, rightMm: 261 }] }), RULES);
+    expect(plan.centreLine.uneven).toBe(false);
+    expect(plan.findings).toEqual([]);
+  });
+
+  it('counts heights upwards on a towel', () => {
+    const piece = {
+      ...exampleB().piece,
+      evenness: [
+        { atMm: 0, leftMm: 340, rightMm: 340 },
+        { atMm: 400, leftMm: 330, rightMm: 350 },
+      ],
+    };
+    const { centreLine } = planPiece(piece, RULES);
+    expect(centreLine.leanDeg).toBeCloseTo((Math.atan(10 / 400) * 180) / Math.PI, 6);
+  });
+});
+
+describe('no-go areas', () => {
+  it('holds the collar rib of a tee and the band of a towel', () => {
+    const teeArea = planPiece(tee(), RULES).geometry?.noGo.find((n) => n.id === 'rib')?.area ?? [];
+    expect(containsPoint(teeArea, { x: 0, y: -9 })).toBe(true);
+    const band = planPiece(exampleB().piece, RULES).geometry?.noGo.find((n) => n.id === 'band')?.area ?? [];
+    expect(containsPoint(band, { x: 0, y: -60 })).toBe(true);
+    expect(containsPoint(band, { x: 0, y: -95 })).toBe(false);
+  });
+
+  it('leaves the band out where there is none', () => {
+    const piece = { ...exampleB().piece, readings: { width: 680, length: 1350, bandHeight: 0, bandTop: 0 } };
+    expect(planPiece(piece, RULES).geometry?.noGo.map((n) => n.id)).not.toContain('band');
+  });
+});
