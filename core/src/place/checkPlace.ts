@@ -26,17 +26,35 @@ const WAYS = [
 ] as const;
 const MOST_MOVE_MM = 80;
 
-/** The shortest straight move, in whole mm, that leaves the least clearance all round; null when none is near. */
-function shortestMove(laid: Laid, leastMm: number): { way: string; by: number; offset: Point } | null {
-  const nearest = nearestThings(footprintOf(laid.facts, laid.centre, laid.turnDeg), laid.outline)[0];
-  const least = nearest && !nearest.crossed ? Math.ceil(leastMm - nearest.clearance.mm) : 1;
-  for (let by = Math.max(1, least); by <= MOST_MOVE_MM; by++) {
-    for (const way of WAYS) {
-      const move = { x: way.x * by, y: way.y * by };
-      if (!isClear(footprintOf(laid.facts, plus(laid.centre, move), laid.turnDeg), laid.outline, leastMm))
-        continue;
-      return { way: way.name, by, offset: plus(laid.input.offset, move) };
-    }
+interface Move {
+  way: string;
+  by: number;
+  offset: Point;
+}
+
+/** Coarse step of the search, mm; the last step is looked through mm by mm. */
+const STRIDE_MM = 4;
+
+/**
+ * The shortest straight move, in whole mm, that leaves the least clearance all round; null when none is near.
+ * Searched outwards in strides, then refined, so that dragging through trouble stays quick.
+ */
+function shortestMove(laid: Laid, leastMm: number): Move | null {
+  const offsetBy = (way: (typeof WAYS)[number], by: number) => ({ x: way.x * by, y: way.y * by });
+  const clear = (way: (typeof WAYS)[number], by: number) =>
+    isClear(
+      footprintOf(laid.facts, plus(laid.centre, offsetBy(way, by)), laid.turnDeg),
+      laid.outline,
+      leastMm,
+    );
+  for (let reach = STRIDE_MM; reach <= MOST_MOVE_MM; reach += STRIDE_MM) {
+    const found = WAYS.filter((way) => clear(way, reach)).map((way): Move => {
+      let by = reach;
+      while (by - 1 > reach - STRIDE_MM && clear(way, by - 1)) by--;
+      return { way: way.name, by, offset: plus(laid.input.offset, offsetBy(way, by)) };
+    });
+    const [best] = found.sort((a, b) => a.by - b.by);
+    if (best) return best;
   }
   return null;
 }

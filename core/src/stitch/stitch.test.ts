@@ -1,0 +1,87 @@
+import { planTicket } from '../plan';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
+import type { Shelf } from '../shelf/schema';
+import { exampleA, SAMPLE_SHELF } from '../testing/samples';
+import { applyChange } from '../ticket';
+import { say } from '../units/phrase';
+import { nearestThread, topThreadM } from './planStitch';
+
+const MM = { system: 'mm' } as const;
+const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
+const planOf = (bobbinLeftM: number | null, shelf: Shelf = SAMPLE_SHELF, rules = RULES) =>
+  planTicket(applyChange(exampleA(), { stage: 'stitch', set: { bobbinLeftM } }), shelf, rules);
+
+describe('thread', () => {
+  it('is 1.15 × the stitch length + 0.6 mm for each stitch; the bobbin 40 % of it', () => {
+    expect(topThreadM(1000, RULES)).toBeCloseTo(1000 * (1.15 * 3 + 0.6) * 0.001, 9);
+    const stitch = planOf(null).stitch;
+    expect(stitch?.topM).toBeCloseTo(25.92, 6);
+    expect(stitch?.bobbinNeededM).toBeCloseTo(10.368, 6);
+  });
+
+  it('is matched to the shelf by CIEDE2000', () => {
+    expect(nearestThread('#1F3A5F', SAMPLE_SHELF.threads)).toMatchObject({
+      match: 'same',
+      thread: { name: 'navy' },
+    });
+    expect(nearestThread('#24406A', SAMPLE_SHELF.threads).match).toBe('close');
+    expect(nearestThread('#C8322B', SAMPLE_SHELF.threads).match).toBe('substitute');
+    expect(nearestThread('#C8322B', [])).toEqual({ thread: null, match: 'none' });
+  });
+
+  it('takes the one the maker chose', () => {
+    const ticket = applyChange(exampleA(), { stage: 'stitch', set: { threadIds: ['thread-yellow'] } });
+    expect(planTicket(ticket, SAMPLE_SHELF, RULES).stitch?.stops[0]?.thread?.name).toBe('yellow');
+  });
+});
+
+describe('minutes', () => {
+  it('are stitches by speed, changes and trims', () => {
+    const stitch = planOf(null).stitch;
+    expect(stitch?.stops[0]?.minutes).toBeCloseTo(3200 / 650 + (3 * 8) / 60, 9);
+    expect(stitch?.stops[1]?.minutes).toBeCloseTo(3200 / 650 + (75 + 3 * 8) / 60, 9);
+    expect(stitch?.totalMinutes).toBeCloseTo(6400 / 650 + (75 + 48) / 60, 9);
+  });
+
+  it('change faster on many needles, trim slower by hand', () => {
+    const [machine] = SAMPLE_SHELF.machines;
+    if (!machine) throw new Error('the sample shelf has a machine');
+    const many: Shelf = { ...SAMPLE_SHELF, machines: [{ ...machine, needles: 6, trims: false }] };
+    expect(planOf(null, many).stitch?.totalMinutes).toBeCloseTo(6400 / 650 + (8 + 6 * 20) / 60, 9);
+  });
+});
+
+describe('the bobbin', () => {
+  const CASES: [number | null, string | null][] = [
+    [null, null],
+    [12, null],
+    [
+      11.5,
+      'The bobbin is short: 11.5 m left is 111 % of the 10.4 m needed.'
+        .replace('11.5 m', '12 m')
+        .replace('10.4 m', '10 m'),
+    ],
+    [7, 'The bobbin runs out in colour 2, yellow: 7 m left, 10 m needed.'],
+    [3, 'The bobbin runs out in colour 1, navy: 3 m left, 10 m needed.'],
+  ];
+  it.each(CASES)('%j m left: %s', (left, words) => {
+    const finding = planOf(left).findings.find((f) => f.code === 'stitch-bobbin');
+    if (words === null) expect(finding).toBeUndefined();
+    else expect(say(finding?.text ?? [], MM)).toBe(words);
+  });
+
+  it('is mended with a full one', () => {
+    const finding = planOf(3).findings.find((f) => f.code === 'stitch-bobbin');
+    const ticket = applyChange(exampleA(), finding?.mends[0]?.change ?? { stage: 'stitch', set: {} });
+    expect(planTicket(ticket, SAMPLE_SHELF, RULES).findings.filter((f) => f.stage === 'stitch')).toEqual([]);
+  });
+});
+
+it('warns of a worn needle, power off first', () => {
+  const worn: Shelf = {
+    ...SAMPLE_SHELF,
+    machines: SAMPLE_SHELF.machines.map((m) => ({ ...m, needleHours: 9 })),
+  };
+  const finding = planOf(null, worn).findings.find((f) => f.code === 'stitch-needle-worn');
+  expect(say(finding?.text ?? [], MM)).toBe('The needle has 9 hours; change it after 8. Power off first.');
+});

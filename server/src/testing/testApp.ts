@@ -1,0 +1,54 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createContext } from '../context';
+import { createApp } from '../create-app';
+import { openStore } from '../db/client';
+
+const MIGRATIONS = join(process.cwd(), 'server/src/db/migrations');
+
+/** An answer whose body the tests look into. */
+function readable(response: Response) {
+  return {
+    status: response.status,
+    text: () => response.text(),
+    json: async () => JSON.parse(await response.text()),
+  };
+}
+
+/** The whole server over a real file of its own; `close` takes the file away. */
+export async function openTestApp() {
+  const folder = mkdtempSync(join(tmpdir(), 'thimble-server-'));
+  const url = `file:${join(folder, 'shop.db')}`;
+  const store = await openStore(url, MIGRATIONS);
+  let minute = 0;
+  const now = () => new Date(Date.UTC(2026, 4, 4, 10, minute++)).toISOString();
+  const context = await createContext(
+    { port: 0, host: '127.0.0.1', databaseUrl: url, webRoot: folder, demo: false },
+    { store, now },
+  );
+  const app = createApp(context);
+  const send = async (method: string, path: string, body?: unknown) => {
+    const headers = { 'content-type': 'application/json' };
+    const text = typeof body === 'string' ? body : JSON.stringify(body);
+    return readable(
+      await app.request(path, { method, headers, ...(body === undefined ? {} : { body: text }) }),
+    );
+  };
+  return {
+    context,
+    store,
+    folder,
+    url,
+    get: async (path: string) => readable(await app.request(path)),
+    put: (path: string, body: unknown) => send('PUT', path, body),
+    post: (path: string, body?: unknown) => send('POST', path, body),
+    remove: (path: string) => send('DELETE', path),
+    close: () => {
+      store.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+export type TestApp = Awaited<ReturnType<typeof openTestApp>>;
