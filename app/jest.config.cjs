@@ -1,3 +1,8 @@
+const preset = require('jest-expo/jest-preset');
+const [babel] = Object.entries(preset.transform)
+  .filter(([pattern]) => pattern.includes('[jt]sx'))
+  .map(([, transform]) => transform);
+
 module.exports = {
   displayName: 'app',
   preset: 'jest-expo',
@@ -6,6 +11,7 @@ module.exports = {
   transformIgnorePatterns: [
     '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink)(/|$|-))',
   ],
+  transform: { ...preset.transform, '\\.mjs$': babel },
   moduleNameMapper: {
     '^@zt/core$': '<rootDir>/../core/src/index.ts',
     '^@zt/core/(.*)$': '<rootDir>/../core/src/$1.ts',

@@ -279,7 +279,7 @@ describe('what must never be', () => {
       Object.keys(schools).map((school) => ({ [question]: school })),
     );
     for (const fabric of FABRICS) {
-      for (const stitches of [1500, LIGHT, MEDIUM, HEAVY, 24_000]) {
+      for (const stitches of [1500, MEDIUM, HEAVY]) {
         for (const [iron, mayGetWet] of [
           ['yes', true],
           ['no', true],
@@ -306,7 +306,7 @@ describe('what must never be', () => {
         }
       }
     }
-    expect(enumerated).toBe(FABRICS.length * 5 * 4 * schoolSets.length);
+    expect(enumerated).toBe(FABRICS.length * 3 * 4 * schoolSets.length);
   });
 });
 

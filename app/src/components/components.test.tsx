@@ -1,0 +1,200 @@
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import { type Finding, phrase } from '@zt/core';
+import { useState } from 'react';
+import { FindingNote } from './FindingNote';
+import { StepList } from './StepList';
+import { Choice } from './ui/Choice';
+import { Disclosure } from './ui/Disclosure';
+import { LengthField } from './ui/LengthField';
+import { NumberField } from './ui/NumberField';
+import { Tick } from './ui/Tick';
+import { Txt } from './ui/Txt';
+import { UnitsToggle } from './ui/UnitsToggle';
+import { Why } from './Why';
+
+const IN = { system: 'in', denominator: 16 } as const;
+const MM = { system: 'mm' } as const;
+
+function Held({ start = null, units = IN }: { start?: number | null; units?: typeof IN | typeof MM }) {
+  const [mm, setMm] = useState<number | null>(start);
+  const [unread, setUnread] = useState<string | undefined>(undefined);
+  return (
+    <>
+      <LengthField
+        label="chest"
+        mm={mm}
+        unread={unread}
+        units={units}
+        onLength={(value) => {
+          setMm(value);
+          setUnread(undefined);
+        }}
+        onUnread={setUnread}
+      />
+      <Txt testID="mm">{String(mm)}</Txt>
+      <Txt testID="unread">{String(unread)}</Txt>
+    </>
+  );
+}
+
+describe('LengthField', () => {
+  const field = () => screen.getByLabelText('chest');
+  const read = (id: string) => screen.getByTestId(id).props.children;
+
+  it('reads fractions and says how it understood them', async () => {
+    render(<Held />);
+    fireEvent.changeText(field(), '20 1/2');
+    expect(Number(read('mm'))).toBeCloseTo(520.7, 9);
+    expect(screen.getByText('understood as 20 1/2 in')).toBeTruthy();
+  });
+
+  it('keeps what it cannot read, with the words for it', () => {
+    render(<Held />);
+    fireEvent.changeText(field(), 'two feet');
+    expect(read('unread')).toBe('two feet');
+    expect(screen.getByText(/“two feet” does not read as a length/)).toBeTruthy();
+    fireEvent.changeText(field(), '2 cm');
+    expect([read('mm'), read('unread')]).toEqual(['20', 'undefined']);
+  });
+
+  it('steps by the tape’s smallest mark, and never below nothing', () => {
+    render(<Held start={25.4} />);
+    fireEvent.press(screen.getByLabelText('chest: more'));
+    expect(Number(read('mm'))).toBeCloseTo(26.9875, 9);
+    render(<Held start={0} units={MM} />);
+    fireEvent.press(screen.getByLabelText('chest: less'));
+    expect(read('mm')).toBe('0');
+  });
+
+  it('shows the same length in the units chosen', () => {
+    const { rerender } = render(<Held start={193.4} />);
+    expect(field().props.value).toBe('7 5/8 in');
+    rerender(<Held start={193.4} units={MM} />);
+    expect(field().props.value).toBe('193.4 mm');
+  });
+});
+
+describe('NumberField', () => {
+  it('takes what it can, refuses the rest in words, and empties to nothing', () => {
+    const heard: (number | null)[] = [];
+    render(
+      <NumberField
+        label="stitches"
+        value={null}
+        whole
+        least={1}
+        most={1000}
+        onNumber={(n) => heard.push(n)}
+      />,
+    );
+    const field = screen.getByLabelText('stitches');
+    fireEvent.changeText(field, '640');
+    fireEvent.changeText(field, '6 40');
+    fireEvent.changeText(field, 'many');
+    expect(screen.getByText('stitches: a whole number from 1 to 1000. “many” was not taken.')).toBeTruthy();
+    fireEvent.changeText(field, '2000');
+    fireEvent.changeText(field, '');
+    expect(heard).toEqual([640, 640, null]);
+  });
+});
+
+describe('small parts', () => {
+  it('a choice tells which is chosen, and what was pressed', () => {
+    const heard: string[] = [];
+    render(
+      <Choice
+        label="Iron"
+        options={[
+          { id: 'yes', name: 'yes' },
+          { id: 'no', name: 'no' },
+        ]}
+        chosen="yes"
+        onChoose={(id) => heard.push(id)}
+      />,
+    );
+    fireEvent.press(screen.getByLabelText('no'));
+    expect(heard).toEqual(['no']);
+    expect(
+      screen.getByLabelText('yes').props['aria-checked'] ??
+        screen.getByLabelText('yes').props.accessibilityState?.checked,
+    ).toBe(true);
+  });
+
+  it('a tick turns over', () => {
+    const heard: boolean[] = [];
+    render(<Tick title="Latched" on={false} onToggle={(on) => heard.push(on)} />);
+    fireEvent.press(screen.getByLabelText('Latched'));
+    expect(heard).toEqual([true]);
+  });
+
+  it('a disclosure opens and closes', () => {
+    render(
+      <Disclosure title="why?">
+        <Txt>Because.</Txt>
+      </Disclosure>,
+    );
+    expect(screen.queryByText('Because.')).toBeNull();
+    fireEvent.press(screen.getByLabelText('why?'));
+    expect(screen.getByText('Because.')).toBeTruthy();
+  });
+
+  it('the units are chosen by name', () => {
+    const heard: string[] = [];
+    render(<UnitsToggle units={IN} onUnits={(u) => heard.push(u.system)} />);
+    fireEvent.press(screen.getByLabelText('millimetres'));
+    expect(heard).toEqual(['mm']);
+  });
+});
+
+describe('findings, reasons, steps', () => {
+  const finding: Finding = {
+    code: 'hoop-misses',
+    stage: 'hoop',
+    severity: 'stop',
+    text: phrase`Misses by ${{ mm: 6.4 }} in height.`,
+    mends: [
+      {
+        label: phrase`Turn 90°`,
+        result: phrase`fits with ${{ mm: 8 }} to spare`,
+        change: { stage: 'hoop', set: { turnDeg: 90 } },
+      },
+    ],
+  };
+
+  it('a finding says how much, and its button what will be true', () => {
+    const heard: unknown[] = [];
+    render(<FindingNote finding={finding} units={MM} onMend={(change) => heard.push(change)} />);
+    expect(screen.getByLabelText('Stop: Misses by 6.4 mm in height.')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Turn 90°: fits with 8 mm to spare'));
+    expect(heard).toEqual([{ stage: 'hoop', set: { turnDeg: 90 } }]);
+  });
+
+  it('a reason opens its arithmetic, and the schools that think otherwise', () => {
+    const reason = {
+      about: 'place',
+      text: phrase`By the table.`,
+      arithmetic: [phrase`${{ mm: 25.4 }} from the line`],
+      school: { question: 'chest' as const, chosen: 'by table', others: ['by armhole', 'by collar'] },
+    };
+    render(<Why about="this place" reasons={[reason, undefined]} units={IN} />);
+    fireEvent.press(screen.getByLabelText('why this place?'));
+    expect(screen.getByText('1 in from the line')).toBeTruthy();
+    expect(screen.getByText('Chest placement: by table. Others: by armhole · by collar.')).toBeTruthy();
+  });
+
+  it('asks for nothing where there is no reason', () => {
+    render(<Why about="nothing" reasons={[undefined]} units={IN} />);
+    expect(screen.queryByLabelText('why nothing?')).toBeNull();
+  });
+
+  it('steps are numbered, with their figures apart', () => {
+    render(
+      <StepList
+        steps={[{ text: phrase`Tape across.`, figure: { mm: 260.35 } }, { text: phrase`Join them.` }]}
+        units={IN}
+      />,
+    );
+    expect(screen.getByText('10 1/4')).toBeTruthy();
+    expect(screen.getByText('2')).toBeTruthy();
+  });
+});

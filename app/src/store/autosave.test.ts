@@ -1,0 +1,91 @@
+import { newTicket } from '@zt/core';
+import { ticketChanged, ticketOpened, undone } from './editor';
+import { makeStore } from './store';
+
+const TICKET = newTicket('autosave-ticket', 'bath-towel');
+const turned = (turnDeg: number) => ticketChanged({ change: { stage: 'place', set: { turnDeg } } });
+const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+/** A server of a few lines: what was put, and what it answers. */
+function fakeServer(answers: (number | 'down')[]) {
+  const puts: { rev: number; turnDeg: number }[] = [];
+  globalThis.fetch = (async (request: Request) => {
+    const { ticket, rev } = JSON.parse(await request.text());
+    const answer = answers.shift() ?? 200;
+    if (answer === 'down') throw new TypeError('no connection');
+    puts.push({ rev, turnDeg: ticket.place.turnDeg });
+    const body = answer === 200 ? { rev: rev + 1 } : { code: 'conflict', rev: rev + 5, message: '' };
+    return new Response(JSON.stringify(body), {
+      status: answer,
+      headers: { 'content-type': 'application/json' },
+    });
+  }) as typeof fetch;
+  return puts;
+}
+
+const realFetch = globalThis.fetch;
+const realRequest = globalThis.Request;
+beforeAll(() => {
+  // Relative addresses mean nothing outside a browser.
+  globalThis.Request = class extends realRequest {
+    constructor(input: RequestInfo | URL, init?: RequestInit) {
+      super(typeof input === 'string' && input.startsWith('/') ? `http://shop.invalid${input}` : input, init);
+    }
+  } as typeof Request;
+});
+afterAll(() => {
+  globalThis.fetch = realFetch;
+  globalThis.Request = realRequest;
+});
+
+function openStore() {
+  const store = makeStore();
+  store.dispatch(ticketOpened({ ticket: TICKET, rev: 1 }));
+  return store;
+}
+
+describe('autosave', () => {
+  it('saves once after a burst of changes, over the revision it knows', async () => {
+    const puts = fakeServer([]);
+    const store = openStore();
+    for (const turnDeg of [1, 2, 3]) store.dispatch(turned(turnDeg));
+    await pause(600);
+    expect(puts).toEqual([{ rev: 1, turnDeg: 3 }]);
+    expect(store.getState().editor).toMatchObject({ save: 'saved', rev: 2 });
+  });
+
+  it('saves an undo too', async () => {
+    const puts = fakeServer([]);
+    const store = openStore();
+    store.dispatch(turned(8));
+    await pause(600);
+    store.dispatch(undone());
+    await pause(600);
+    expect(puts.map((p) => [p.rev, p.turnDeg])).toEqual([
+      [1, 8],
+      [2, 0],
+    ]);
+  });
+
+  it('says that it could not, and tries again by itself', async () => {
+    const puts = fakeServer(['down', 200]);
+    const store = openStore();
+    store.dispatch(turned(5));
+    await pause(700);
+    expect(store.getState().editor.save).toBe('failed');
+    await pause(3300);
+    expect(puts).toEqual([{ rev: 1, turnDeg: 5 }]);
+    expect(store.getState().editor.save).toBe('saved');
+  }, 10_000);
+
+  it('stops at a conflict, and overwrites nothing', async () => {
+    const puts = fakeServer([409]);
+    const store = openStore();
+    store.dispatch(turned(5));
+    await pause(700);
+    expect(store.getState().editor.save).toBe('conflict');
+    store.dispatch(turned(6));
+    await pause(700);
+    expect(puts).toHaveLength(1);
+  });
+});

@@ -1,0 +1,54 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { bin, CHROMIUM, ensureChromium, ensurePackages, ensureWebApp, ROOT } from './lib.mjs';
+
+/** Takes the README's pictures from the demo's data. */
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+const SHOTS = [
+  ['bench', PHONE, '/'],
+  ['piece', PHONE, '/ticket/demo-ticket-01/piece'],
+  ['design', PHONE, '/ticket/demo-ticket-01/design'],
+  ['place', PHONE, '/ticket/demo-ticket-01/place'],
+  ['card', PHONE, '/ticket/demo-ticket-01/card/place'],
+  ['hoop', PHONE, '/ticket/demo-ticket-06/hoop'],
+  ['layers', PHONE, '/ticket/demo-ticket-02/layers'],
+  ['mount', PHONE, '/ticket/demo-ticket-02/mount'],
+  ['stitch', PHONE, '/ticket/demo-ticket-03/stitch'],
+  ['finish', PHONE, '/ticket/demo-ticket-02/finish'],
+  ['log', PHONE, '/ticket/demo-ticket-09/log'],
+  ['shelf', PHONE, '/shelf'],
+  ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],
+  ['wide-bench', WIDE, '/'],
+  ['wide-logbook', WIDE, '/logbook'],
+  ['wide-rules', WIDE, '/rules'],
+];
+
+ensurePackages();
+ensureWebApp();
+if (!ensureChromium()) process.exit(1);
+const out = join(ROOT, 'docs/screenshots');
+mkdirSync(out, { recursive: true });
+const folder = mkdtempSync(join(tmpdir(), 'thimble-shots-'));
+const server = spawn(bin('tsx'), [join(ROOT, 'server/src/main.ts')], {
+  cwd: ROOT,
+  env: { ...process.env, PORT: '0', ZT_DEMO: '1', ZT_DATA: join(folder, 'shop.db') },
+});
+const url = await new Promise((ready) =>
+  server.stdout.on('data', (chunk) => ready(/http:\S+/.exec(chunk)?.[0])),
+);
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+for (const [name, viewport, path] of SHOTS) {
+  const page = await browser.newPage({ viewport });
+  await page.goto(url + path, { waitUntil: 'networkidle' });
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(out, `${name}.png`) });
+  await page.close();
+}
+await browser.close();
+server.kill();
+rmSync(folder, { recursive: true, force: true });
+console.log(`${SHOTS.length} pictures in docs/screenshots`);
