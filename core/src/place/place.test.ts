@@ -56,7 +56,7 @@ describe('graded tables', () => {
 
 describe('chest placements', () => {
   it.each([300, 385, 505, 620])('at chest %d the left chest stands on its table', (width) => {
-    const i = GRADE_ANCHORS.findIndex((a) => a === width);
+    const i = (GRADE_ANCHORS as readonly number[]).indexOf(width);
     const plan = planOf(sized(width));
     expect(plan.place?.acrossMm).toBeCloseTo(GRADED.chestFromCentreLine[i] ?? 0, 6);
     expect(plan.place?.depthMm).toBeCloseTo(GRADED.chestBelowShoulderPoint[i] ?? 0, 6);
