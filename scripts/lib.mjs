@@ -44,11 +44,14 @@ export function onceFor(name, { reads, makes }, work) {
   writeFileSync(stamp, now);
 }
 
-/** Installs the packages of the lock file when they are not there, or not these. */
+/**
+ * Installs the packages of the lock file when they are not there, or not these. `install`, not `ci`: a lock
+ * file made behind a mirror lacks the optional binaries of other platforms, which `ci` takes for a fault.
+ */
 export function ensurePackages() {
   onceFor('packages', { reads: ['package-lock.json'], makes: 'node_modules/.bin/tsx' }, () => {
     console.log('Installing packages (once, about a minute).');
-    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
   });
 }
 
