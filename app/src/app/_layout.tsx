@@ -1,8 +1,9 @@
 import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { ThemeProvider } from '../components/ui/elements';
+import { saveOnLeaving } from '../store/autosave';
 import { makeStore } from '../store/store';
 import { ELEMENTS_THEME } from '../theme/elementsTheme';
 import { FONT_FILES } from '../theme/fonts';
@@ -10,6 +11,7 @@ import { FONT_FILES } from '../theme/fonts';
 export default function Layout() {
   const [store] = useState(makeStore);
   const [ready] = useFonts(FONT_FILES);
+  useEffect(() => saveOnLeaving(store.getState), [store]);
   if (!ready) return null;
   return (
     <Provider store={store}>

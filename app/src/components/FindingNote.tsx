@@ -9,10 +9,12 @@ interface FindingNoteProps {
   finding: Finding;
   units: DisplayUnits;
   onMend: (change: Change) => void;
+  /** Without its own ground, where it stands below the very field. */
+  quiet?: boolean;
 }
 
 /** What is wrong, by how much, and the buttons that mend it. */
-export function FindingNote({ finding, units, onMend }: FindingNoteProps) {
+export function FindingNote({ finding, units, onMend, quiet = false }: FindingNoteProps) {
   const p = usePalette();
   const tone = finding.severity === 'note' ? 'graphite' : 'madder';
   return (
@@ -20,10 +22,11 @@ export function FindingNote({ finding, units, onMend }: FindingNoteProps) {
       role="note"
       aria-label={`${WORDS[finding.severity]}: ${say(finding.text, units)}`}
       style={{
-        backgroundColor: p.shade,
+        backgroundColor: quiet ? 'transparent' : p.shade,
         borderLeftWidth: finding.severity === 'stop' ? 8 : 4,
         borderColor: p[tone],
-        padding: 12,
+        paddingHorizontal: 12,
+        paddingVertical: quiet ? 2 : 12,
         gap: 8,
       }}
     >

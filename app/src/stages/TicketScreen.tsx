@@ -56,7 +56,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
           lines={1}
           testID="save-state"
         >
-          {[ticket.customer || fabric.toLowerCase(), SAVE_WORDS[save]].filter(Boolean).join(' · ')}
+          {[SAVE_WORDS[save], ticket.customer || fabric.toLowerCase()].filter(Boolean).join(' · ')}
         </Txt>
       </View>
       <UnitsToggle units={shop.units} onUnits={shop.setUnits} />
@@ -135,16 +135,6 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
       ) : (
         <Body />
       )}
-      {findings
-        .filter((f) => f.field !== undefined)
-        .map((finding) => (
-          <FindingNote
-            key={`${finding.code} ${JSON.stringify(finding.text)}`}
-            finding={finding}
-            units={units}
-            onMend={change}
-          />
-        ))}
     </ScrollView>
   );
 }

@@ -6,6 +6,12 @@ const TICKET = newTicket('autosave-ticket', 'bath-towel');
 const turned = (turnDeg: number) => ticketChanged({ change: { stage: 'place', set: { turnDeg } } });
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
+/** Waits until it is so, for ten seconds at most. */
+async function until(holds: () => boolean): Promise<void> {
+  for (let i = 0; i < 500 && !holds(); i++) await pause(20);
+  expect(holds()).toBe(true);
+}
+
 /** A server of a few lines: what was put, and what it answers. */
 function fakeServer(answers: (number | 'down')[]) {
   const puts: { rev: number; turnDeg: number }[] = [];
@@ -49,7 +55,7 @@ describe('autosave', () => {
     const puts = fakeServer([]);
     const store = openStore();
     for (const turnDeg of [1, 2, 3]) store.dispatch(turned(turnDeg));
-    await pause(600);
+    await until(() => store.getState().editor.save === 'saved');
     expect(puts).toEqual([{ rev: 1, turnDeg: 3 }]);
     expect(store.getState().editor).toMatchObject({ save: 'saved', rev: 2 });
   });
@@ -58,9 +64,9 @@ describe('autosave', () => {
     const puts = fakeServer([]);
     const store = openStore();
     store.dispatch(turned(8));
-    await pause(600);
+    await until(() => puts.length === 1 && store.getState().editor.save === 'saved');
     store.dispatch(undone());
-    await pause(600);
+    await until(() => puts.length === 2);
     expect(puts.map((p) => [p.rev, p.turnDeg])).toEqual([
       [1, 8],
       [2, 0],
@@ -71,19 +77,55 @@ describe('autosave', () => {
     const puts = fakeServer(['down', 200]);
     const store = openStore();
     store.dispatch(turned(5));
-    await pause(700);
-    expect(store.getState().editor.save).toBe('failed');
-    await pause(3300);
+    await until(() => store.getState().editor.save === 'failed');
+    await until(() => store.getState().editor.save === 'saved');
     expect(puts).toEqual([{ rev: 1, turnDeg: 5 }]);
-    expect(store.getState().editor.save).toBe('saved');
-  }, 10_000);
+  }, 30_000);
+
+  it('keeps a ticket that was left for another before it was saved', async () => {
+    const puts = fakeServer(['down', 200, 200]);
+    const other = newTicket('another-ticket', 't-shirt');
+    const store = openStore();
+    store.dispatch(turned(5));
+    store.dispatch(ticketOpened({ ticket: other, rev: 7 }));
+    await until(() => puts.length === 1);
+    expect(puts).toEqual([{ rev: 1, turnDeg: 5 }]);
+    await until(() => store.getState().editor.waiting.length === 0);
+    expect(store.getState().editor.present?.id).toBe('another-ticket');
+  }, 30_000);
+
+  it('gives back a ticket that waits, as it was left', async () => {
+    fakeServer([]);
+    const store = openStore();
+    store.dispatch(turned(5));
+    store.dispatch(ticketOpened({ ticket: newTicket('another-ticket', 't-shirt'), rev: 7 }));
+    store.dispatch(ticketOpened({ ticket: TICKET, rev: 1 }));
+    expect(store.getState().editor).toMatchObject({ save: 'unsaved', rev: 1, waiting: [] });
+    expect(store.getState().editor.present?.place.turnDeg).toBe(5);
+    await until(() => store.getState().editor.save === 'saved');
+  }, 30_000);
+
+  it('saves what was changed while it was saving, over the new revision', async () => {
+    const puts = fakeServer([]);
+    const store = openStore();
+    store.dispatch(turned(5));
+    const stop = store.subscribe(() => {
+      if (store.getState().editor.save !== 'saving') return;
+      stop();
+      store.dispatch(turned(6));
+    });
+    await until(() => puts.length === 2 && store.getState().editor.save === 'saved');
+    expect(puts).toEqual([
+      { rev: 1, turnDeg: 5 },
+      { rev: 2, turnDeg: 6 },
+    ]);
+  }, 30_000);
 
   it('stops at a conflict, and overwrites nothing', async () => {
     const puts = fakeServer([409]);
     const store = openStore();
     store.dispatch(turned(5));
-    await pause(700);
-    expect(store.getState().editor.save).toBe('conflict');
+    await until(() => store.getState().editor.save === 'conflict');
     store.dispatch(turned(6));
     await pause(700);
     expect(puts).toHaveLength(1);

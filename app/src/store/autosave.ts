@@ -10,7 +10,10 @@ import {
   stageSettled,
   ticketChanged,
   ticketNamed,
+  ticketOpened,
   undone,
+  waitingConflicted,
+  waitingFailed,
 } from './editor';
 
 /** Rest after the last change before it is saved, ms. */
@@ -18,10 +21,25 @@ const QUIET_MS = 350;
 /** Rest after a failure before the next try, ms. */
 const RETRY_MS = 3000;
 
-const isChange = isAnyOf(ticketChanged, ticketNamed, stageSettled, undone, redone);
+const isChange = isAnyOf(ticketChanged, ticketNamed, stageSettled, undone, redone, ticketOpened);
 type WithEditor = { editor: EditorState };
 
+const isFailure = isAnyOf(saveFailed, waitingFailed);
 const isConflict = (error: unknown) => (error as { status?: unknown } | undefined)?.status === 409;
+
+interface Unsaved {
+  ticket: Ticket;
+  rev: number;
+  open: boolean;
+}
+
+/** What is to be saved next: a ticket that was left unsaved, else the open one; null when all is kept. */
+export function nextUnsaved({ present, rev, save, waiting }: EditorState): Unsaved | null {
+  const left = waiting.find((w) => !w.conflict);
+  if (left) return { ticket: left.ticket, rev: left.rev, open: false };
+  if (!present || save === 'saved' || save === 'conflict') return null;
+  return { ticket: present, rev, open: true };
+}
 
 /** Saves every change by itself, one save at a time, and tries again when one fails. */
 export function createAutosave() {
@@ -29,27 +47,53 @@ export function createAutosave() {
   let running = false;
 
   autosave.startListening({
-    predicate: (action) => isChange(action) || saveFailed.match(action),
+    predicate: (action) => isChange(action) || isFailure(action),
     effect: async (action, listener) => {
       listener.cancelActiveListeners();
-      if (saveFailed.match(action) && action.payload === 'conflict') return;
-      await listener.delay(saveFailed.match(action) ? RETRY_MS : QUIET_MS);
+      await listener.delay(isFailure(action) ? RETRY_MS : QUIET_MS);
       while (running) await listener.delay(20);
-      const { present, rev, save } = (listener.getState() as WithEditor).editor;
-      if (!present || save === 'saved' || save === 'conflict') return;
-      running = true;
+      const editorNow = () => (listener.getState() as WithEditor).editor;
+      // From here on this save is carried to its end, whatever is changed meanwhile.
       listener.unsubscribe();
-      listener.dispatch(saveStarted());
-      listener.subscribe();
-      const ticket = present as Ticket;
-      const request = listener.dispatch(
-        api.endpoints.saveTicket.initiate({ ticket, rev }) as never,
-      ) as unknown as Promise<{ data?: { rev: number }; error?: unknown }>;
-      const result = await request;
+      running = true;
+      for (let next = nextUnsaved(editorNow()); next; next = nextUnsaved(editorNow())) {
+        if (next.open) listener.dispatch(saveStarted());
+        const { ticket, rev, open } = next;
+        const save = api.endpoints.saveTicket.initiate({ ticket, rev });
+        const result = await (listener.dispatch(save as never) as unknown as Promise<{
+          data?: { rev: number };
+          error?: unknown;
+        }>);
+        if (result.data) listener.dispatch(saveDone({ rev: result.data.rev, ticket }));
+        else if (isConflict(result.error))
+          listener.dispatch(open ? saveFailed('conflict') : waitingConflicted(ticket.id));
+        else {
+          running = false;
+          listener.subscribe();
+          listener.dispatch(open ? saveFailed('failed') : waitingFailed());
+          return;
+        }
+      }
       running = false;
-      if (result.data) listener.dispatch(saveDone({ rev: result.data.rev, ticket }));
-      else listener.dispatch(saveFailed(isConflict(result.error) ? 'conflict' : 'failed'));
+      listener.subscribe();
     },
   });
   return autosave.middleware;
+}
+
+/** Sends what is not saved yet when the page is closed; the browser carries it out after the page has gone. */
+export function saveOnLeaving(getState: () => WithEditor): () => void {
+  const leave = () => {
+    const next = nextUnsaved(getState().editor);
+    if (!next) return;
+    const body = JSON.stringify({ ticket: next.ticket, rev: next.rev });
+    void fetch(`/api/tickets/${next.ticket.id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body,
+      keepalive: true,
+    });
+  };
+  window.addEventListener('pagehide', leave);
+  return () => window.removeEventListener('pagehide', leave);
 }

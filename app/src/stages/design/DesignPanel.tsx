@@ -8,6 +8,7 @@ import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
+import { FieldFindings } from '../FieldFindings';
 import { ColourStops } from './ColourStops';
 import { SvgChooser } from './SvgChooser';
 
@@ -49,31 +50,33 @@ export function DesignPanel() {
         onText={(name) => set({ name }, 'design name')}
       />
       {SIDES.map(({ id, name }) => (
-        <LengthField
-          key={id}
-          label={name}
-          mm={design[id]}
-          unread={design.unread[id]}
-          units={units}
-          onLength={(mm) =>
-            set({ [id]: mm, unread: without(design.unread, id), artwork: null }, `design ${id}`)
-          }
-          onUnread={(text) =>
-            set(
-              {
-                [id]: null,
-                unread: text.trim() === '' ? without(design.unread, id) : { ...design.unread, [id]: text },
-                artwork: null,
-              },
-              `design ${id}`,
-            )
-          }
-          hint={
-            design.artwork
-              ? 'From the drawing. Typing a size lets the drawing go; to resize it, use the percentage below.'
-              : undefined
-          }
-        />
+        <View key={id} style={{ gap: 4 }}>
+          <LengthField
+            label={name}
+            mm={design[id]}
+            unread={design.unread[id]}
+            units={units}
+            onLength={(mm) =>
+              set({ [id]: mm, unread: without(design.unread, id), artwork: null }, `design ${id}`)
+            }
+            onUnread={(text) =>
+              set(
+                {
+                  [id]: null,
+                  unread: text.trim() === '' ? without(design.unread, id) : { ...design.unread, [id]: text },
+                  artwork: null,
+                },
+                `design ${id}`,
+              )
+            }
+            hint={
+              design.artwork
+                ? 'From the drawing. Typing a size lets the drawing go; to resize it, use the percentage below.'
+                : undefined
+            }
+          />
+          <FieldFindings field={id} />
+        </View>
       ))}
       <NumberField
         label="stitches"
@@ -84,6 +87,7 @@ export function DesignPanel() {
         onNumber={(stitches) => set({ stitches }, 'design stitches')}
         hint="From the machine's screen. Not known? Say how dense it is."
       />
+      <FieldFindings field="stitches" />
       {design.stitches === null ? (
         <Choice
           label="How dense"

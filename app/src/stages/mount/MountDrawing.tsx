@@ -19,7 +19,7 @@ import type { Palette } from '../../theme/palette';
 import { PlaceDrawing } from '../place/PlaceDrawing';
 
 const BODY_MM = 90;
-const SPREAD_MM = 130;
+const SPREAD_MM = 144;
 
 /** The machine from above, beyond its throat: a plain block with its arm over the needle. */
 function MachineBlock({ mount, view, palette: p }: { mount: MountPlan; view: View; palette: Palette }) {
@@ -66,8 +66,8 @@ function MachineBlock({ mount, view, palette: p }: { mount: MountPlan; view: Vie
 /** Arrow to the piece's top, from the hoop's middle outwards. */
 function TopArrow({ laid, view, palette: p }: { laid: LaidHoop; view: View; palette: Palette }) {
   const way = turn({ x: 0, y: -1 }, -laid.onPieceDeg);
-  const from = laid.verdict.hoop.ringHeightMm / 2 + 14;
-  const [a, b] = [from, from + 46].map((r) => toPx(view, { x: way.x * r, y: way.y * r }));
+  const from = Math.max(laid.verdict.hoop.ringWidthMm, laid.verdict.hoop.ringHeightMm) / 2 + 4;
+  const [a, b] = [from, from + 34].map((r) => toPx(view, { x: way.x * r, y: way.y * r }));
   if (!a || !b) return null;
   const side = { x: -way.y, y: way.x };
   const head = [1, -1]

@@ -6,6 +6,7 @@ import { LengthField } from '../../components/ui/LengthField';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
+import { FieldFindings } from '../FieldFindings';
 import { ColourField } from './ColourField';
 import { EvennessFields } from './EvennessFields';
 import { FabricFields } from './FabricFields';
@@ -23,41 +24,43 @@ export function PiecePanel() {
     <View style={{ gap: 14 }}>
       <Txt as="heading" level={2}>{`Measure the ${plan.piece.kind.name}`}</Txt>
       {plan.piece.kind.readings.map((reading) => (
-        <LengthField
-          key={reading.id}
-          label={reading.name}
-          hint={reading.how}
-          mm={piece.readings[reading.id] ?? null}
-          unread={piece.unread[reading.id]}
-          units={units}
-          onLength={(mm) =>
-            change(
-              {
-                stage: 'piece',
-                set: {
-                  readings: { ...piece.readings, [reading.id]: mm },
-                  unread: without(piece.unread, reading.id),
+        <View key={reading.id} style={{ gap: 4 }}>
+          <LengthField
+            label={reading.name}
+            hint={reading.how}
+            mm={piece.readings[reading.id] ?? null}
+            unread={piece.unread[reading.id]}
+            units={units}
+            onLength={(mm) =>
+              change(
+                {
+                  stage: 'piece',
+                  set: {
+                    readings: { ...piece.readings, [reading.id]: mm },
+                    unread: without(piece.unread, reading.id),
+                  },
                 },
-              },
-              `reading ${reading.id}`,
-            )
-          }
-          onUnread={(text) =>
-            change(
-              {
-                stage: 'piece',
-                set: {
-                  readings: without(piece.readings, reading.id),
-                  unread:
-                    text.trim() === ''
-                      ? without(piece.unread, reading.id)
-                      : { ...piece.unread, [reading.id]: text },
+                `reading ${reading.id}`,
+              )
+            }
+            onUnread={(text) =>
+              change(
+                {
+                  stage: 'piece',
+                  set: {
+                    readings: without(piece.readings, reading.id),
+                    unread:
+                      text.trim() === ''
+                        ? without(piece.unread, reading.id)
+                        : { ...piece.unread, [reading.id]: text },
+                  },
                 },
-              },
-              `reading ${reading.id}`,
-            )
-          }
-        />
+                `reading ${reading.id}`,
+              )
+            }
+          />
+          <FieldFindings field={reading.id} />
+        </View>
       ))}
       <Choice
         label="Fabric"
@@ -78,6 +81,7 @@ export function PiecePanel() {
       />
       <Disclosure title="Is it cut straight?" startOpen={piece.evenness.length > 0}>
         <EvennessFields />
+        <FieldFindings field="evenness" />
         <Why
           about="the centre line"
           reasons={plan.piece.reasons.filter((r) => r.about === 'centreLine')}

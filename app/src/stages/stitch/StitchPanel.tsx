@@ -5,6 +5,7 @@ import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
+import { FieldFindings } from '../FieldFindings';
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
   same: 'on the shelf',
@@ -81,6 +82,7 @@ export function StitchPanel() {
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>
+      <FieldFindings field="bobbinLeftM" />
       <View>
         {stitch.stops.map((stop, i) => (
           <StopRow
