@@ -16,7 +16,15 @@ export type { HoopVerdict } from './hoop/judgeHoop';
 export type { HoopPlan, LaidHoop } from './hoop/planHoop';
 export type { HoopInput, Method, QuarterTurn } from './hoop/schema';
 export { IdSchema } from './ids';
-export { BOBBINS, CHOICES, type Choice, NEEDLES, STABILIZERS, TOPPERS } from './layers/materials';
+export {
+  BOBBINS,
+  CHOICES,
+  type Choice,
+  NEEDLES,
+  STABILIZERS,
+  sheetsInWords,
+  TOPPERS,
+} from './layers/materials';
 export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
 export {
   CHOICE_PARTS,

@@ -1,6 +1,7 @@
 import { type Change, type DisplayUnits, type Finding, say } from '@zt/core';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
+import { Offer } from './Offer';
 import { Txt } from './ui/Txt';
 
 const WORDS = { stop: 'Stop', warn: 'Mind', note: 'Note' } as const;
@@ -36,31 +37,15 @@ export function FindingNote({ finding, units, onMend, quiet = false }: FindingNo
         </Txt>
         {say(finding.text, units)}
       </Txt>
-      {finding.mends.map((mend) => {
-        const [label, result] = [say(mend.label, units), say(mend.result, units)];
-        return (
-          <Pressable
-            key={label}
-            role="button"
-            aria-label={`${label}: ${result}`}
-            onPress={() => onMend(mend.change)}
-            style={{
-              minHeight: 48,
-              borderWidth: 1.5,
-              borderColor: p.ink,
-              borderRadius: 6,
-              backgroundColor: p.panel,
-              paddingHorizontal: 12,
-              paddingVertical: 6,
-            }}
-          >
-            <Txt as="strong">{label}</Txt>
-            <Txt as="small" tone="moss">
-              {result}
-            </Txt>
-          </Pressable>
-        );
-      })}
+      {finding.mends.map((mend) => (
+        <Offer
+          key={say(mend.label, units)}
+          title={say(mend.label, units)}
+          detail={say(mend.result, units)}
+          tone="moss"
+          onTake={() => onMend(mend.change)}
+        />
+      ))}
     </View>
   );
 }

@@ -23,10 +23,10 @@ export function paletteOnCloth(palette: Palette, colour: string): Palette {
   return { ...palette, ink, chalk: ink === CLOTH_INK.onPale ? DAY.chalk : EVENING.chalk };
 }
 
-const HATCH_PX = 7;
+const HAIRLINE_GAP_PX = 7;
 
 /** Diagonal hairlines over an area. */
-function Hatch({
+function Hairlines({
   d,
   box,
   ink,
@@ -39,7 +39,7 @@ function Hatch({
 }) {
   const lines = [];
   const height = box.bottom - box.top;
-  for (let x = box.left - height; x < box.right; x += HATCH_PX)
+  for (let x = box.left - height; x < box.right; x += HAIRLINE_GAP_PX)
     lines.push(`M${x} ${box.bottom}L${x + height} ${box.top}`);
   return (
     <G>
@@ -87,7 +87,9 @@ export const PieceLayer = memo(function PieceLayer({
       />
       {outline.noGo.map(({ id, area }) => {
         const px = area.map((p) => toPx(view, p));
-        return <Hatch key={id} id={`nogo-${id}`} d={pathPx(view, area, true)} box={boxOf(px)} ink={ink} />;
+        return (
+          <Hairlines key={id} id={`nogo-${id}`} d={pathPx(view, area, true)} box={boxOf(px)} ink={ink} />
+        );
       })}
       {outline.seams.map(({ id, line }) => (
         <Path

@@ -1,4 +1,4 @@
-import type { StabilizerId } from './schema';
+import type { Sheet, StabilizerId } from './schema';
 
 /** What a sheet is, what it leaves behind, and what it tolerates. */
 export interface Stabilizer {
@@ -175,3 +175,10 @@ export const CHOICES: Record<
   cover: COVERS,
   trim: TRIMS,
 };
+
+/** A stack of sheets in words, from the cloth down, each with how it is held. */
+export function sheetsInWords(sheets: readonly Sheet[]): string {
+  return (
+    sheets.map((s) => `${STABILIZERS[s.stabilizer].name}, ${s.hold}`).join(' + ') || 'Nothing underneath'
+  );
+}

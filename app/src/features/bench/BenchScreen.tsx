@@ -14,6 +14,7 @@ import { type Href, Link, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
+import { UndoBar } from '../../components/UndoBar';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { TextField } from '../../components/ui/TextField';
@@ -144,32 +145,13 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
 }
 
 function RemovedBar({ id }: { id: string }) {
-  const p = usePalette();
   const router = useRouter();
   const [restore] = useRestoreTicketMutation();
   const undo = async () => {
     await restore(id);
     router.replace('/');
   };
-  return (
-    <View
-      role="status"
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 12,
-        backgroundColor: p.shade,
-        borderLeftWidth: 4,
-        borderColor: p.moss,
-        padding: 10,
-      }}
-    >
-      <View style={{ flex: 1 }}>
-        <Txt>The ticket is off the bench.</Txt>
-      </View>
-      <Press title="Put it back" onPress={() => void undo()} />
-    </View>
-  );
+  return <UndoBar text="The ticket is off the bench." onPutBack={() => void undo()} />;
 }
 
 /** Today's tickets: what each looks like, what to do next, and what is wrong. */

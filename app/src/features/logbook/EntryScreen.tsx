@@ -9,8 +9,8 @@ import {
   planTicket,
   SEVERITY_WORDS,
   type Sheet,
-  STABILIZERS,
   say,
+  sheetsInWords,
   TOPPERS,
 } from '@zt/core';
 import { format, parseISO } from 'date-fns';
@@ -30,8 +30,7 @@ type Frozen = Partial<Pick<Plan, 'place' | 'hoop' | 'layers'>>;
 
 const nameOf = (choices: Record<string, { name: string }>, id: string | null) =>
   id === null ? null : (choices[id]?.name ?? id);
-const sheetNames = (sheets: readonly Sheet[] | null) =>
-  sheets?.map((s) => `${STABILIZERS[s.stabilizer].name}, ${s.hold}`).join(' + ') ?? null;
+const sheetNames = (sheets: readonly Sheet[] | null) => sheets && sheetsInWords(sheets);
 
 interface Line {
   name: string;

@@ -2,6 +2,7 @@ import { formatLength, type Hoop, type Machine, type Material, type Shelf, type 
 import { type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
+import { UndoBar } from '../../components/UndoBar';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
@@ -158,7 +159,7 @@ const NOUNS: readonly { noun: ShelfNoun; title: string; one: string }[] = [
 /** What the shop owns: machines, hoops, stabilizers, threads. */
 export function ShelfScreen() {
   const { shelf, units, setUnits } = useShop();
-  const p = usePalette();
+  const _p = usePalette();
   const [put, putting] = usePutItemMutation();
   const [remove] = useRemoveItemMutation();
   const [open, setOpen] = useState<string | null>(null);
@@ -246,29 +247,13 @@ export function ShelfScreen() {
     <View style={{ flex: 1 }}>
       <Screen title="Shelf" subtitle="What you own" aside={<UnitsToggle units={units} onUnits={setUnits} />}>
         {removed ? (
-          <View
-            role="status"
-            style={{
-              flexDirection: 'row',
-              alignItems: 'center',
-              gap: 12,
-              backgroundColor: p.shade,
-              borderLeftWidth: 4,
-              borderColor: p.moss,
-              padding: 10,
+          <UndoBar
+            text={`${removed.item.name} is off the shelf.`}
+            onPutBack={() => {
+              void put(removed);
+              setRemoved(null);
             }}
-          >
-            <View style={{ flex: 1 }}>
-              <Txt>{`${removed.item.name} is off the shelf.`}</Txt>
-            </View>
-            <Press
-              title="Put it back"
-              onPress={() => {
-                void put(removed);
-                setRemoved(null);
-              }}
-            />
-          </View>
+          />
         ) : null}
         {putting.isError ? (
           <Txt tone="madder" live>

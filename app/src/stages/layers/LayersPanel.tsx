@@ -1,4 +1,4 @@
-import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet, STABILIZERS } from '@zt/core';
+import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords } from '@zt/core';
 import { View } from 'react-native';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
@@ -6,11 +6,6 @@ import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { PartRow } from './PartRow';
 import { SupportEditor } from './SupportEditor';
-
-const sheetsText = (sheets: readonly Sheet[]) =>
-  sheets.length === 0
-    ? 'Nothing underneath'
-    : sheets.map((s) => `${STABILIZERS[s.stabilizer].name}, ${s.hold}`).join(' + ');
 
 /** What supports it, what lies on top, which needle and thread; each with its reason, each to be overruled. */
 export function LayersPanel() {
@@ -31,7 +26,7 @@ export function LayersPanel() {
           as="heading"
           level={2}
         >{`Support: ${layers.sheets.length} ${layers.sheets.length === 1 ? 'sheet' : 'sheets'}${layers.supportOverruled ? ', your choice' : ''}`}</Txt>
-        <Txt as="strong">{sheetsText(layers.sheets)}</Txt>
+        <Txt as="strong">{sheetsInWords(layers.sheets)}</Txt>
         {layers.supportOverruled && layers.supportWhy ? (
           <Txt as="small">{`Because: ${layers.supportWhy}`}</Txt>
         ) : null}

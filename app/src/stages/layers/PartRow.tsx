@@ -1,5 +1,6 @@
 import { type ChoicePart, type ChosenPart, type DisplayUnits, say } from '@zt/core';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { Offer } from '../../components/Offer';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { TextField } from '../../components/ui/TextField';
@@ -49,26 +50,12 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
           label={`another ${name.toLowerCase()}`}
         >
           {chosen.alternatives.map(({ choice, reason }) => (
-            <Pressable
+            <Offer
               key={choice.id}
-              role="button"
-              aria-label={`${choice.name}: ${say(reason, units)}`}
-              onPress={() => onChoose(choice.id, chosen.why)}
-              style={{
-                minHeight: 48,
-                borderWidth: 1.5,
-                borderColor: p.ink,
-                borderRadius: 6,
-                paddingHorizontal: 12,
-                paddingVertical: 6,
-                backgroundColor: p.panel,
-              }}
-            >
-              <Txt as="strong">{choice.name}</Txt>
-              <Txt as="small" tone="graphite">
-                {say(reason, units)}
-              </Txt>
-            </Pressable>
+              title={choice.name}
+              detail={say(reason, units)}
+              onTake={() => onChoose(choice.id, chosen.why)}
+            />
           ))}
           {chosen.overruled ? (
             <>

@@ -7,13 +7,14 @@ import {
   STABILIZER_IDS,
   STABILIZERS,
   say,
+  sheetsInWords,
 } from '@zt/core';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { Offer } from '../../components/Offer';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { TextField } from '../../components/ui/TextField';
-import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
 interface SupportEditorProps {
@@ -22,39 +23,22 @@ interface SupportEditorProps {
   onSupport: (support: LayersInput['support']) => void;
 }
 
-const sheetsText = (sheets: readonly Sheet[]) =>
-  sheets.map((s) => STABILIZERS[s.stabilizer].name).join(' + ') || 'Nothing underneath';
-
 /** Overrules the support: another school's stack, or sheet by sheet, and why. */
 export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) {
-  const p = usePalette();
+  const _p = usePalette();
   const { sheets, supportWhy: why } = layers;
   const put = (next: Sheet[]) => onSupport({ sheets: next, why });
   const sheetAt = (i: number, next: Partial<Sheet>) =>
     put(sheets.map((sheet, k) => (k === i ? { ...sheet, ...next } : sheet)));
   return (
     <Disclosure title="change it" label="change the support">
-      {layers.supportAlternatives.map((alternative) => (
-        <Pressable
-          key={say(alternative.reason, units)}
-          role="button"
-          aria-label={`${sheetsText(alternative.sheets)}: ${say(alternative.reason, units)}`}
-          onPress={() => put(alternative.sheets)}
-          style={{
-            minHeight: 48,
-            borderWidth: 1.5,
-            borderColor: p.ink,
-            borderRadius: 6,
-            paddingHorizontal: 12,
-            paddingVertical: 6,
-            backgroundColor: p.panel,
-          }}
-        >
-          <Txt as="strong">{sheetsText(alternative.sheets)}</Txt>
-          <Txt as="small" tone="graphite">
-            {say(alternative.reason, units)}
-          </Txt>
-        </Pressable>
+      {layers.supportAlternatives.map(({ sheets: other, reason }) => (
+        <Offer
+          key={say(reason, units)}
+          title={sheetsInWords(other)}
+          detail={say(reason, units)}
+          onTake={() => put(other)}
+        />
       ))}
       {sheets.map((sheet, i) => (
         <View key={i} style={{ gap: 6 }}>

@@ -35,30 +35,17 @@ export function FabricFields() {
     );
   return (
     <View style={{ gap: 8 }}>
-      <View style={{ flexDirection: 'row', gap: 8 }}>
-        {NUMBERS.slice(0, 2).map(({ id, label, least, most }) => (
-          <NumberField
-            key={id}
-            grow
-            label={label}
-            value={fabric[id]}
-            least={least}
-            most={most}
-            onNumber={(value) => value !== null && set({ [id]: value }, `fabric ${id}`)}
-          />
-        ))}
-      </View>
-      <View style={{ flexDirection: 'row', gap: 8 }}>
-        {NUMBERS.slice(2).map(({ id, label, least, most }) => (
-          <NumberField
-            key={id}
-            grow
-            label={label}
-            value={fabric[id]}
-            least={least}
-            most={most}
-            onNumber={(value) => value !== null && set({ [id]: value }, `fabric ${id}`)}
-          />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {NUMBERS.map(({ id, label, least, most }) => (
+          <View key={id} style={{ flexBasis: 130, flexGrow: 1 }}>
+            <NumberField
+              label={label}
+              value={fabric[id]}
+              least={least}
+              most={most}
+              onNumber={(value) => value !== null && set({ [id]: value }, `fabric ${id}`)}
+            />
+          </View>
         ))}
       </View>
       <Choice label="Iron" small options={IRONS} chosen={fabric.iron} onChoose={(iron) => set({ iron })} />

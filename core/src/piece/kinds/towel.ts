@@ -34,8 +34,8 @@ const readingsOf = (typical: { width: number; length: number; most: number }): R
     leastMm: 0,
     mostMm: 300,
     typicalMm: 60,
-    from: 'bandFoot',
-    to: 'bandTop',
+    from: 'bandFootRight',
+    to: 'bandTopRight',
   },
   {
     id: 'bandTop',
@@ -44,8 +44,8 @@ const readingsOf = (typical: { width: number; length: number; most: number }): R
     leastMm: 0,
     mostMm: 500,
     typicalMm: 90,
-    from: 'hem',
-    to: 'bandTop',
+    from: 'hemLeft',
+    to: 'bandTopLeft',
   },
 ];
 
@@ -121,8 +121,10 @@ function outlineOf({ width = 0, length = 0, bandHeight = 0, bandTop = 0 }: Readi
     landmarks: {
       hem: { x: 0, y: 0 },
       farHem: { x: 0, y: -length },
-      bandTop: { x: 0, y: -bandTop },
-      bandFoot: { x: 0, y: -(bandTop - bandHeight) },
+      hemLeft: { x: -half / 2, y: 0 },
+      bandTopLeft: { x: -half / 2, y: -bandTop },
+      bandTopRight: { x: half / 2, y: -bandTop },
+      bandFootRight: { x: half / 2, y: -(bandTop - bandHeight) },
       sideLeft: { x: -half, y: -bandTop - (length - bandTop) / 3 },
       sideRight: { x: half, y: -bandTop - (length - bandTop) / 3 },
     },
