@@ -48,7 +48,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     hoop: { hoopId: null, turnDeg: null, shift: null, method: null, methodWhy: '' },
     layers: { support: null, choices: {} },
     mount: { machineId: null, mirror: false, checked: [] },
-    stitch: { bobbinLeftM: null, threadIds: [], stopsDone: 0 },
+    stitch: { bobbinLeftM: null, stopsDone: 0 },
     finish: { done: [] },
     log: {
       used: { method: null, hoopId: null, sheets: null, topper: null, needle: null, bobbin: null },

@@ -1,4 +1,14 @@
-import { type Box, boxOf, numberFor, type Point, plus, snapOffset } from '@zt/core';
+import {
+  type Box,
+  boxOf,
+  type DisplayUnits,
+  type Finding,
+  numberFor,
+  type Point,
+  plus,
+  say,
+  snapOffset,
+} from '@zt/core';
 import { type ReactNode, useCallback, useRef, useState } from 'react';
 import { useOpenTicket } from '../hooks/useTicket';
 import { gestureEnded } from '../store/editor';
@@ -56,6 +66,12 @@ function useDesignDrag(draggable: boolean) {
   return { holds, onDrag, onDragEnd, dragging };
 }
 
+/** The first length in a finding: by how much it fails. */
+function firstLength(finding: Finding, units: DisplayUnits): string | null {
+  const length = finding.text.find((part) => typeof part === 'object' && 'mm' in part);
+  return length ? say([length], units) : null;
+}
+
 /** The ticket's pattern sheet: the piece, the design where it lies, and what the stage adds. */
 export function TicketSheet({
   focus,
@@ -65,7 +81,7 @@ export function TicketSheet({
   draggable = false,
   withDesign = true,
 }: TicketSheetProps) {
-  const { plan } = useOpenTicket();
+  const { plan, units } = useOpenTicket();
   const { holds, onDrag, onDragEnd, dragging } = useDesignDrag(draggable);
   const { piece, design, place } = plan;
   const outline = piece.geometry ?? piece.sketch;
@@ -96,7 +112,9 @@ export function TicketSheet({
           <GrainArrow view={view} palette={palette} />
           {over?.(view, paletteOnCloth(palette, piece.colour))}
           {troubles.map((f) =>
-            f.at ? <Zigzag key={f.code} view={view} palette={palette} at={f.at} /> : null,
+            f.at ? (
+              <Zigzag key={f.code} view={view} palette={palette} at={f.at} text={firstLength(f, units)} />
+            ) : null,
           )}
         </>
       )}

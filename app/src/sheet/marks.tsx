@@ -133,16 +133,36 @@ export function ChalkCross({
   );
 }
 
-/** A short zigzag on the very edge that fails. */
-export function Zigzag({ view, palette, at }: OnSheet & { at: Point }) {
+/** A short zigzag on the very edge that fails, with by how much. */
+export function Zigzag({ view, palette, at, text }: OnSheet & { at: Point; text: string | null }) {
   const p = toPx(view, at);
+  const width = (text ?? '').length * 8 + 12;
+  const x = Math.min(Math.max(p.x, width / 2 + 4), view.width - width / 2 - 4);
+  const y = Math.min(Math.max(p.y + 22, 14), view.height - 14);
   return (
-    <Path
-      d={`M${p.x - 16} ${p.y}l5 -7l7 14l7 -14l7 14l6 -7`}
-      stroke={palette.madder}
-      strokeWidth={2.5}
-      fill="none"
-    />
+    <G>
+      <Path
+        d={`M${p.x - 16} ${p.y}l5 -7l7 14l7 -14l7 14l6 -7`}
+        stroke={palette.madder}
+        strokeWidth={2.5}
+        fill="none"
+      />
+      {text === null ? null : (
+        <G>
+          <Rect x={x - width / 2} y={y - 11} width={width} height={22} rx={3} fill={palette.madder} />
+          <SvgText
+            x={x}
+            y={y + 5}
+            fontSize={14}
+            fontFamily={FONTS.bold}
+            textAnchor="middle"
+            fill={palette.panel}
+          >
+            {text}
+          </SvgText>
+        </G>
+      )}
+    </G>
   );
 }
 

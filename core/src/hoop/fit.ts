@@ -26,16 +26,6 @@ export interface Miss {
 export const turnedHull = (hull: Polygon, turnDeg: number): Point[] => hull.map((p) => turn(p, turnDeg));
 
 /**
- * Half-extents of a w × h box turned by θ: hx = (w|cos θ| + h|sin θ|)/2, hy likewise. In mm.
- * Exact at quarter turns.
- */
-export function halfExtents(widthMm: number, heightMm: number, turnDeg: number): { hx: number; hy: number } {
-  const corner = (x: number, y: number) => turn({ x: x / 2, y: y / 2 }, turnDeg);
-  const [a, b] = [corner(widthMm, heightMm), corner(widthMm, -heightMm)];
-  return { hx: Math.max(Math.abs(a.x), Math.abs(b.x)), hy: Math.max(Math.abs(a.y), Math.abs(b.y)) };
-}
-
-/**
  * Why a design does not lie inside a stitch field, or null when every point does; the edge counts as inside.
  * `hull` is the convex hull about the design's centre, mm. A design without points fits.
  */

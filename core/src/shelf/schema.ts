@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { METHODS } from '../hoop/schema';
 import { IdSchema } from '../ids';
 import { HexSchema } from '../piece/schema';
 
@@ -73,5 +72,3 @@ export const ShelfSchema = z.object({
 export type Shelf = z.infer<typeof ShelfSchema>;
 
 export const EMPTY_SHELF: Shelf = { hoops: [], machines: [], materials: [], threads: [] };
-
-export const MethodSchema = z.enum(METHODS);

@@ -61,13 +61,10 @@ export function nearestThread(
 function planStop(
   stop: PlannedStop,
   i: number,
-  context: { input: StitchInput; machine: Machine | null; shelf: Shelf; rules: HouseRules },
+  context: { machine: Machine | null; shelf: Shelf; rules: HouseRules },
 ): StitchStop {
-  const { input, machine, shelf, rules } = context;
-  const own = shelf.threads.find((t) => t.id === input.threadIds[i]);
-  const matched = own
-    ? { thread: own, match: nearestThread(stop.hex, [own]).match }
-    : nearestThread(stop.hex, shelf.threads);
+  const { machine, shelf, rules } = context;
+  const matched = nearestThread(stop.hex, shelf.threads);
   const topM = topThreadM(stop.stitches, rules);
   const change =
     i === 0 ? 0 : numberFor(rules, (machine?.needles ?? 1) > 1 ? 'changeManyNeedles' : 'changeOneNeedle');
@@ -140,7 +137,7 @@ export function planStitch(
   shelf: Shelf,
   rules: HouseRules,
 ): StitchPlan {
-  const stops = facts.stops.map((stop, i) => planStop(stop, i, { input, machine, shelf, rules }));
+  const stops = facts.stops.map((stop, i) => planStop(stop, i, { machine, shelf, rules }));
   const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0);
   const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
   const bobbinLeftM = input.bobbinLeftM ?? fullM;

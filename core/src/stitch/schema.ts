@@ -3,8 +3,6 @@ import { z } from 'zod';
 export const StitchInputSchema = z.object({
   /** Bobbin thread left, in metres; null is a full one. */
   bobbinLeftM: z.number().min(0).max(2000).nullable(),
-  /** Thread from the shelf for each colour stop. */
-  threadIds: z.array(z.string().nullable()),
   /** How many colour stops are done. */
   stopsDone: z.number().int().min(0),
 });

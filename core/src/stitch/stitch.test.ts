@@ -28,11 +28,6 @@ describe('thread', () => {
     expect(nearestThread('#C8322B', SAMPLE_SHELF.threads).match).toBe('substitute');
     expect(nearestThread('#C8322B', [])).toEqual({ thread: null, match: 'none' });
   });
-
-  it('takes the one the maker chose', () => {
-    const ticket = applyChange(exampleA(), { stage: 'stitch', set: { threadIds: ['thread-yellow'] } });
-    expect(planTicket(ticket, SAMPLE_SHELF, RULES).stitch?.stops[0]?.thread?.name).toBe('yellow');
-  });
 });
 
 describe('minutes', () => {
