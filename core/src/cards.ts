@@ -58,7 +58,7 @@ function hoopCards({ hoop, place }: Plan): Card[] {
     return [
       ...cut,
       opened,
-      card(phrase`Hoop the stabilizer alone, taut like a drum.`),
+      card(hoop.tension),
       card(phrase`Lay the piece on it: ${centreNotch}`, level),
       card(
         phrase`Smooth it from the middle outwards. A basting box ${mm(hoop.bastingMm ?? 0)} outside the design goes first.`,
@@ -70,9 +70,7 @@ function hoopCards({ hoop, place }: Plan): Card[] {
     opened,
     card(phrase`Outer ring inside, under both layers' mark; the stabilizer covers the whole ring.`),
     card(centreNotch, level),
-    card(phrase`Close it finger-tight: smooth and flat. Do not pull the cloth afterwards.`, {
-      hint: phrase`Stretched cloth springs back and puckers.`,
-    }),
+    card(phrase`Close it finger-tight, the inner ring a hair past flush.`, { hint: hoop.tension }),
   ];
 }
 

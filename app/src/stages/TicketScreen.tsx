@@ -110,12 +110,18 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
   const blocked = states.find((s) => s.stage === stage)?.blocked ?? false;
   const waitsFor = states.find((s) => s.trouble === 'stop')?.stage ?? 'piece';
   const findings = findingsOf(stage);
+  const wide = useWide();
   return (
     <ScrollView
       key={stage}
       style={{ flex: 1, backgroundColor: p.panel }}
       contentContainerStyle={{ paddingHorizontal: 16, paddingVertical: 12, gap: 12 }}
     >
+      {wide ? (
+        <Txt as="small" tone="graphite">
+          {STAGE_QUESTIONS[stage]}
+        </Txt>
+      ) : null}
       {findings
         .filter((f) => f.field === undefined)
         .map((finding) => (

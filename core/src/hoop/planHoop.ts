@@ -5,7 +5,7 @@ import { type Point, plus, turn } from '../geometry/point';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop, Shelf } from '../shelf/schema';
-import { mm, percent, phrase } from '../units/phrase';
+import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { chooseMethod, isKnit } from './chooseMethod';
 import { whyDesignDoesNotFit } from './fit';
 import {
@@ -19,6 +19,7 @@ import {
 import { floatRescue, hoopRescue, rescuesFor } from './rescues';
 import { fieldOnPiece, hoopCentre, ringOnPiece } from './ring';
 import type { HoopInput, Method, QuarterTurn } from './schema';
+import { tensionFor } from './tension';
 
 /** The chosen hoop where it lies on the piece. Corners in the piece frame, mm. */
 export interface LaidHoop {
@@ -44,6 +45,7 @@ export interface HoopPlan {
   bastingMm: number | null;
   /** Stabilizer to cut, mm. */
   cut: { widthMm: number; heightMm: number } | null;
+  tension: Phrase;
   findings: Finding[];
   reasons: Reason[];
 }
@@ -212,6 +214,7 @@ export function planHoop(input: HoopInput, q: HoopQuestion, context: HoopContext
   const working = chosen ? turnsThatWork(chosen, method).map((t) => t.turnDeg) : [];
   const turnDeg = input.turnDeg ?? (chosen ? context.preferTurns(chosen.hoop, working)[0] : undefined) ?? 0;
   const laid = chosen ? layHoop(chosen, turnDeg, method, q, input.shift) : null;
+  const tension = tensionFor(q.fabric, method, q.rules);
   const findings = laid
     ? fitFindings(laid, { verdicts, method }, input, q, scalePercent)
     : [nothingFits(verdicts, input, scalePercent, q.rules)];
@@ -223,7 +226,8 @@ export function planHoop(input: HoopInput, q: HoopQuestion, context: HoopContext
     turns: working,
     bastingMm: method === 'floated' ? numberFor(q.rules, 'bastingOutsideMm') : null,
     cut: laid ? cutFor(laid, q.rules) : null,
+    tension: tension.text,
     findings: [...findings, ...methodFindings({ method, laid }, q)],
-    reasons: [choice.reason, ...(proposed ? [proposalReason(verdicts, proposed, method)] : [])],
+    reasons: [choice.reason, tension, ...(proposed ? [proposalReason(verdicts, proposed, method)] : [])],
   };
 }

@@ -2,7 +2,6 @@ import { DESIGN_NUMBERS } from '../design/numbers';
 import { FINISH_NUMBERS } from '../finish/numbers';
 import { HOOP_NUMBERS } from '../hoop/numbers';
 import { LAYER_NUMBERS } from '../layers/numbers';
-import { MOUNT_NUMBERS } from '../mount/numbers';
 import { PIECE_NUMBERS } from '../piece/numbers';
 import { PLACE_NUMBERS } from '../place/numbers';
 import { STITCH_NUMBERS } from '../stitch/numbers';
@@ -16,7 +15,6 @@ export const NUMBERS = {
   ...PLACE_NUMBERS,
   ...HOOP_NUMBERS,
   ...LAYER_NUMBERS,
-  ...MOUNT_NUMBERS,
   ...STITCH_NUMBERS,
   ...FINISH_NUMBERS,
 } satisfies Record<string, NumberRule>;

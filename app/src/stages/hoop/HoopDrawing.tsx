@@ -19,10 +19,7 @@ const BRACKET = {
 export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
   const { hoop } = laid.verdict;
   const way = turn(BRACKET[hoop.bracket], laid.onPieceDeg);
-  const half =
-    ((way.x !== 0 && Math.abs(way.x) > 0.5 ? 1 : 1) *
-      (hoop.bracket === 'left' || hoop.bracket === 'right' ? hoop.ringWidthMm : hoop.ringHeightMm)) /
-    2;
+  const half = (BRACKET[hoop.bracket].x === 0 ? hoop.ringHeightMm : hoop.ringWidthMm) / 2;
   const tab = [-0.12, 0.12].flatMap((side) =>
     [half, half + 16].map((out) => ({
       x: laid.centre.x + way.x * out - way.y * side * hoop.ringHeightMm,

@@ -92,6 +92,7 @@ export function HoopPanel() {
             tone="graphite"
           >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)}.${hoop.bastingMm === null ? '' : ` Baste a box ${formatLength(hoop.bastingMm, units)} outside the design.`}`}</Txt>
         ) : null}
+        <Txt as="small">{say(hoop.tension, units)}</Txt>
       </View>
       <Choice
         label="Method"
