@@ -1,4 +1,4 @@
-import { deckOf, FABRICS, STAGES, type Stage } from '@zt/core';
+import { deckOf, FABRICS, STAGE_QUESTIONS, STAGES, type Stage } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
