@@ -9,7 +9,9 @@ import {
   say,
   stageStates,
 } from '@zt/core';
-import { format, isSameDay, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { isSameDay } from 'date-fns/isSameDay';
+import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';

@@ -13,7 +13,8 @@ import {
   sheetsInWords,
   TOPPERS,
 } from '@zt/core';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';

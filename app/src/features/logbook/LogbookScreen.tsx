@@ -1,5 +1,6 @@
 import { FABRICS, formatLength, type LogSummary, OUTCOMES, PIECE_KIND_IDS, PIECE_KINDS } from '@zt/core';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
