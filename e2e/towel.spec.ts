@@ -54,11 +54,16 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
   await ticket.onTo('Log');
   await page.getByRole('button', { name: 'Used as planned? Change what differed' }).click();
   await page.getByRole('radio', { name: '75/11 sharp' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Sheet 2, from the cloth down' })
+    .getByRole('radio', { name: 'Wash-away, self-adhesive' })
+    .click();
   await ticket.saved();
   await page.getByRole('button', { name: 'Put it in the logbook' }).click();
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await ticket.reads('It came out well.');
   await ticket.reads('planned: 75/11 embroidery');
+  await ticket.reads('Tear-away, light, fusible, fused + Wash-away, self-adhesive, sticky');
   await ticket.reads('From the end hem up 182.5 mm: press or chalk a level line.');
 });
 

@@ -6,7 +6,6 @@ import {
   NEEDLES,
   type Phrase,
   type Plan,
-  planTicket,
   SEVERITY_WORDS,
   type Sheet,
   say,
@@ -27,7 +26,7 @@ import { Thumbnail } from '../../sheet/Thumbnail';
 import { usePalette } from '../../theme/palette';
 
 /** The parts of a frozen plan that the page reads; a plan of an older day may lack some. */
-type Frozen = Partial<Pick<Plan, 'place' | 'hoop' | 'layers'>>;
+type Frozen = Partial<Pick<Plan, 'piece' | 'place' | 'hoop' | 'layers'>>;
 
 const nameOf = (choices: Record<string, { name: string }>, id: string | null) =>
   id === null ? null : (choices[id]?.name ?? id);
@@ -58,7 +57,7 @@ function linesOf(entry: LogEntry, frozen: Frozen, hoopName: (id: string) => stri
 
 function Entry({ entry }: { entry: LogEntry }) {
   const p = usePalette();
-  const { shelf, rules, units } = useShop();
+  const { shelf, units } = useShop();
   const frozen = entry.plan as Frozen;
   const faults = FAULTS.filter((f) => (entry.log.faults[f.id] ?? 0) > 0);
   const lines = linesOf(
@@ -70,7 +69,7 @@ function Entry({ entry }: { entry: LogEntry }) {
   return (
     <View style={{ gap: 16 }}>
       <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
-        <Thumbnail plan={planTicket(entry.ticket, shelf, rules)} size={150} />
+        {frozen.piece ? <Thumbnail plan={entry.plan as unknown as Plan} size={150} /> : null}
         <View style={{ flex: 1, minWidth: 180, gap: 4 }}>
           <Txt as="strong">
             {faults.length === 0

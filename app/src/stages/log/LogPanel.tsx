@@ -33,6 +33,7 @@ function UsedFields() {
   const { hoop, layers } = plan;
   if (!hoop || !layers) return null;
   const { used } = ticket.log;
+  const sheets = used.sheets ?? layers.sheets;
   const set = (next: Partial<LogInput['used']>) =>
     change({ stage: 'log', set: { used: { ...used, ...next } } });
   return (
@@ -72,17 +73,18 @@ function UsedFields() {
         chosen={used.bobbin ?? layers.parts.bobbin.choice.id}
         onChoose={(bobbin) => set({ bobbin })}
       />
-      <Choice
-        label="Lowest sheet"
-        small
-        options={Object.values(STABILIZERS).map(({ id, name }) => ({ id, name }))}
-        chosen={(used.sheets ?? layers.sheets).at(-1)?.stabilizer ?? null}
-        onChoose={(stabilizer) => {
-          const sheets = used.sheets ?? layers.sheets;
-          const hold = sheets.at(-1)?.hold ?? 'hooped';
-          set({ sheets: [...sheets.slice(0, -1), { stabilizer, hold }] });
-        }}
-      />
+      {sheets.map((sheet, i) => (
+        <Choice
+          key={i}
+          label={`Sheet ${i + 1}, from the cloth down`}
+          small
+          options={Object.values(STABILIZERS).map(({ id, name }) => ({ id, name }))}
+          chosen={sheet.stabilizer}
+          onChoose={(stabilizer) =>
+            set({ sheets: sheets.map((s, k) => (k === i ? { ...s, stabilizer } : s)) })
+          }
+        />
+      ))}
     </View>
   );
 }
