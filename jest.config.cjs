@@ -9,6 +9,7 @@ const plain = (name, more = {}) => ({
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
+  setupFiles: [`${__dirname}/jest.seed.cjs`],
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
   transformIgnorePatterns: [`/node_modules/(?!(${esmPackages})/)`],
   moduleNameMapper: {
