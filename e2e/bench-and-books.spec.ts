@@ -62,6 +62,7 @@ test('a hoop is added to the shelf, measured, judged, taken off and put back', a
   await ticket.fill('stitch field, width', '75 mm');
   await ticket.fill('stitch field, height', '75 mm');
   await expect(page.getByText(/field 2 15\/16 in × 2 15\/16 in/)).toBeVisible();
+  await ticket.saved();
   await page.goto('/ticket/demo-ticket-01/hoop');
   await expect(page.getByRole('radio', { name: /75 × 75 little one/ })).toBeVisible();
   await page.goto('/shelf');
@@ -80,6 +81,7 @@ test('a house rule changes every plan, and a number keeps its reason', async ({ 
   await page.goto('/rules');
   await page.getByRole('radiogroup', { name: 'Topper' }).getByRole('radio', { name: 'always' }).click();
   await page.getByRole('radio', { name: 'by armhole' }).click();
+  await ticket.saved();
   await page.goto('/ticket/demo-ticket-01/layers');
   await ticket.reads('This shop lays a film on everything.');
   await ticket.stage('Place');
@@ -93,6 +95,7 @@ test('a house rule changes every plan, and a number keeps its reason', async ({ 
   await ticket.fill('Find a number', 'bath towel: above the band');
   await ticket.reads('Reads as sitting on the band once the towel is folded over the rail.');
   await ticket.fill('Bath towel: above the band', '50');
+  await ticket.saved();
   await page.goto('/ticket/demo-ticket-02/place');
   await ticket.reads('From the end hem up 187.5 mm: chalk a level line.');
 });

@@ -28,8 +28,9 @@ export function onTicket(page: Page) {
       await expect(panelText(text)).toBeVisible();
     },
     saved: async () => {
-      await expect(page.getByTestId('save-state')).toContainText('saved');
-      await expect(page.getByTestId('save-state')).not.toContainText('not saved');
+      const word = page.getByTestId('save-state').filter({ visible: true });
+      await expect(word).toContainText('saved');
+      await expect(word).not.toContainText('not saved');
     },
     sheet: () => page.getByTestId('sheet'),
   };

@@ -2,12 +2,20 @@ import { DEFAULT_HOUSE_RULES, type DisplayUnits, EMPTY_SHELF, type HouseRules, t
 import { useCallback } from 'react';
 import { useRulesQuery, useSaveRulesMutation, useShelfQuery } from '../services/api';
 
+export type SaveState = 'saved' | 'saving' | 'failed';
+
+/** Whether what was last sent has been kept. */
+export const saveStateOf = (sent: { isLoading: boolean; isError: boolean }): SaveState =>
+  sent.isLoading ? 'saving' : sent.isError ? 'failed' : 'saved';
+
 export interface Shop {
   shelf: Shelf;
   rules: HouseRules;
   units: DisplayUnits;
   ready: boolean;
   failed: boolean;
+  /** How the last change of the rules stands. */
+  rulesSave: SaveState;
   setRules: (rules: HouseRules) => void;
   setUnits: (units: DisplayUnits) => void;
 }
@@ -16,7 +24,7 @@ export interface Shop {
 export function useShop(): Shop {
   const shelf = useShelfQuery();
   const kept = useRulesQuery();
-  const [save] = useSaveRulesMutation();
+  const [save, saving] = useSaveRulesMutation({ fixedCacheKey: 'rules' });
   const rules = kept.data ?? DEFAULT_HOUSE_RULES;
   const setRules = useCallback((next: HouseRules) => void save(next), [save]);
   const setUnits = useCallback((units: DisplayUnits) => void save({ ...rules, units }), [save, rules]);
@@ -26,6 +34,7 @@ export function useShop(): Shop {
     units: rules.units,
     ready: shelf.isSuccess && kept.isSuccess,
     failed: shelf.isError || kept.isError,
+    rulesSave: saveStateOf(saving),
     setRules,
     setUnits,
   };

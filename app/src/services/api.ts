@@ -1,4 +1,4 @@
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { HouseRules, LogEntry, LogSummary, Shelf, Ticket } from '@zt/core';
 
 export interface KeptTicket {
@@ -19,10 +19,21 @@ function putOnShelf(shelf: Shelf, noun: ShelfNoun, item: { id: string }): void {
   else items[at] = item;
 }
 
+const fetchJson = fetchBaseQuery({ baseUrl: '/api' });
+const lastSave = new Map<string, Promise<unknown>>();
+
+/** Saves to one address go one after the other, so that an older one never lands on a newer. */
+const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
+  if (typeof args === 'string' || args.method !== 'PUT') return fetchJson(args, ...rest);
+  const save = (lastSave.get(args.url) ?? Promise.resolve()).then(() => fetchJson(args, ...rest));
+  lastSave.set(args.url, save);
+  return save;
+};
+
 /** What the server keeps. Tickets being worked on live in the editor; here is what was last read. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: savesInOrder,
   tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook'],
   endpoints: (build) => ({
     tickets: build.query<KeptTicket[], void>({ query: () => '/tickets', providesTags: ['tickets'] }),

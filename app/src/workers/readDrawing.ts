@@ -1,4 +1,5 @@
 import type { ReadSvg, StitchFigures, SvgRefusal } from '@zt/core';
+import { MOST_CHARACTERS } from '@zt/core/design/svg/refuse';
 import { type Remote, wrap } from 'comlink';
 import type { DesignWorker } from './design.worker';
 
@@ -9,7 +10,7 @@ let worker: Worker | null = null;
 export async function readDrawing(file: File, figures: StitchFigures): Promise<ReadSvg | SvgRefusal> {
   worker ??= new Worker(new URL('./design.worker.ts', import.meta.url));
   remote ??= wrap<DesignWorker>(worker);
-  const text = file.size > MOST_BYTES ? ' '.repeat(MOST_BYTES + 1) : await file.text();
+  const text = file.size > MOST_CHARACTERS ? ' '.repeat(MOST_CHARACTERS + 1) : await file.text();
   return remote.readSvg(text, file.name, figures);
 }
 
@@ -19,6 +20,3 @@ export function stopReading(): void {
   worker = null;
   remote = null;
 }
-
-/** Files above this are refused before they are read into memory. */
-const MOST_BYTES = 5 * 1024 * 1024;

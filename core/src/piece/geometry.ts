@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
+import type { PieceKindId } from './schema';
 
 /** A line a hand can find on the piece, in the piece frame. */
 export interface Seam {
@@ -54,7 +55,7 @@ export interface Contradiction {
 
 /** A kind of piece: data and one outline function. */
 export interface PieceKind {
-  id: string;
+  id: PieceKindId;
   name: string;
   /** Height of the evenness readings is counted from here. */
   datum: string;

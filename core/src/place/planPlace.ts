@@ -39,7 +39,7 @@ export interface PlacePlan {
 
 /** The placement asked for, or the kind's usual one when the kind has no such place. */
 export function placementOf(input: PlaceInput, piece: PiecePlan): Placement {
-  const known = placementsFor(piece.kind.id as Parameters<typeof placementsFor>[0]);
+  const known = placementsFor(piece.kind.id);
   const found = known.find((p) => p.id === input.placement) ?? known[0];
   if (!found) throw new Error(`assertion failed: no placement for ${piece.kind.id}`);
   return found;
@@ -70,7 +70,7 @@ export function planPlace(
   const turnDeg = input.turnDeg + leanDegOf(line);
   const halfHeight = heightOf(boxOf(footprintOf(facts, ORIGIN, turnDeg))) / 2;
   const spot = placement.spotOf({
-    kind: piece.kind.id as never,
+    kind: piece.kind.id,
     readings: piece.readings,
     outline: piece.geometry,
     halfHeight,

@@ -10,6 +10,7 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
+import { SaveWord } from '../../components/SaveWord';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
@@ -94,7 +95,7 @@ function NumberRow({
 
 /** What this shop believes: a school to each question, and its own numbers. */
 export function RulesScreen() {
-  const { rules, setRules } = useShop();
+  const { rules, rulesSave, setRules } = useShop();
   const [sought, setSought] = useState('');
   const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) =>
     `${NUMBERS[id].name} ${NUMBERS[id].reason}`.toLowerCase().includes(sought.toLowerCase()),
@@ -102,7 +103,11 @@ export function RulesScreen() {
   const denominator = rules.units.system === 'in' ? String(rules.units.denominator) : 'mm';
   return (
     <View style={{ flex: 1 }}>
-      <Screen title="House rules" subtitle="Where practitioners disagree, your shop decides">
+      <Screen
+        title="House rules"
+        subtitle="Where practitioners disagree, your shop decides"
+        aside={<SaveWord state={rulesSave} />}
+      >
         <Choice
           label="Lengths shown in"
           options={[

@@ -2,13 +2,14 @@ import { formatLength, type Hoop, type Machine, type Material, type Shelf, type 
 import { type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
+import { SaveWord } from '../../components/SaveWord';
 import { UndoBar } from '../../components/UndoBar';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { newId } from '../../hooks/newId';
-import { useShop } from '../../hooks/useShop';
+import { saveStateOf, useShop } from '../../hooks/useShop';
 import { type ShelfNoun, usePutItemMutation, useRemoveItemMutation } from '../../services/api';
 import { usePalette } from '../../theme/palette';
 import { HoopForm } from './HoopForm';
@@ -159,8 +160,7 @@ const NOUNS: readonly { noun: ShelfNoun; title: string; one: string }[] = [
 /** What the shop owns: machines, hoops, stabilizers, threads. */
 export function ShelfScreen() {
   const { shelf, units, setUnits } = useShop();
-  const _p = usePalette();
-  const [put, putting] = usePutItemMutation();
+  const [put, putting] = usePutItemMutation({ fixedCacheKey: 'shelf' });
   const [remove] = useRemoveItemMutation();
   const [open, setOpen] = useState<string | null>(null);
   const [removed, setRemoved] = useState<Removed | null>(null);
@@ -245,7 +245,16 @@ export function ShelfScreen() {
   };
   return (
     <View style={{ flex: 1 }}>
-      <Screen title="Shelf" subtitle="What you own" aside={<UnitsToggle units={units} onUnits={setUnits} />}>
+      <Screen
+        title="Shelf"
+        subtitle="What you own"
+        aside={
+          <>
+            <SaveWord state={saveStateOf(putting)} />
+            <UnitsToggle units={units} onUnits={setUnits} />
+          </>
+        }
+      >
         {removed ? (
           <UndoBar
             text={`${removed.item.name} is off the shelf.`}
