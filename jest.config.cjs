@@ -2,7 +2,8 @@ const swc = [
   '@swc/jest',
   { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } },
 ];
-const esmPackages = 'd3-polygon|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid';
+const esmPackages =
+  'd3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid';
 
 const plain = (name, more = {}) => ({
   displayName: name,

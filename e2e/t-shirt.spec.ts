@@ -9,6 +9,7 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
   await ticket.fill('collar seam to hem', '62 cm');
   await ticket.fill('shoulder seam', '145 mm');
   await ticket.fill('armhole depth', '8 5/8');
+  await page.getByRole('button', { name: 'Choose another cloth' }).click();
   await page.getByRole('radio', { name: 'Jersey tee' }).click();
   await ticket.fill('Name of the ticket', 'Example A');
   await ticket.fill('For whom', 'Pennyscar Rowing Club');

@@ -11,6 +11,8 @@ export interface Card {
   caution: Phrase | null;
   tape: { from: Point; to: Point } | null;
   cross: Point | null;
+  /** The face of the piece it is drawn on; null for the one the design goes on. */
+  face: string | null;
 }
 
 const card = (text: Phrase, rest: Partial<Card> = {}): Card => ({
@@ -20,17 +22,20 @@ const card = (text: Phrase, rest: Partial<Card> = {}): Card => ({
   caution: null,
   tape: null,
   cross: null,
+  face: null,
   ...rest,
 });
 
 function pieceCards({ piece }: Plan): Card[] {
-  return piece.kind.readings.map((reading) => {
-    const [from, to] = [piece.sketch.landmarks[reading.from], piece.sketch.landmarks[reading.to]];
+  return piece.asked.map((reading) => {
+    const face = piece.faces.find((f) => f.view.id === (reading.on ?? piece.kind.views[0].id));
+    const [from, to] = [face?.sketch.landmarks[reading.from], face?.sketch.landmarks[reading.to]];
     const value = piece.readings[reading.id];
     return card(phrase`${reading.how}`, {
       figure: value === undefined ? null : mm(value),
       hint: phrase`${reading.name}`,
       tape: from && to ? { from, to } : null,
+      face: face?.view.id ?? null,
     });
   });
 }

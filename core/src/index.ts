@@ -12,6 +12,7 @@ export type { FinishPlan, FinishStep } from './finish/planFinish';
 export { type Box, boxOf, grown, heightOf, widthOf } from './geometry/box';
 export { minus, type Point, plus, turn } from './geometry/point';
 export { placed } from './geometry/polygon';
+export type { Hooping } from './hoop/hoopings';
 export type { HoopVerdict } from './hoop/judgeHoop';
 export type { HoopPlan, LaidHoop } from './hoop/planHoop';
 export type { HoopInput, Method, QuarterTurn } from './hoop/schema';
@@ -48,29 +49,43 @@ export { FAULT_IDS, FAULTS, type FaultId, SEVERITY_WORDS } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome, outcomeOf, worstFault } from './log/schema';
 export { type Keys, keysNeeded, type MountPlan } from './mount/planMount';
 export { pieceInHoopFrame, type TurnRank } from './mount/rankTurns';
-export { newTicket } from './newTicket';
+export { newTicket, withTodaysFields } from './newTicket';
 export { FABRICS } from './piece/fabrics';
-export type { NoGoArea, PieceKind, PieceOutline, Reading, Seam } from './piece/geometry';
-export { PIECE_KINDS } from './piece/kinds';
+export {
+  type NoGoArea,
+  PIECE_FAMILIES,
+  type PieceKind,
+  type PieceOutline,
+  type PieceView,
+  type Reading,
+  type Seam,
+} from './piece/geometry';
+export { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from './piece/kinds';
 export { fabricOf, type PiecePlan } from './piece/planPiece';
 export {
   type Evenness,
   type Fabric,
-  PIECE_KIND_IDS,
+  FabricSchema,
   type PieceInput,
-  type PieceKindId,
+  type Size,
+  STRUCTURES,
 } from './piece/schema';
+export { type CutPiece, sewingCuts } from './piece/sewing';
+export type { UsualPlacement } from './piece/usualPlacement';
+export type { Copy } from './place/copies';
 export type { MarkStep } from './place/marks';
-export type { Placement } from './place/placement';
-export { placementsFor } from './place/placements';
-export type { PlacePlan } from './place/planPlace';
+export { movedCopy, posesOf } from './place/moveCopy';
+export { faceWidthOf, type PlacePlan, placementsFor } from './place/planPlace';
 export type { MarkMethod, PlaceInput } from './place/schema';
-export { dragGridMm, snapOffset } from './place/snap';
+export { readingsOfSize, type SizeRow, sizeRun, widestOf } from './place/sizeRun';
+export { dragGridMm } from './place/snap';
+export { followsChestSchool } from './place/spotFor';
 export { type Plan, planTicket } from './plan';
 export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, type QuestionId, schoolsOf } from './rules/schools';
 export {
+  type Blank,
   EMPTY_SHELF,
   HOOP_KINDS,
   type Hoop,
@@ -79,7 +94,11 @@ export {
   MachineSchema,
   type Material,
   MaterialSchema,
+  type OwnPlacement,
+  SHELF_ITEMS,
+  SHELF_NOUNS,
   type Shelf,
+  type ShelfNoun,
   ShelfSchema,
   SIDES,
   type Thread,

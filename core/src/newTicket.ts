@@ -1,7 +1,7 @@
 import type { DesignInput } from './design/schema';
-import { PIECE_KINDS } from './piece/kinds';
-import type { PieceKindId } from './piece/schema';
-import { placementsFor } from './place/placements';
+import { PIECE_KINDS, type PieceKindId } from './piece/kinds';
+import { NO_COPIES_ASKED } from './place/schema';
+import { STAGES } from './stages';
 import type { Ticket } from './ticket';
 
 const EMPTY_DESIGN: DesignInput = {
@@ -21,7 +21,7 @@ const EMPTY_DESIGN: DesignInput = {
 
 /** A bare ticket for a kind of piece; the id is the caller's. */
 export function newTicket(id: string, kind: PieceKindId): Ticket {
-  const worn = PIECE_KINDS[kind].worn;
+  const { usual, placements } = PIECE_KINDS[kind];
   return {
     id,
     name: '',
@@ -30,20 +30,25 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     settled: [],
     piece: {
       kind,
-      fabricId: worn ? 'jersey-tee' : 'terry-towel',
+      fabricId: usual.fabricId,
       fabricChanges: {},
-      colour: worn ? '#C9D6DF' : '#EFE6D2',
+      colour: usual.colour,
       readings: {},
       unread: {},
       evenness: [],
+      sizes: [],
+      sewing: {},
+      opened: [],
     },
     design: EMPTY_DESIGN,
     place: {
-      placement: placementsFor(kind)[0]?.id ?? 'above-border',
+      placement: placements[0].id,
       school: null,
       offset: { x: 0, y: 0 },
       turnDeg: 0,
       method: 'tape',
+      ...NO_COPIES_ASKED,
+      scatter: { ...NO_COPIES_ASKED.scatter, spots: [] },
     },
     hoop: { hoopId: null, turnDeg: null, shift: null, method: null, methodWhy: '' },
     layers: { support: null, choices: {} },
@@ -60,4 +65,14 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       by: '',
     },
   };
+}
+
+/**
+ * A ticket kept by an older version, with the fields that came since at their usual values. Nothing that was
+ * entered is changed; a ticket of today comes back equal.
+ */
+export function withTodaysFields(kept: Ticket): Ticket {
+  const bare = newTicket(kept.id, kept.piece.kind);
+  const filled = STAGES.map((stage) => [stage, { ...bare[stage], ...kept[stage] }]);
+  return { ...bare, ...kept, ...Object.fromEntries(filled) };
 }

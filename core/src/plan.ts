@@ -9,7 +9,7 @@ import { machineFor } from './mount/machineFor';
 import { type MountPlan, planMount } from './mount/planMount';
 import { rankTurns } from './mount/rankTurns';
 import { type PiecePlan, planPiece } from './piece/planPiece';
-import { type PlacePlan, planPlace } from './place/planPlace';
+import { type PlacePlan, placementOf, planPlace } from './place/planPlace';
 import type { HouseRules } from './rules/schema';
 import type { Shelf } from './shelf/schema';
 import { planStitch, type StitchPlan } from './stitch/planStitch';
@@ -35,7 +35,8 @@ export interface Plan {
  * same plan. Never throws on a ticket of the schema; what cannot be right is a finding of severity stop.
  */
 export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Plan {
-  const piece = planPiece(ticket.piece, rules);
+  const placement = placementOf(ticket.place, ticket.piece.kind, shelf.placements);
+  const piece = planPiece(ticket.piece, rules, { viewId: placement.view, fabrics: shelf.fabrics });
   const design = planDesign(ticket.design, rules);
   const { geometry } = piece;
   const { facts } = design;
@@ -51,7 +52,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
       finish: null,
     });
 
-  const place = planPlace(ticket.place, { ...piece, geometry }, facts, rules);
+  const place = planPlace({ placement, input: ticket.place, piece: { ...piece, geometry }, facts, rules });
   const lie = { outline: geometry.outline, centre: place.centre, designTurnDeg: place.turnDeg };
   const question = {
     facts,
@@ -63,6 +64,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   };
   const hoop = planHoop(ticket.hoop, question, {
     shelf,
+    copies: place.copies.map((copy) => copy.footprint),
     scalePercent: ticket.design.scalePercent,
     preferTurns: (hoopChosen, turns) =>
       rankTurns(turns, lie, machineFor(ticket.mount, hoopChosen, shelf)).map((r) => r.turnDeg),
@@ -73,8 +75,13 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const mount = hasLaid(hoop)
     ? planMount(ticket.mount, { facts, hoop, layers, ranks, machine, tubular: piece.kind.form === 'tubular' })
     : null;
-  const stitch = planStitch(ticket.stitch, facts, machine, shelf, rules);
-  const finish = planFinish({ piece, hoop, layers, rules });
+  const stitch = planStitch(ticket.stitch, facts, {
+    machine,
+    shelf,
+    rules,
+    copies: Math.max(1, place.copies.length),
+  });
+  const finish = planFinish({ piece, opened: ticket.piece.opened, hoop, layers, rules });
   return gather({ piece, design, place, hoop, layers, mount, stitch, finish });
 }
 

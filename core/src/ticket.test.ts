@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { deckOf } from './cards';
 import { newTicket } from './newTicket';
-import { PIECE_KIND_IDS } from './piece/schema';
+import { PIECE_KIND_IDS } from './piece/kinds';
 import { planTicket } from './plan';
 import { NUMBERS, numberFor } from './rules/numbers';
 import { DEFAULT_HOUSE_RULES, HouseRulesSchema, schoolFor, schoolsOfShop } from './rules/schema';

@@ -8,6 +8,7 @@ import { HTTPException } from 'hono/http-exception';
 import type { Context } from './context';
 import { ApiError, type ErrorBody } from './errors';
 import { logbookRoutes } from './features/logbook/routes';
+import { paperRoutes } from './features/paper/routes';
 import { planRoutes } from './features/plan/routes';
 import { rulesRoutes } from './features/rules/routes';
 import { shelfRoutes } from './features/shelf/routes';
@@ -63,6 +64,7 @@ export function createApp(context: Context) {
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/plan', planRoutes(context));
+  app.route('/api/paper', paperRoutes(context));
   app.doc31('/api/openapi.json', API_DOCUMENT);
   app.all('/api/*', (c) =>
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),

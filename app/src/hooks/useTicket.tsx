@@ -11,7 +11,7 @@ import {
   stageStates,
   type Ticket,
 } from '@zt/core';
-import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react';
+import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { ticketChanged } from '../store/editor';
 import { useAppDispatch } from '../store/store';
 import type { Shop } from './useShop';
@@ -28,6 +28,9 @@ export interface OpenTicket {
   /** Changes one stage's inputs; changes of one gesture are one step to undo. */
   change: (change: Change, gesture?: string) => void;
   findingsOf: (stage: Stage) => Finding[];
+  /** The reading being taken: the sheet shows where its tape goes. Set it to undefined to begin at the first one missing. */
+  reading: string | null;
+  setReading: (id: string | null | undefined) => void;
 }
 
 const OpenTicketContext = createContext<OpenTicket | null>(null);
@@ -39,6 +42,10 @@ interface ProviderProps {
   children: ReactNode;
 }
 
+/** Where measuring goes on: the first reading that is still to take; none when all are taken. */
+const firstToMeasure = ({ piece }: Plan): string | null =>
+  piece.asked.find((r) => !r.optional && piece.readings[r.id] === undefined)?.id ?? null;
+
 export function OpenTicketProvider({ ticket, shop, loggedAs, children }: ProviderProps) {
   const dispatch = useAppDispatch();
   const { shelf, rules } = shop;
@@ -48,6 +55,8 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
       void dispatch(ticketChanged({ change: next, ...(gesture ? { gesture } : {}) })),
     [dispatch],
   );
+  const [chosen, setReading] = useState<string | null | undefined>(undefined);
+  const reading = chosen === undefined ? firstToMeasure(plan) : chosen;
   const open = useMemo<OpenTicket>(
     () => ({
       ticket,
@@ -59,8 +68,10 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
       loggedAs,
       change,
       findingsOf: (stage) => plan.findings.filter((f) => f.stage === stage),
+      reading,
+      setReading,
     }),
-    [ticket, plan, shelf, rules, loggedAs, change],
+    [ticket, plan, shelf, rules, loggedAs, change, reading],
   );
   return <OpenTicketContext.Provider value={open}>{children}</OpenTicketContext.Provider>;
 }

@@ -1,5 +1,5 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { HouseRules, LogEntry, LogSummary, Shelf, Ticket } from '@zt/core';
+import type { HouseRules, LogEntry, LogSummary, Shelf, ShelfNoun, Ticket } from '@zt/core';
 
 export interface KeptTicket {
   ticket: Ticket;
@@ -8,7 +8,6 @@ export interface KeptTicket {
   loggedAs: string | null;
 }
 
-export type ShelfNoun = keyof Shelf;
 export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' | 'outcome'>>;
 
 /** The shelf with an item changed or added, as the server will have it. */

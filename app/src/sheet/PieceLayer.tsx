@@ -101,6 +101,16 @@ export const PieceLayer = memo(function PieceLayer({
           fill="none"
         />
       ))}
+      {(outline.folds ?? []).map(({ id, line }) => (
+        <Path
+          key={id}
+          d={pathPx(view, line, false)}
+          stroke={ink}
+          strokeWidth={1}
+          strokeDasharray="2 3"
+          fill="none"
+        />
+      ))}
       {bare ? null : (
         <Line
           x1={usedTop.x}

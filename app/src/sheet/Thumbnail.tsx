@@ -1,4 +1,4 @@
-import { boxOf, type Plan } from '@zt/core';
+import { boxOf, type DesignFacts, heightOf, type Plan, posesOf, widthOf } from '@zt/core';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { usePalette } from '../theme/palette';
@@ -6,13 +6,17 @@ import { DesignLayer } from './DesignLayer';
 import { clothInk, PieceLayer } from './PieceLayer';
 import { fitView } from './view';
 
+/** Of a piece longer than this many times its width, only the lower end is seen. */
+const LONG = 1.7;
+
 /** A small drawing of the piece with its design, true to scale. */
 export function Thumbnail({ plan, size = 104 }: { plan: Plan; size?: number }) {
   const palette = usePalette();
   const { piece, design, place } = plan;
   const outline = piece.geometry ?? piece.sketch;
   const whole = boxOf(outline.outline);
-  const box = piece.kind.worn ? whole : { ...whole, top: Math.max(whole.top, -(whole.right - whole.left)) };
+  const long = heightOf(whole) > LONG * widthOf(whole);
+  const box = long ? { ...whole, top: whole.bottom - 1.15 * widthOf(whole) } : whole;
   const view = fitView(box, { width: size, height: size }, 5);
   return (
     <NativeView
@@ -28,15 +32,18 @@ export function Thumbnail({ plan, size = 104 }: { plan: Plan; size?: number }) {
     >
       <Svg width={size} height={size}>
         <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare />
-        {place && design.facts ? (
-          <DesignLayer
-            facts={design.facts}
-            view={view}
-            at={place.centre}
-            turnDeg={place.turnDeg}
-            ink={clothInk(piece.colour)}
-          />
-        ) : null}
+        {place && design.facts
+          ? posesOf(place).map(({ centre, turnDeg }, i) => (
+              <DesignLayer
+                key={i}
+                facts={design.facts as DesignFacts}
+                view={view}
+                at={centre}
+                turnDeg={turnDeg}
+                ink={clothInk(piece.colour)}
+              />
+            ))
+          : null}
       </Svg>
     </NativeView>
   );

@@ -1,13 +1,16 @@
 import {
   type Box,
   boxOf,
+  type DesignFacts,
   type DisplayUnits,
   type Finding,
+  movedCopy,
   numberFor,
+  type PiecePlan,
+  type PlaceInput,
   type Point,
-  plus,
+  posesOf,
   say,
-  snapOffset,
 } from '@zt/core';
 import { type ReactNode, useCallback, useRef, useState } from 'react';
 import { useOpenTicket } from '../hooks/useTicket';
@@ -15,7 +18,7 @@ import { gestureEnded } from '../store/editor';
 import { useAppDispatch } from '../store/store';
 import type { Palette } from '../theme/palette';
 import { DesignLayer } from './DesignLayer';
-import { GrainArrow, Zigzag } from './marks';
+import { FaceName, GrainArrow, Zigzag } from './marks';
 import { clothInk, PieceLayer, paletteOnCloth } from './PieceLayer';
 import { Sheet } from './Sheet';
 import type { View } from './view';
@@ -29,34 +32,44 @@ interface TicketSheetProps {
   under?: (view: View, palette: Palette) => ReactNode;
   draggable?: boolean;
   withDesign?: boolean;
+  /** Another face of the piece than the one the design goes on. */
+  face?: Face;
 }
+
+type Face = PiecePlan['faces'][number];
 
 /** Moves the design on the piece while it is dragged, snapping to the rule and to the grid. */
 function useDesignDrag(draggable: boolean) {
   const { ticket, plan, rules, change } = useOpenTicket();
   const dispatch = useAppDispatch();
-  const start = useRef<Point | null>(null);
+  const start = useRef<PlaceInput | null>(null);
+  const held = useRef(0);
   const [dragging, setDragging] = useState(false);
-  const footprint = plan.place?.footprint;
+  const { place } = plan;
   const holds = useCallback(
     (at: Point, tolerance: number) => {
-      if (!draggable || !footprint) return false;
-      const box = boxOf(footprint);
-      return (
+      if (!draggable || !place) return false;
+      const near = (box: Box) =>
         at.x >= box.left - tolerance &&
         at.x <= box.right + tolerance &&
         at.y >= box.top - tolerance &&
-        at.y <= box.bottom + tolerance
-      );
+        at.y <= box.bottom + tolerance;
+      held.current = posesOf(place).findIndex(({ footprint }) => near(boxOf(footprint)));
+      return held.current >= 0;
     },
-    [draggable, footprint],
+    [draggable, place],
   );
   const onDrag = (by: Point) => {
-    start.current ??= ticket.place.offset;
+    start.current ??= ticket.place;
     setDragging(true);
-    const offset = snapOffset(plus(start.current, by), rules.units, numberFor(rules, 'snapMm'));
-    if (offset.x !== ticket.place.offset.x || offset.y !== ticket.place.offset.y)
-      change({ stage: 'place', set: { offset } }, 'design dragged');
+    const moved = place
+      ? movedCopy(start.current, place, held.current, by, {
+          units: rules.units,
+          withinMm: numberFor(rules, 'snapMm'),
+        })
+      : {};
+    if (JSON.stringify(moved) !== JSON.stringify(ticket.place, Object.keys(moved)))
+      change({ stage: 'place', set: moved }, 'design dragged');
   };
   const onDragEnd = () => {
     start.current = null;
@@ -80,11 +93,13 @@ export function TicketSheet({
   under,
   draggable = false,
   withDesign = true,
+  face,
 }: TicketSheetProps) {
   const { plan, units } = useOpenTicket();
   const { holds, onDrag, onDragEnd, dragging } = useDesignDrag(draggable);
   const { piece, design, place } = plan;
-  const outline = piece.geometry ?? piece.sketch;
+  const own = face === undefined || face.view.id === piece.view.id;
+  const outline = own ? (piece.geometry ?? piece.sketch) : face.sketch;
   const ink = clothInk(piece.colour);
   const troubles = plan.findings.filter((f) => f.at && f.severity !== 'note' && f.stage !== 'piece');
   return (
@@ -97,19 +112,25 @@ export function TicketSheet({
       still={dragging}
       draw={(view, palette) => (
         <>
-          <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
+          <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare={!own} />
           {under?.(view, paletteOnCloth(palette, piece.colour))}
-          {withDesign && place && design.facts ? (
-            <DesignLayer
-              facts={design.facts}
-              view={view}
-              at={place.centre}
-              turnDeg={place.turnDeg}
-              box={dragging ? place.footprint : null}
-              ink={ink}
-            />
-          ) : null}
+          {withDesign && place && design.facts
+            ? posesOf(place).map(({ centre, turnDeg, footprint }, i) => (
+                <DesignLayer
+                  key={i}
+                  facts={design.facts as DesignFacts}
+                  view={view}
+                  at={centre}
+                  turnDeg={turnDeg}
+                  box={dragging ? footprint : null}
+                  ink={ink}
+                />
+              ))
+            : null}
           <GrainArrow view={view} palette={palette} />
+          {piece.kind.views.length > 1 ? (
+            <FaceName palette={palette} name={(face?.view ?? piece.view).name} />
+          ) : null}
           {over?.(view, paletteOnCloth(palette, piece.colour))}
           {troubles.map((f) =>
             f.at ? (

@@ -56,7 +56,8 @@ export function FigureTag({
 interface DimensionProps extends OnSheet {
   from: Point;
   to: Point;
-  text: string;
+  /** Null draws the line alone. */
+  text: string | null;
   /** Where along the line the figure stands, 0 to 1. */
   at?: number;
   /** Dotted leaders from these points to the line's ends. */
@@ -99,7 +100,35 @@ export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [
           strokeWidth={1.4}
         />
       ))}
-      <FigureTag x={mid.x} y={mid.y} text={text} palette={palette} />
+      {text === null ? null : <FigureTag x={mid.x} y={mid.y} text={text} palette={palette} />}
+    </G>
+  );
+}
+
+/** The tape itself where it is laid for the reading being taken: a yellow band with its strokes. */
+export function TapeLaid({ view, palette, from, to, text, at = 0.5 }: DimensionProps) {
+  const [a, b] = [toPx(view, from), toPx(view, to)];
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  if (length < 1) return null;
+  const [ux, uy] = [(b.x - a.x) / length, (b.y - a.y) / length];
+  const strokes = Array.from({ length: Math.floor(length / 9) }, (_, i) => {
+    const [x, y] = [a.x + ux * (i + 1) * 9, a.y + uy * (i + 1) * 9];
+    const reach = i % 4 === 3 ? 9 : 5;
+    return `M${x + uy * 9} ${y - ux * 9}L${x + uy * (9 - reach)} ${y - ux * (9 - reach)}`;
+  });
+  const band = { x1: a.x, y1: a.y, x2: b.x, y2: b.y };
+  return (
+    <G>
+      <Line {...band} stroke={palette.onTape} strokeWidth={20} />
+      <Line {...band} stroke={palette.tape} strokeWidth={17} />
+      <Path d={strokes.join('')} stroke={palette.onTape} strokeWidth={1.2} fill="none" />
+      <FigureTag
+        x={a.x + (b.x - a.x) * at}
+        y={a.y + (b.y - a.y) * at}
+        text={text ?? ''}
+        palette={palette}
+        size={22}
+      />
     </G>
   );
 }
@@ -188,6 +217,18 @@ export function GrainArrow({ view, palette }: OnSheet) {
         strokeWidth={1.6}
         fill="none"
       />
+    </G>
+  );
+}
+
+/** Which face of the piece is seen: a slip in the sheet's upper corner. */
+export function FaceName({ palette, name }: { palette: Palette; name: string }) {
+  return (
+    <G>
+      <Rect x={6} y={6} width={name.length * 8 + 16} height={24} rx={3} fill={palette.paper} opacity={0.9} />
+      <SvgText x={14} y={23} fontSize={14} fontFamily={FONTS.bold} fill={palette.graphite}>
+        {name}
+      </SvgText>
     </G>
   );
 }

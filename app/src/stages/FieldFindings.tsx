@@ -1,11 +1,17 @@
 import { FindingNote } from '../components/FindingNote';
 import { useOpenTicket } from '../hooks/useTicket';
 
+interface FieldFindingsProps {
+  field: string;
+  /** Codes that the field shows in its own way. */
+  except?: readonly string[];
+}
+
 /** What is wrong with one input, right below it. */
-export function FieldFindings({ field }: { field: string }) {
+export function FieldFindings({ field, except = [] }: FieldFindingsProps) {
   const { plan, units, change } = useOpenTicket();
   return plan.findings
-    .filter((finding) => finding.field === field)
+    .filter((finding) => finding.field === field && !except.includes(finding.code))
     .map((finding) => (
       <FindingNote key={finding.code} finding={finding} units={units} onMend={change} quiet />
     ));

@@ -1,4 +1,4 @@
-import { deckOf, FABRICS, STAGE_QUESTIONS, STAGES, type Stage } from '@zt/core';
+import { deckOf, STAGE_QUESTIONS, STAGES, type Stage } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -27,10 +27,10 @@ const SAVE_WORDS = {
 } as const;
 
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
-  const { ticket } = useOpenTicket();
+  const { ticket, plan } = useOpenTicket();
   const p = usePalette();
   const save = useAppSelector((state) => state.editor.save);
-  const fabric = FABRICS.find((f) => f.id === ticket.piece.fabricId)?.name ?? '';
+  const fabric = plan.piece.fabric.name;
   return (
     <View
       style={{

@@ -19,6 +19,8 @@ export interface FinishPlan {
 
 interface FinishQuestion {
   piece: PiecePlan;
+  /** Seams opened to let the hoop in. */
+  opened: readonly string[];
   hoop: HoopPlan;
   layers: LayersPlan;
   rules: HouseRules;
@@ -105,6 +107,7 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       ),
       ...supportSteps(question),
       ...lastSteps(question),
+      ...question.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
     ],
     inspect: [
       phrase`Flat round the edge: no puckers.`,

@@ -2,12 +2,14 @@ import { densityRank } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import type { Reason } from '../findings/reason';
 import { type Point, plus, turn } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop, Shelf } from '../shelf/schema';
-import { mm, type Phrase, percent, phrase } from '../units/phrase';
+import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
 import { chooseMethod, isKnit } from './chooseMethod';
 import { whyDesignDoesNotFit } from './fit';
+import { type Hooping, hoopingsFor } from './hoopings';
 import {
   byChoice,
   fieldOf,
@@ -46,6 +48,8 @@ export interface HoopPlan {
   /** Stabilizer to cut, mm. */
   cut: { widthMm: number; heightMm: number } | null;
   tension: Phrase;
+  /** Which copies of the design one hooping reaches; empty where there is one copy. */
+  hoopings: Hooping[];
   findings: Finding[];
   reasons: Reason[];
 }
@@ -199,6 +203,42 @@ export interface HoopContext {
   scalePercent: number;
   /** The turns that work, the best for mounting first. */
   preferTurns: (hoop: Hoop, turns: readonly QuarterTurn[]) => QuarterTurn[];
+  /** Footprints of all copies of the design, piece frame, mm; empty where there is one. */
+  copies: readonly Polygon[];
+}
+
+/** The hoopings that a hoop needs for all copies, turned so on the piece. */
+function hoopingsOf(hoop: Hoop, onPieceDeg: number, copies: readonly Polygon[]): Hooping[] {
+  if (copies.length === 0) return [];
+  const { fieldWidthMm: widthMm, fieldHeightMm: heightMm } = hoop;
+  return hoopingsFor(copies, { widthMm, heightMm, turnDeg: onPieceDeg });
+}
+
+/** Another hoop of the shelf that takes more copies at once, where there is one. */
+function fewerHoopings(
+  usable: readonly HoopVerdict[],
+  laid: LaidHoop | null,
+  hoopings: readonly Hooping[],
+  { copies, method, q }: { copies: readonly Polygon[]; method: Method; q: HoopQuestion },
+): Finding[] {
+  if (!laid || hoopings.length < 2) return [];
+  const others = usable
+    .filter((v) => v !== laid.verdict && (method === 'floated' || v.whyNotHooped.length === 0))
+    .flatMap((v) => {
+      const turnDeg = turnsThatWork(v, method)[0]?.turnDeg;
+      if (turnDeg === undefined) return [];
+      return [{ hoop: v.hoop, count: hoopingsOf(v.hoop, q.designTurnDeg + turnDeg, copies).length }];
+    })
+    .sort((a, b) => a.count - b.count);
+  const [best] = others;
+  if (!best || best.count >= hoopings.length) return [];
+  const mend = {
+    label: phrase`Take the ${best.hoop.name}`,
+    result: phrase`${count(best.count)} hoopings instead of ${count(hoopings.length)}`,
+    change: { stage: 'hoop' as const, set: { hoopId: best.hoop.id, turnDeg: null, shift: null } },
+  };
+  const text = phrase`${count(copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
+  return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];
 }
 
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
@@ -218,6 +258,7 @@ export function planHoop(input: HoopInput, q: HoopQuestion, context: HoopContext
   const findings = laid
     ? fitFindings(laid, { verdicts, method }, input, q, scalePercent)
     : [nothingFits(verdicts, input, scalePercent, q.rules)];
+  const hoopings = laid ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context.copies) : [];
   return {
     verdicts,
     proposedId: proposed?.hoop.id ?? null,
@@ -227,7 +268,12 @@ export function planHoop(input: HoopInput, q: HoopQuestion, context: HoopContext
     bastingMm: method === 'floated' ? numberFor(q.rules, 'bastingOutsideMm') : null,
     cut: laid ? cutFor(laid, q.rules) : null,
     tension: tension.text,
-    findings: [...findings, ...methodFindings({ method, laid }, q)],
+    hoopings,
+    findings: [
+      ...findings,
+      ...methodFindings({ method, laid }, q),
+      ...fewerHoopings(usable, laid, hoopings, { copies: context.copies, method, q }),
+    ],
     reasons: [choice.reason, tension, ...(proposed ? [proposalReason(verdicts, proposed, method)] : [])],
   };
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { METHODS } from '../hoop/schema';
 import { IdSchema } from '../ids';
-import { PIECE_KIND_IDS } from '../piece/schema';
+import { PIECE_KIND_IDS } from '../piece/kinds';
 import type { Plan } from '../plan';
 import { type Ticket, TicketSchema } from '../ticket';
 import { LogInputSchema, OUTCOMES, outcomeOf } from './schema';

@@ -1,7 +1,7 @@
 import { fitUprightLine, leanDegOf, type UprightLine } from '../geometry/fitLine';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
-import type { PieceKind } from './geometry';
+import type { PieceView } from './geometry';
 import type { Evenness } from './schema';
 
 /** Two answers to where the middle runs, and the one that is used. */
@@ -22,8 +22,8 @@ const STRAIGHT: UprightLine = { offset: 0, slope: 0 };
  * Fits the edges' centre line to half widths read at one to three heights. A difference below the
  * shop's thresholds is no unevenness. Without readings the line through the landmark is used.
  */
-export function fitCentreLine(kind: PieceKind, evenness: readonly Evenness[], rules: HouseRules): CentreLine {
-  const middles = evenness.map((e) => ({ x: (e.rightMm - e.leftMm) / 2, y: kind.datumSign * e.atMm }));
+export function fitCentreLine(view: PieceView, evenness: readonly Evenness[], rules: HouseRules): CentreLine {
+  const middles = evenness.map((e) => ({ x: (e.rightMm - e.leftMm) / 2, y: view.datumSign * e.atMm }));
   const seams = fitUprightLine(middles);
   const leanDeg = leanDegOf(seams);
   const uneven =

@@ -1,6 +1,7 @@
 import type { Point } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
-import type { PieceKindId } from './schema';
+import type { SewingSumId } from './sewing';
+import type { UsualPlacement } from './usualPlacement';
 
 /** A line a hand can find on the piece, in the piece frame. */
 export interface Seam {
@@ -22,8 +23,12 @@ export interface PieceOutline {
   outline: Polygon;
   /** The face on which a ring may close. */
   hoopable: Polygon;
+  /** Where the design must stay inside, and what its edge is called; the outline itself when absent. */
+  within?: { name: string; area: Polygon };
   seams: readonly Seam[];
   noGo: readonly NoGoArea[];
+  /** Pressed folds, for finding the way; a design may lie over them. */
+  folds?: readonly Seam[];
   landmarks: Readonly<Record<string, Point>>;
   /** The way a hoop goes in; null for a flat piece. */
   opening: { name: string; widthMm: number } | null;
@@ -31,6 +36,9 @@ export interface PieceOutline {
   centreFrom: number;
   centreTo: number;
 }
+
+/** Lengths in mm by reading id. */
+export type Readings = Readonly<Record<string, number>>;
 
 /** One tape reading of a kind of piece. Limits in mm. */
 export interface Reading {
@@ -40,30 +48,81 @@ export interface Reading {
   leastMm: number;
   mostMm: number;
   typicalMm: number;
-  /** Two landmarks between which the tape lies, for the drawing. */
+  /** Two landmarks between which the tape lies, in the view it is taken on. */
   from: string;
   to: string;
+  /** The view the tape is laid on; the kind's first one when absent. */
+  on?: string;
+  /** Only needed when the design goes on one of these views; always when absent. */
+  needed?: readonly string[];
+  /** Improves the drawing; the plan can do without it. */
+  optional?: true;
 }
 
 /** Two readings that cannot both be right. */
 export interface Contradiction {
+  /** The reading beside which it is asked. */
   field: string;
+  /** Both readings' ids. */
+  readings: readonly [string, string];
   a: { name: string; mm: number };
   b: { name: string; mm: number };
   why: string;
 }
 
-/** A kind of piece: data and one outline function. */
-export interface PieceKind {
-  id: PieceKindId;
+/** How the middle of a face is found with the tape: the width between two landmarks, halved. */
+export interface Halving {
+  /** What is read, e.g. "underarm to underarm". */
+  name: string;
+  left: string;
+  right: string;
+  /** What either end is called, e.g. "side seam". */
+  edge: string;
+  /** How the fold is matched, e.g. "shoulder seams and side seams matched". */
+  fold: string;
+  /** The second point of the centre line: a landmark with its name, or null to halve again higher up. */
+  second: { landmark: string; name: string } | null;
+}
+
+/** One face of a piece as it lies on the table. */
+export interface PieceView {
+  id: string;
   name: string;
   /** Height of the evenness readings is counted from here. */
   datum: string;
   /** -1 where heights are counted upwards from the datum, 1 downwards. */
   datumSign: 1 | -1;
+  /** Where the wearer's left lies as you look at it; null when nobody wears it. */
+  wearersLeft: 'right' | 'left' | null;
+  halving: Halving;
+  outlineOf: (readings: Readings) => PieceOutline;
+}
+
+/** A kind of piece: data and an outline function for each face. The registry's key is its id. */
+export interface PieceKind {
+  name: string;
+  family: PieceFamily;
   form: 'tubular' | 'flat';
   worn: boolean;
+  /** The cloth and the colour a new ticket starts from. */
+  usual: { fabricId: string; colour: string };
   readings: readonly Reading[];
-  contradictions: (readings: Readonly<Record<string, number>>) => Contradiction[];
-  outlineOf: (readings: Readonly<Record<string, number>>) => PieceOutline;
+  contradictions: (readings: Readings) => Contradiction[];
+  /** The faces, the usual one first. */
+  views: readonly [PieceView, ...PieceView[]];
+  /** Sewing sums that arise on it. */
+  sews?: readonly SewingSumId[];
+  /** The usual places, the commonest first. */
+  placements: readonly [UsualPlacement, ...UsualPlacement[]];
 }
+
+/** Families under which kinds are offered, in this order. */
+export const PIECE_FAMILIES = [
+  'Garments',
+  'Baby and children',
+  'Towels',
+  'Table and kitchen',
+  'Bags, cushions, toys',
+  'Cloth still to be sewn',
+] as const;
+export type PieceFamily = (typeof PIECE_FAMILIES)[number];

@@ -4,16 +4,23 @@ import type { HouseRules } from '../rules/schema';
 import { deg, mm, phrase } from '../units/phrase';
 import { type CentreLine, fitCentreLine } from './centreLine';
 import { FABRICS } from './fabrics';
-import type { PieceKind, PieceOutline, Reading } from './geometry';
-import { PIECE_KINDS } from './kinds';
+import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from './geometry';
+import { PIECE_KINDS, type PieceKindId } from './kinds';
 import type { Fabric, PieceInput } from './schema';
 
 export interface PiecePlan {
+  kindId: PieceKindId;
   kind: PieceKind;
+  /** The face the design goes on. */
+  view: PieceView;
+  /** Every face, to scale, for the eye. */
+  faces: { view: PieceView; sketch: PieceOutline }[];
+  /** The readings asked for with this face, in the order the tape is used. */
+  asked: Reading[];
   fabric: Fabric;
   colour: string;
   readings: Readonly<Record<string, number>>;
-  /** Null while a reading is missing or cannot be right. */
+  /** The face the design goes on. Null while a reading is missing or cannot be right. */
   geometry: PieceOutline | null;
   /** For the eye only: usual lengths stand in where a reading is missing or cannot be right. */
   sketch: PieceOutline;
@@ -22,17 +29,27 @@ export interface PiecePlan {
   reasons: Reason[];
 }
 
-/** The library's cloth with the maker's changes; the first of the library when the id is unknown. */
-export function fabricOf(input: PieceInput): Fabric {
-  const found = FABRICS.find((f) => f.id === input.fabricId) ?? FABRICS[0];
+/**
+ * The cloth with the maker's changes: one of the shop's own, or of the library; the library's first when
+ * the id is unknown.
+ */
+export function fabricOf(
+  input: Pick<PieceInput, 'fabricId' | 'fabricChanges'>,
+  own: readonly Fabric[] = [],
+): Fabric {
+  const found = [...own, ...FABRICS].find((f) => f.id === input.fabricId) ?? FABRICS[0];
   if (!found) throw new Error('assertion failed: the fabric library is empty');
   return { ...found, ...input.fabricChanges };
 }
 
+/** Whether a reading is taken when the design goes on this face. */
+const isAsked = (reading: Reading, view: PieceView): boolean =>
+  reading.needed === undefined || reading.needed.includes(view.id);
+
 const stopAt = (field: string, code: string, text: Finding['text']): Finding =>
   finding('piece', code, 'stop', text, { field });
 
-function checkReading(reading: Reading, input: PieceInput): Finding | null {
+function checkReading(reading: Reading, input: PieceInput, asked = true): Finding | null {
   const typed = input.unread[reading.id];
   if (typed !== undefined) {
     return stopAt(
@@ -43,6 +60,7 @@ function checkReading(reading: Reading, input: PieceInput): Finding | null {
   }
   const value = input.readings[reading.id];
   if (value === undefined || !Number.isFinite(value)) {
+    if (value === undefined && (reading.optional || !asked)) return null;
     return stopAt(reading.id, 'reading-missing', phrase`Still to measure: ${reading.name}.`);
   }
   if (value >= reading.leastMm && value <= reading.mostMm) return null;
@@ -53,15 +71,16 @@ function checkReading(reading: Reading, input: PieceInput): Finding | null {
   );
 }
 
-function sketchReadings(kind: PieceKind, input: PieceInput): Record<string, number> {
-  const usable = (reading: Reading) => checkReading(reading, input) === null;
-  const pairs = kind.readings.map(
-    (r) => [r.id, usable(r) ? (input.readings[r.id] ?? r.typicalMm) : r.typicalMm] as const,
+function sketchReadings(kind: PieceKind, input: PieceInput): Readings {
+  const typical = Object.fromEntries(
+    kind.readings.flatMap((r) => (r.optional ? [] : [[r.id, r.typicalMm] as const])),
   );
-  const readings = Object.fromEntries(pairs);
-  return kind.contradictions(readings).length === 0
-    ? readings
-    : Object.fromEntries(kind.readings.map((r) => [r.id, r.typicalMm]));
+  const usable = kind.readings.flatMap((r) => {
+    const value = input.readings[r.id];
+    return value !== undefined && checkReading(r, input) === null ? [[r.id, value] as const] : [];
+  });
+  const readings = { ...typical, ...Object.fromEntries(usable) };
+  return kind.contradictions(readings).length === 0 ? readings : typical;
 }
 
 function unevenFinding(kind: PieceKind, line: CentreLine): Finding {
@@ -99,28 +118,46 @@ function centreReason(line: CentreLine, input: PieceInput): Reason {
   };
 }
 
-/** Judges the readings, draws the outline, and finds the centre line. */
-export function planPiece(input: PieceInput, rules: HouseRules): PiecePlan {
-  const kind = PIECE_KINDS[input.kind];
-  const findings = kind.readings.flatMap((reading) => checkReading(reading, input) ?? []);
-  if (findings.length === 0) {
-    for (const c of kind.contradictions(input.readings)) {
-      findings.push(
-        stopAt(
-          c.field,
-          'readings-contradict',
-          phrase`${c.a.name} ${mm(c.a.mm)} and ${c.b.name} ${mm(c.b.mm)} cannot both be right: ${c.why}.`,
-        ),
-      );
-    }
+/** What is wrong with the readings. Two that disagree are questioned as soon as both are taken. */
+function readingFindings(kind: PieceKind, view: PieceView, input: PieceInput): Finding[] {
+  const findings = kind.readings.flatMap((r) => checkReading(r, input, isAsked(r, view)) ?? []);
+  const taken = (id: string) => input.readings[id] !== undefined && !findings.some((f) => f.field === id);
+  const filled = { ...sketchReadings(kind, { ...input, readings: {} }), ...input.readings };
+  for (const c of kind.contradictions(filled)) {
+    if (!c.readings.every(taken)) continue;
+    findings.push(
+      stopAt(
+        c.field,
+        'readings-contradict',
+        phrase`${c.a.name} ${mm(c.a.mm)} and ${c.b.name} ${mm(c.b.mm)} cannot both be right: ${c.why}.`,
+      ),
+    );
   }
-  const geometry = findings.length === 0 ? kind.outlineOf(input.readings) : null;
-  const sketch = geometry ?? kind.outlineOf(sketchReadings(kind, input));
-  const centreLine = fitCentreLine(kind, input.evenness, rules);
+  return findings;
+}
+
+/** Judges the readings, draws the faces, and finds the centre line of the one the design goes on. */
+export function planPiece(
+  input: PieceInput,
+  rules: HouseRules,
+  options: { viewId?: string; fabrics?: readonly Fabric[] } = {},
+): PiecePlan {
+  const kind = PIECE_KINDS[input.kind];
+  const view = kind.views.find((v) => v.id === options.viewId) ?? kind.views[0];
+  const findings = readingFindings(kind, view, input);
+  const geometry = findings.length === 0 ? view.outlineOf(input.readings) : null;
+  const readings = sketchReadings(kind, input);
+  const faces = kind.views.map((v) => ({ view: v, sketch: v.outlineOf(readings) }));
+  const sketch = geometry ?? view.outlineOf(readings);
+  const centreLine = fitCentreLine(view, input.evenness, rules);
   if (centreLine.uneven) findings.push(unevenFinding(kind, centreLine));
-  const fabric = fabricOf(input);
+  const fabric = fabricOf(input, options.fabrics);
   return {
+    kindId: input.kind,
     kind,
+    view,
+    faces,
+    asked: kind.readings.filter((r) => isAsked(r, view)),
     fabric,
     colour: input.colour,
     readings: input.readings,
@@ -131,7 +168,7 @@ export function planPiece(input: PieceInput, rules: HouseRules): PiecePlan {
     reasons: [
       because(
         'outline',
-        phrase`Drawn to scale from your readings; neck, slope and sleeve follow usual proportions.`,
+        phrase`Drawn to scale from your readings; what was not measured follows usual proportions.`,
       ),
       ...(input.evenness.length > 0 ? [centreReason(centreLine, input)] : []),
     ],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PIECE_KIND_IDS } from './kinds';
 
 export const STRUCTURES = [
   'stable woven',
@@ -30,9 +31,6 @@ export const FabricSchema = z.object({
 });
 export type Fabric = z.infer<typeof FabricSchema>;
 
-export const PIECE_KIND_IDS = ['t-shirt', 'bath-towel', 'hand-towel'] as const;
-export type PieceKindId = (typeof PIECE_KIND_IDS)[number];
-
 /** Half widths read at one height: from the middle mark to either edge, in mm. */
 export const EvennessSchema = z.object({
   /** Distance below the collar seam, or above the hem. */
@@ -41,6 +39,13 @@ export const EvennessSchema = z.object({
   rightMm: z.number().positive().max(3000),
 });
 export type Evenness = z.infer<typeof EvennessSchema>;
+
+/** Another size of the same order: its own readings in mm; what is missing follows this piece in proportion. */
+export const SizeSchema = z.object({
+  name: z.string().min(1).max(60),
+  readings: z.record(z.string(), z.number()),
+});
+export type Size = z.infer<typeof SizeSchema>;
 
 /** What the maker enters about the piece. A reading that did not parse keeps its text in `unread`. */
 export const PieceInputSchema = z.object({
@@ -53,5 +58,11 @@ export const PieceInputSchema = z.object({
   unread: z.record(z.string(), z.string()),
   /** Left and right edges as they face you, at up to three heights. */
   evenness: z.array(EvennessSchema).max(3),
+  /** The other sizes of the order. */
+  sizes: z.array(SizeSchema).max(40).default([]),
+  /** Lengths in mm for the sewing sums, by the sum's field; a missing one is the usual. */
+  sewing: z.record(z.string(), z.number().min(0).max(5000)).default({}),
+  /** Seams opened to let a hoop in, by name, so that they get closed. */
+  opened: z.array(z.string().max(60)).max(20).default([]),
 });
 export type PieceInput = z.infer<typeof PieceInputSchema>;

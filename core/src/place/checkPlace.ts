@@ -1,6 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
 import type { Finding, Mend } from '../findings/finding';
-import { boxOf } from '../geometry/box';
+import { boxOf, widthOf } from '../geometry/box';
 import { type Point, plus } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
@@ -8,6 +8,7 @@ import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import { mm, phrase } from '../units/phrase';
 import { footprintOf, isClear, nearestThings, offPiece } from './footprint';
+import type { RuledSpot } from './placement';
 import type { PlaceInput } from './schema';
 
 interface Laid {
@@ -15,6 +16,10 @@ interface Laid {
   outline: PieceOutline;
   centre: Point;
   turnDeg: number;
+  /** The turn the rule gives of itself: a design facing out of a corner is not upside down. */
+  ruleTurnDeg: number;
+  space: RuledSpot['space'];
+  aboveWaist: boolean;
   input: PlaceInput;
 }
 
@@ -100,7 +105,9 @@ function clearanceFindings(laid: Laid, leastMm: number): Finding[] {
         code: 'place-off-piece',
         stage: 'place',
         severity: 'stop',
-        text: phrase`The design hangs ${mm(out.mm)} over the edge of the piece.`,
+        text: laid.outline.within
+          ? phrase`The design hangs ${mm(out.mm)} over the ${laid.outline.within.name}.`
+          : phrase`The design hangs ${mm(out.mm)} over the edge of the piece.`,
         at: out.at,
         mends: mendsOf(laid, leastMm),
       },
@@ -122,7 +129,7 @@ function clearanceFindings(laid: Laid, leastMm: number): Finding[] {
 }
 
 function upsideDown(laid: Laid): Finding[] {
-  const turn = ((laid.turnDeg % 360) + 360) % 360;
+  const turn = (((laid.turnDeg - laid.ruleTurnDeg) % 360) + 360) % 360;
   if (!laid.facts.hasUp || turn <= 90 || turn >= 270) return [];
   return [
     {
@@ -143,8 +150,8 @@ function upsideDown(laid: Laid): Finding[] {
 }
 
 function belowWaist(laid: Laid, piece: PiecePlan, rules: HouseRules): Finding[] {
-  if (!piece.kind.worn) return [];
-  const waist = ((piece.readings.length ?? 0) * numberFor(rules, 'waistPercent')) / 100;
+  if (!laid.aboveWaist || piece.readings.length === undefined) return [];
+  const waist = (piece.readings.length * numberFor(rules, 'waistPercent')) / 100;
   const bottom = boxOf(footprintOf(laid.facts, laid.centre, laid.turnDeg)).bottom;
   if (bottom <= waist) return [];
   return [
@@ -159,10 +166,27 @@ function belowWaist(laid: Laid, piece: PiecePlan, rules: HouseRules): Finding[] 
   ];
 }
 
+function widerThanSpace({ space, facts, centre, turnDeg }: Laid): Finding[] {
+  if (!space) return [];
+  const width = widthOf(boxOf(footprintOf(facts, centre, turnDeg)));
+  if (width <= space.widthMm + 1e-6) return [];
+  return [
+    {
+      code: 'place-wider-than-space',
+      stage: 'place',
+      severity: 'warn',
+      text: phrase`${mm(width)} wide: ${mm(width - space.widthMm)} more than the ${space.name}, ${mm(space.widthMm)}.`,
+      at: centre,
+      mends: [],
+    },
+  ];
+}
+
 /** Everything that is wrong with where the design lies. */
 export function checkPlace(laid: Laid, piece: PiecePlan, rules: HouseRules): Finding[] {
   return [
     ...clearanceFindings(laid, numberFor(rules, 'leastClearanceMm')),
+    ...widerThanSpace(laid),
     ...upsideDown(laid),
     ...belowWaist(laid, piece, rules),
   ];

@@ -2,13 +2,16 @@ import { schoolReason } from '../findings/reason';
 import type { Point } from '../geometry/point';
 import { segmentsOf } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
-import { mm, phrase } from '../units/phrase';
-import { gradedAt } from './graded';
-import { GRADE_ANCHORS, GRADED } from './numbers';
-import { arithmetic, landmark, type Placement, type PlacementQuestion, type RuledSpot } from './placement';
-
-const graded = (row: keyof typeof GRADED, q: PlacementQuestion) =>
-  gradedAt(GRADE_ANCHORS, GRADED[row], q.readings.chestWidth ?? 0);
+import { mm, percent, phrase } from '../units/phrase';
+import { FROM_TABLE, gradedFor, gradedSum } from './graded';
+import {
+  arithmetic,
+  type DepthFrom,
+  landmark,
+  type PlacementQuestion,
+  type RuledSpot,
+  spot,
+} from './placement';
 
 /** Where a seam running down crosses a level; its nearest end when it does not reach it. */
 function xAtLevel(line: readonly Point[], y: number): number {
@@ -27,131 +30,100 @@ function armholeMiddle(q: PlacementQuestion): Point {
   return { x: xAtLevel(seam?.line ?? [], y), y };
 }
 
-const byAnchors = (row: keyof typeof GRADED) =>
-  phrase`table at chest ${mm(GRADE_ANCHORS[0])} / ${mm(GRADE_ANCHORS[1])} / ${mm(GRADE_ANCHORS[2])} / ${mm(GRADE_ANCHORS[3])}: ${GRADED[row].map((v) => [{ mm: v }] as const).flatMap((v, i) => (i === 0 ? v : [' / ', ...v]))}`;
+const fromShoulder = (q: PlacementQuestion, side: 1 | -1): DepthFrom => ({
+  at: landmark(q.outline, side > 0 ? 'neckPointRight' : 'neckPointLeft'),
+  name: 'the high point of shoulder, where the collar meets the shoulder seam,',
+  way: 'down',
+});
+export const fromCollar = (q: PlacementQuestion): DepthFrom => ({
+  at: landmark(q.outline, 'collarSeam'),
+  name: q.view.id === 'back' ? 'the collar seam at centre back' : 'the collar seam at centre front',
+  way: 'down',
+});
 
-function sideChestSpot(q: PlacementQuestion, sign: 1 | -1): RuledSpot {
-  const width = q.readings.chestWidth ?? 0;
-  const acrossByTable = graded('chestFromCentreLine', q);
-  const neckPoint = landmark(q.outline, 'neckPointRight');
+/** A left or right chest, by the shop's school. */
+export function sideChestSpot(q: PlacementQuestion, { side }: { side: 1 | -1 }): RuledSpot {
+  const depth = fromShoulder(q, side);
   const school = schoolReason('chest', q.school);
+  const acrossSum = gradedSum('chestFromCentreLine', q, 'from the centre line');
+  const across = side * gradedFor('chestFromCentreLine', q);
+  const common = { depth, aboveWaist: true } as const;
   if (q.school === 'armhole') {
     const middle = armholeMiddle(q);
-    const why = arithmetic(
-      'place',
-      phrase`Level with the middle of the armhole, halfway from the centre line to the armhole seam.`,
-      [
-        phrase`armhole seam ${mm(middle.x)} from the centre line at that level; half is ${mm(middle.x / 2)}`,
-        phrase`middle of the armhole ${mm(middle.y - neckPoint.y)} below the high point of shoulder`,
-      ],
-      school,
-    );
-    return { across: (sign * middle.x) / 2, y: middle.y, reason: why };
+    const sums = [
+      phrase`armhole seam ${mm(middle.x)} from the centre line at that level; half is ${mm(middle.x / 2)}`,
+      phrase`middle of the armhole ${mm(middle.y - depth.at.y)} below the high point of shoulder`,
+    ];
+    const text = phrase`Level with the middle of the armhole, halfway from the centre line to the armhole seam.`;
+    return spot({
+      ...common,
+      across: (side * middle.x) / 2,
+      y: middle.y,
+      reason: arithmetic('place', text, sums, school),
+    });
   }
-  const acrossSum = phrase`at your ${mm(width)}: ${mm(acrossByTable)} from the centre line`;
   if (q.school === 'collar') {
     const margin = numberFor(q.rules, 'templateMarginMm');
-    const why = arithmetic(
-      'place',
-      phrase`The template's top edge is level with the collar seam; its paper reaches ${mm(margin)} beyond the design.`,
-      [
-        byAnchors('chestFromCentreLine'),
-        acrossSum,
-        phrase`centre ${mm(margin)} + ${mm(q.halfHeight)} = ${mm(margin + q.halfHeight)} below the collar seam`,
-      ],
-      school,
-    );
-    return { across: sign * acrossByTable, y: margin + q.halfHeight, reason: why };
+    const { top } = q.reachAt(0);
+    const sums = [
+      ...acrossSum,
+      phrase`centre ${mm(margin)} + ${mm(top)} = ${mm(margin + top)} below the collar seam`,
+    ];
+    const text = phrase`The template's top edge is level with the collar seam; its paper reaches ${mm(margin)} beyond the design.`;
+    return spot({
+      ...common,
+      across,
+      y: margin + top,
+      reason: arithmetic('place', text, sums, school),
+    });
   }
-  const below = graded('chestBelowShoulderPoint', q);
-  const why = arithmetic(
-    'place',
-    phrase`From the graded table, between the sizes on either side of your chest width.`,
-    [
-      byAnchors('chestFromCentreLine'),
-      acrossSum,
-      byAnchors('chestBelowShoulderPoint'),
-      phrase`at your ${mm(width)}: ${mm(below)} below the high point of shoulder`,
-    ],
-    school,
-  );
-  return { across: sign * acrossByTable, y: neckPoint.y + below, reason: why };
+  const sums = [...acrossSum, ...gradedSum('chestBelowShoulderPoint', q, 'below the high point of shoulder')];
+  return spot({
+    ...common,
+    across,
+    y: depth.at.y + gradedFor('chestBelowShoulderPoint', q),
+    reason: arithmetic('place', FROM_TABLE, sums, school),
+  });
 }
 
-function centreChestSpot(q: PlacementQuestion): RuledSpot {
-  const school = schoolReason('chest', q.school);
-  const half = phrase`centre half the height lower: + ${mm(q.halfHeight)}`;
-  if (q.school === 'armhole') {
-    const top = armholeMiddle(q).y;
-    return {
-      across: 0,
-      y: top + q.halfHeight,
-      reason: arithmetic(
-        'place',
-        phrase`The design's top is level with the middle of the armhole.`,
-        [phrase`top ${mm(top)} below the collar seam`, half],
-        school,
-      ),
-    };
-  }
-  if (q.school === 'collar') {
-    const top = numberFor(q.rules, 'templateMarginMm');
-    return {
-      across: 0,
-      y: top + q.halfHeight,
-      reason: arithmetic(
-        'place',
-        phrase`The template's top edge touches the collar seam; its paper reaches ${mm(top)} beyond the design.`,
-        [phrase`top ${mm(top)} below the collar seam`, half],
-        school,
-      ),
-    };
-  }
-  const top = graded('topBelowCollar', q);
-  return {
-    across: 0,
-    y: top + q.halfHeight,
+/** The middle of the clear space between collar and pocket, raised to the optical middle. */
+function abovePocket(q: PlacementQuestion, pocketTop: number): RuledSpot {
+  const raise = numberFor(q.rules, 'opticalRaisePercent');
+  const raised = (pocketTop * raise) / 100;
+  return spot({
+    y: pocketTop / 2 - raised,
+    depth: fromCollar(q),
+    aboveWaist: true,
     reason: arithmetic(
       'place',
-      phrase`From the graded table, between the sizes on either side of your chest width.`,
+      phrase`The middle of the clear space between collar and pocket, raised by ${percent(raise)} of it: the optical middle.`,
       [
-        byAnchors('topBelowCollar'),
-        phrase`at your ${mm(q.readings.chestWidth ?? 0)}: top ${mm(top)} below the collar seam`,
-        half,
+        phrase`collar seam to pocket ${mm(pocketTop)}; half is ${mm(pocketTop / 2)}`,
+        phrase`raised by ${mm(raised)}: centre ${mm(pocketTop / 2 - raised)} below the collar seam`,
       ],
-      school,
     ),
-  };
+  });
 }
 
-const TOPS = ['t-shirt'] as const;
-
-export const CHEST_PLACEMENTS: readonly Placement[] = [
-  {
-    id: 'left-chest',
-    name: 'Left chest',
-    faces: "Wearer's left chest, on your right as it faces you",
-    kinds: TOPS,
-    bySchool: true,
-    from: 'shoulderPoint',
-    spotOf: (q) => sideChestSpot(q, 1),
-  },
-  {
-    id: 'right-chest',
-    name: 'Right chest',
-    faces: "Wearer's right chest, on your left as it faces you",
-    kinds: TOPS,
-    bySchool: true,
-    from: 'shoulderPoint',
-    spotOf: (q) => sideChestSpot(q, -1),
-  },
-  {
-    id: 'centre-chest',
-    name: 'Centre chest',
-    faces: 'Centre chest, below the collar seam',
-    kinds: TOPS,
-    bySchool: true,
-    from: 'collarSeam',
-    spotOf: centreChestSpot,
-  },
-];
+/** The centre of the chest: above a pocket in the optical middle, else by the shop's school. */
+export function centreChestSpot(q: PlacementQuestion): RuledSpot {
+  const pocket = q.outline.landmarks.pocketTop;
+  if (pocket) return abovePocket(q, pocket.y);
+  const school = schoolReason('chest', q.school);
+  const { top } = q.reachAt(0);
+  const half = phrase`centre half the height lower: + ${mm(top)}`;
+  const under = (y: number, reason: RuledSpot['reason']) =>
+    spot({ y: y + top, depth: fromCollar(q), aboveWaist: true, reason });
+  if (q.school === 'armhole') {
+    const y = armholeMiddle(q).y;
+    const text = phrase`The design's top is level with the middle of the armhole.`;
+    return under(y, arithmetic('place', text, [phrase`top ${mm(y)} below the collar seam`, half], school));
+  }
+  if (q.school === 'collar') {
+    const y = numberFor(q.rules, 'templateMarginMm');
+    const text = phrase`The template's top edge touches the collar seam; its paper reaches ${mm(y)} beyond the design.`;
+    return under(y, arithmetic('place', text, [phrase`top ${mm(y)} below the collar seam`, half], school));
+  }
+  const sums = [...gradedSum('topBelowCollar', q, 'below the collar seam, its top'), half];
+  return under(gradedFor('topBelowCollar', q), arithmetic('place', FROM_TABLE, sums, school));
+}

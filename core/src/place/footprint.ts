@@ -42,9 +42,9 @@ export function nearestThings(footprint: readonly Point[], outline: PieceOutline
   return [...byName.values()].sort((a, b) => a.clearance.mm - b.clearance.mm);
 }
 
-/** How far the footprint hangs off the piece; null when it lies on it. */
+/** How far the footprint hangs off the piece, or out of the line it must stay inside; null when it lies well. */
 export const offPiece = (footprint: readonly Point[], outline: PieceOutline): Clearance | null =>
-  overhang(footprint, outline.outline);
+  overhang(footprint, outline.within?.area ?? outline.outline);
 
 const near = (box: Box, points: readonly Point[], mm: number): boolean => {
   const other = boxOf(points);

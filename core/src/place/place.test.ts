@@ -1,13 +1,14 @@
 import fc from 'fast-check';
+import { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from '../piece/kinds';
 import type { PlaceInput } from '../place/schema';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
-import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
 import { gradedAt } from './graded';
 import { GRADE_ANCHORS, GRADED } from './numbers';
-import { PLACEMENTS, placementsFor } from './placements';
+import { placementsFor } from './planPlace';
 import { dragGridMm, snapOffset } from './snap';
 
 const MM = { system: 'mm' } as const;
@@ -199,20 +200,24 @@ describe('checks', () => {
 });
 
 describe('mark cards', () => {
-  it.each(['tape', 'fold'] as const)(
-    'by %s end in a centre and its axis ends, in whatever placement',
-    (method) => {
-      for (const placement of PLACEMENTS) {
-        const base = placement.kinds.includes('t-shirt') ? exampleA() : exampleB();
-        const place = planOf(placed(base, { placement: placement.id, method })).place;
-        const last = place?.marks.at(-1);
-        expect(place?.marks.at(-2)?.cross).toEqual(place?.centre);
-        expect(say(last?.text ?? [], MM)).toContain('Mark both axis ends');
-        const [a, b] = place?.axisEnds ?? [];
-        expect(Math.hypot((b?.x ?? 0) - (a?.x ?? 0), (b?.y ?? 0) - (a?.y ?? 0))).toBeCloseTo(
-          base.design.widthMm ?? 0,
-          6,
+  const PLACED = PIECE_KIND_IDS.flatMap((kind) =>
+    PIECE_KINDS[kind].placements.map((p): [PieceKindId, string] => [kind, p.id]),
+  );
+  it.each(PLACED)(
+    'on a %s, %s: every way ends in the centre, its axis ends and the wrong side',
+    (kind, placement) => {
+      const base = measuredTicket(kind, placement, [40, 30]);
+      for (const method of planOf(base).place?.methods ?? []) {
+        const place = planOf(placed(base, { method })).place;
+        const words = place?.marks.map((m) => say(m.text, MM)) ?? [];
+        expect(place?.method).toBe(method);
+        expect(place?.marks.some((m) => m.cross?.x === place.centre.x && m.cross.y === place.centre.y)).toBe(
+          true,
         );
+        expect(words.join(' ')).toMatch(/both axis ends/);
+        expect(words.at(-1)).toContain('Push a pin through the centre');
+        const [a, b] = place?.axisEnds ?? [];
+        expect(Math.hypot((b?.x ?? 0) - (a?.x ?? 0), (b?.y ?? 0) - (a?.y ?? 0))).toBeCloseTo(40, 6);
       }
     },
   );
@@ -239,7 +244,17 @@ describe('mark cards', () => {
   });
 
   it('knows the placements of every kind', () => {
-    expect(placementsFor('t-shirt').map((p) => p.id)).toEqual(['left-chest', 'right-chest', 'centre-chest']);
+    expect(placementsFor('t-shirt').map((p) => p.id)).toEqual([
+      'left-chest',
+      'right-chest',
+      'centre-chest',
+      'full-front',
+      'upper-back',
+      'full-back',
+      'sleeve',
+      'hem-corner-left',
+      'hem-corner-right',
+    ]);
     expect(placementsFor('hand-towel').map((p) => p.id)).toEqual(['above-border']);
   });
 });

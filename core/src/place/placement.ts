@@ -1,43 +1,69 @@
 import type { Reason } from '../findings/reason';
 import type { Point } from '../geometry/point';
-import type { PieceOutline } from '../piece/geometry';
-import type { PieceKindId } from '../piece/schema';
+import type { PieceOutline, PieceView, Readings } from '../piece/geometry';
 import type { HouseRules } from '../rules/schema';
 import type { Phrase } from '../units/phrase';
-import type { PlacementId } from './schema';
 
 export type ChestSchool = 'table' | 'armhole' | 'collar';
 
+/** How far a design reaches from its centre on each side, mm. */
+export interface Reach {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
 /** What a placement rule may look at. Lengths in mm. */
 export interface PlacementQuestion {
-  kind: PieceKindId;
-  readings: Readonly<Record<string, number>>;
+  view: PieceView;
+  readings: Readings;
   outline: PieceOutline;
-  /** Half the height of the turned design. */
-  halfHeight: number;
+  /** The design's reach when the rule turns it by so many degrees. */
+  reachAt: (turnDeg: number) => Reach;
+  /** The gap the maker wishes from an edge; null for the shop's usual one. */
+  edgeGapMm: number | null;
   school: ChestSchool;
   rules: HouseRules;
 }
 
-/** Where the rule puts the design's centre, and why. `across` is from the centre line to the viewer's right. */
+/** The landmark a depth is read from, what it is called, and which way the tape runs from it. */
+export interface DepthFrom {
+  at: Point;
+  name: string;
+  way: 'down' | 'up';
+  hint?: Phrase;
+}
+
+/** Where the rule puts the design's centre, and why. */
 export interface RuledSpot {
+  /** From the centre line to the viewer's right, mm. */
   across: number;
   y: number;
+  /** The rule's own turn, clockwise; 0 for upright. */
+  turnDeg: number;
+  depth: DepthFrom;
+  /** Where the tape across starts, when not at the centre line. */
+  edge: { x: number; name: string } | null;
+  /** The corner's point when the spot is found along the crease between its two edges. */
+  corner: Point | null;
+  /** The room there is from side to side, and what it is called; null where seams and bands alone bound it. */
+  space: { name: string; widthMm: number } | null;
+  /** A chest or a back: its bottom should stay above the waist. */
+  aboveWaist: boolean;
   reason: Reason;
 }
 
-/** One usual place on a piece. */
-export interface Placement {
-  id: PlacementId;
-  name: string;
-  /** The name with both sides named, so that they cannot be mixed up. */
-  faces: string;
-  kinds: readonly PieceKindId[];
-  bySchool: boolean;
-  /** The landmark the depth is read from. */
-  from: 'shoulderPoint' | 'collarSeam' | 'hem';
-  spotOf: (question: PlacementQuestion) => RuledSpot;
-}
+/** A spot found from the centre line, with what differs from the plainest one. */
+export const spot = (rest: Pick<RuledSpot, 'y' | 'depth' | 'reason'> & Partial<RuledSpot>): RuledSpot => ({
+  across: 0,
+  turnDeg: 0,
+  edge: null,
+  corner: null,
+  space: null,
+  aboveWaist: false,
+  ...rest,
+});
 
 export const arithmetic = (
   about: string,

@@ -1,23 +1,28 @@
 import type { DesignFacts } from '../design/planDesign';
-import type { Finding } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
 import type { Reason } from '../findings/reason';
-import { boxOf, heightOf } from '../geometry/box';
+import { boxOf, heightOf, widthOf } from '../geometry/box';
 import { leanDegOf } from '../geometry/fitLine';
-import { ORIGIN, type Point, plus } from '../geometry/point';
-import type { PieceOutline } from '../piece/geometry';
+import { distance, ORIGIN, type Point, plus } from '../geometry/point';
+import type { PieceKind, PieceOutline, PieceView } from '../piece/geometry';
+import { PIECE_KINDS, type PieceKindId } from '../piece/kinds';
 import type { PiecePlan } from '../piece/planPiece';
+import type { UsualPlacement } from '../piece/usualPlacement';
+import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
-import type { Phrase } from '../units/phrase';
+import type { OwnPlacement } from '../shelf/schema';
+import { type Phrase, phrase } from '../units/phrase';
 import { checkPlace } from './checkPlace';
+import { type Copies, type Copy, copiesFor } from './copies';
 import { footprintOf, nearestThings } from './footprint';
-import { axisEnds, type MarkStep, markCautions, markSteps } from './marks';
-import { type ChestSchool, landmark, type Placement } from './placement';
-import { placementsFor } from './placements';
-import type { PlaceInput } from './schema';
+import { axisEnds, type MarkStep, markCautions, markSteps, methodsFor } from './marks';
+import { type ChestSchool, landmark, type Reach, type RuledSpot } from './placement';
+import type { MarkMethod, PlaceInput } from './schema';
+import { spotFor } from './spotFor';
 
 /** Where the design lies on the piece: piece frame, mm, clockwise degrees. */
 export interface PlacePlan {
-  placement: Placement;
+  placement: UsualPlacement;
   school: ChestSchool;
   /** The rule's own spot, before the maker's offset. */
   ruled: Point;
@@ -27,9 +32,22 @@ export interface PlacePlan {
   axisEnds: [Point, Point];
   /** Distance of the centre from the used centre line, positive to the viewer's right. */
   acrossMm: number;
-  /** Depth of the centre below the high point of shoulder, the collar seam, or height above the hem. */
+  /** Where the tape across starts: the centre line, or an edge. */
+  acrossFrom: Point;
+  /** Depth of the centre below its landmark, or height above it. */
   depthMm: number;
   depthFrom: Point;
+  /** What the depth is read from, in words. */
+  depthName: string;
+  /** All copies, the first being the design itself; empty when there is one only. */
+  copies: Copy[];
+  /** Repeats along a hem. */
+  run: Copies['run'];
+  /** The smallest stabilizer patch that serves one copy, mm. */
+  patch: { widthMm: number; heightMm: number };
+  /** The ways of finding the spot that serve here, and the one followed. */
+  methods: MarkMethod[];
+  method: MarkMethod;
   marks: MarkStep[];
   cautions: Phrase[];
   nearest: { name: string; mm: number } | null;
@@ -37,53 +55,156 @@ export interface PlacePlan {
   reasons: Reason[];
 }
 
-/** The placement asked for, or the kind's usual one when the kind has no such place. */
-export function placementOf(input: PlaceInput, piece: PiecePlan): Placement {
-  const known = placementsFor(piece.kind.id);
-  const found = known.find((p) => p.id === input.placement) ?? known[0];
-  if (!found) throw new Error(`assertion failed: no placement for ${piece.kind.id}`);
-  return found;
+/** The placements a kind of piece has, the usual one first, then those the shop made from one of them. */
+export function placementsFor(
+  kindId: PieceKindId,
+  own: readonly OwnPlacement[] = [],
+): [UsualPlacement, ...UsualPlacement[]] {
+  const [first, ...rest] = PIECE_KINDS[kindId].placements;
+  const usual = [first, ...rest];
+  const made = own.flatMap(({ id, name, base, offset, turnDeg, atWidthMm, school }) => {
+    const from = usual.find((p) => p.id === base);
+    return from ? [{ ...from, id, name, moved: { ...offset, turnDeg, atWidthMm, school } }] : [];
+  });
+  return [first, ...rest, ...made];
 }
 
-function depthOf(
-  placement: Placement,
-  outline: PieceOutline,
-  centre: Point,
-): { depthMm: number; depthFrom: Point } {
-  if (placement.from === 'shoulderPoint') {
-    const point = landmark(outline, centre.x >= 0 ? 'neckPointRight' : 'neckPointLeft');
-    return { depthMm: centre.y - point.y, depthFrom: point };
-  }
-  return { depthMm: Math.abs(centre.y), depthFrom: ORIGIN };
+/** The placement asked for, or the kind's usual one when the kind has no such place. */
+export function placementOf(
+  input: Pick<PlaceInput, 'placement'>,
+  kindId: PieceKindId,
+  own: readonly OwnPlacement[] = [],
+): UsualPlacement {
+  const known = placementsFor(kindId, own);
+  return known.find((p) => p.id === input.placement) ?? known[0];
+}
+
+/** The width that a placement of the shop's own grows with: the face's, between its halving landmarks. */
+export function faceWidthOf(view: PieceView, outline: PieceOutline): number {
+  return distance(landmark(outline, view.halving.left), landmark(outline, view.halving.right));
+}
+
+/** The shop's own move at this size: it grows with the width it was made at. */
+function ownMove({ moved }: UsualPlacement, width: number): { offset: Point; turnDeg: number } {
+  if (!moved) return { offset: ORIGIN, turnDeg: 0 };
+  const grow = width / moved.atWidthMm;
+  return { offset: { x: moved.x * grow, y: moved.y * grow }, turnDeg: moved.turnDeg };
+}
+
+/** How far the design reaches from its centre at a turn. */
+function reachOf(facts: DesignFacts, turnDeg: number): Reach {
+  const box = boxOf(footprintOf(facts, ORIGIN, turnDeg));
+  return { left: -box.left, right: box.right, top: -box.top, bottom: box.bottom };
+}
+
+function unknownPlacement(input: PlaceInput, kind: PieceKind, used: UsualPlacement): Finding[] {
+  if (used.id === input.placement) return [];
+  const text = phrase`${kind.name} has no placement “${input.placement}”; ${used.name} is shown.`;
+  return [finding('place', 'place-unknown', 'warn', text, { field: 'placement' })];
+}
+
+/** One finding per code: what is wrong with several copies is said once, with the first place it is met. */
+function checkAll(
+  copies: readonly Copy[],
+  check: (centre: Point, turnDeg: number, ruleTurn: number) => Finding[],
+): Finding[] {
+  const seen = new Map<string, Finding>();
+  copies.forEach((copy, i) => {
+    for (const found of check(copy.centre, copy.turnDeg, copy.turnDeg)) {
+      const text = phrase`No. ${String(i + 1)}: ${found.text}`;
+      if (!seen.has(found.code)) seen.set(found.code, { ...found, text, mends: [] });
+    }
+  });
+  return [...seen.values()];
+}
+
+interface Laying {
+  placement: UsualPlacement;
+  input: PlaceInput;
+  piece: PiecePlan & { geometry: PieceOutline };
+  facts: DesignFacts;
+  rules: HouseRules;
+}
+
+/** Where rule and maker put it, before anything is said about it. */
+function lay({ placement, input, piece, facts, rules }: Laying) {
+  const school = input.school ?? placement.moved?.school ?? schoolFor(rules, 'chest');
+  const line = piece.centreLine.used;
+  const own = ownMove(placement, faceWidthOf(piece.view, piece.geometry));
+  const extra = input.turnDeg + own.turnDeg + leanDegOf(line);
+  const reachAt = (ruleTurn: number) => reachOf(facts, ruleTurn + extra);
+  const outline = piece.geometry;
+  const spot: RuledSpot = spotFor(
+    {
+      view: piece.view,
+      readings: piece.readings,
+      outline,
+      reachAt,
+      edgeGapMm: input.edgeGapMm,
+      school,
+      rules,
+    },
+    placement.rule,
+  );
+  const turnDeg = spot.turnDeg + extra;
+  const lineAt = (y: number) => line.offset + line.slope * y;
+  const ruled = plus({ x: (spot.edge ? 0 : lineAt(spot.y)) + spot.across, y: spot.y }, own.offset);
+  const centre = plus(ruled, input.offset);
+  const { readings } = piece;
+  const many = copiesFor({
+    placement,
+    spot,
+    centre,
+    turnDeg,
+    facts,
+    outline,
+    readings,
+    reachAt,
+    input,
+    rules,
+  });
+  const first = many.copies[0];
+  return {
+    placement,
+    school,
+    spot,
+    ruled,
+    centre: first?.centre ?? centre,
+    turnDeg: first?.turnDeg ?? turnDeg,
+    lineX: lineAt((first?.centre ?? centre).y),
+    many,
+  };
 }
 
 /** Works out the spot, its marks and its clearances. Needs a piece that can be drawn and a known design. */
-export function planPlace(
-  input: PlaceInput,
-  piece: PiecePlan & { geometry: PieceOutline },
-  facts: DesignFacts,
-  rules: HouseRules,
-): PlacePlan {
-  const placement = placementOf(input, piece);
-  const school = input.school ?? schoolFor(rules, 'chest');
-  const line = piece.centreLine.used;
-  const turnDeg = input.turnDeg + leanDegOf(line);
-  const halfHeight = heightOf(boxOf(footprintOf(facts, ORIGIN, turnDeg))) / 2;
-  const spot = placement.spotOf({
-    kind: piece.kind.id,
-    readings: piece.readings,
-    outline: piece.geometry,
-    halfHeight,
-    school,
-    rules,
-  });
-  const lineAt = (y: number) => line.offset + line.slope * y;
-  const ruled = { x: lineAt(spot.y) + spot.across, y: spot.y };
-  const centre = plus(ruled, input.offset);
-  const laid = { facts, outline: piece.geometry, centre, turnDeg, input };
+export function planPlace(laying: Laying): PlacePlan {
+  const { placement, input, piece, facts, rules } = laying;
+  const { school, spot, ruled, centre, turnDeg, lineX, many } = lay(laying);
+  const outline = piece.geometry;
   const footprint = footprintOf(facts, centre, turnDeg);
-  const nearest = nearestThings(footprint, piece.geometry)[0];
-  const lineX = lineAt(centre.y);
+  const nearest = nearestThings(footprint, outline)[0];
+  const allowance = 2 * numberFor(rules, 'patchAllowanceMm');
+  const box = boxOf(footprint);
+  const patch = { widthMm: widthOf(box) + allowance, heightMm: heightOf(box) + allowance };
+  const methods = methodsFor(piece, spot);
+  const method = methods.includes(input.method) ? input.method : (methods[0] ?? 'tape');
+  const { copies, run } = many;
+  const check = (at: Point, turned: number, ruleTurnDeg: number) =>
+    checkPlace(
+      {
+        facts,
+        outline,
+        centre: at,
+        turnDeg: turned,
+        ruleTurnDeg,
+        space: spot.space,
+        aboveWaist: spot.aboveWaist,
+        input,
+      },
+      piece,
+      rules,
+    );
+  const findings = copies.length > 0 ? checkAll(copies, check) : check(centre, turnDeg, spot.turnDeg);
   return {
     placement,
     school,
@@ -93,14 +214,22 @@ export function planPlace(
     footprint,
     axisEnds: axisEnds({ facts, centre, turnDeg }),
     acrossMm: centre.x - lineX,
-    ...depthOf(placement, piece.geometry, centre),
+    acrossFrom: { x: spot.edge?.x ?? lineX, y: centre.y },
+    depthMm: Math.abs(centre.y - spot.depth.at.y),
+    depthFrom: spot.depth.at,
+    depthName: spot.depth.name.replace(/,$/, ''),
+    copies,
+    run,
+    patch,
+    methods,
+    method,
     marks: markSteps(
-      { piece, outline: piece.geometry, facts, placement, centre, turnDeg, lineX, units: rules.units },
-      input.method,
+      { piece, outline, facts, spot, centre, turnDeg, lineX, copies, patch, units: rules.units },
+      method,
     ),
     cautions: markCautions(piece, schoolFor(rules, 'prepare')),
     nearest: nearest ? { name: nearest.name, mm: nearest.crossed ? 0 : nearest.clearance.mm } : null,
-    findings: checkPlace(laid, piece, rules),
-    reasons: [spot.reason],
+    findings: [...unknownPlacement(input, piece.kind, placement), ...many.findings, ...findings],
+    reasons: [spot.reason, ...many.reasons],
   };
 }

@@ -1,20 +1,47 @@
 import { z } from 'zod';
 import { PointSchema } from '../geometry/schema';
 
-export const PLACEMENT_IDS = ['left-chest', 'right-chest', 'centre-chest', 'above-border'] as const;
-export type PlacementId = (typeof PLACEMENT_IDS)[number];
-
-export const MARK_METHODS = ['tape', 'fold'] as const;
+export const MARK_METHODS = ['tape', 'fold', 'join', 'template', 'wear'] as const;
 export type MarkMethod = (typeof MARK_METHODS)[number];
+
+/** A length the maker sets, mm; null follows the house rules. */
+const wish = z.number().min(0).max(3000).nullable();
+
+export const ScatterSpotSchema = z.object({ x: z.number(), y: z.number(), turnDeg: z.number() });
+
+const RepeatSchema = z.object({ gapMm: wish, marginMm: wish, keep: z.enum(['gap', 'ends']) });
+const ScatterInputSchema = z.object({
+  count: z.number().int().min(1).max(300),
+  gapMm: wish,
+  seed: z.number().int().min(0).max(1_000_000),
+  turns: z.enum(['upright', 'any']),
+  spots: z.array(ScatterSpotSchema).max(300),
+});
+
+/** How several copies are laid before the maker says anything about them. */
+export const NO_COPIES_ASKED = {
+  edgeGapMm: null,
+  repeat: { gapMm: null, marginMm: null, keep: 'gap' } satisfies z.infer<typeof RepeatSchema>,
+  scatter: { count: 12, gapMm: null, seed: 1, turns: 'any', spots: [] } satisfies z.infer<
+    typeof ScatterInputSchema
+  >,
+} as const;
 
 /** Where the maker wants it: a rule, and how far from it. Offset in mm in the piece frame. */
 export const PlaceInputSchema = z.object({
-  placement: z.enum(PLACEMENT_IDS),
+  /** A usual placement of the kind by id; the kind's first one stands in for an unknown id. */
+  placement: z.string().min(1).max(80),
   /** A school for this ticket only; null follows the house rules. */
   school: z.enum(['table', 'armhole', 'collar']).nullable(),
   offset: PointSchema,
-  /** Clockwise, in degrees, from upright. */
+  /** Clockwise, in degrees, from the rule's own turn. */
   turnDeg: z.number().min(-360).max(360),
   method: z.enum(MARK_METHODS),
+  /** Gap from the edge, where the placement asks for one. */
+  edgeGapMm: wish.default(NO_COPIES_ASKED.edgeGapMm),
+  /** Repeats along a hem. */
+  repeat: RepeatSchema.default(() => NO_COPIES_ASKED.repeat),
+  /** A scatter: what was asked for, and the spots that were found and accepted. */
+  scatter: ScatterInputSchema.default(() => ({ ...NO_COPIES_ASKED.scatter, spots: [] })),
 });
 export type PlaceInput = z.infer<typeof PlaceInputSchema>;

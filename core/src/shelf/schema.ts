@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { PointSchema } from '../geometry/schema';
 import { IdSchema } from '../ids';
-import { HexSchema } from '../piece/schema';
+import { FabricSchema, HexSchema, PieceInputSchema } from '../piece/schema';
+import { PlaceInputSchema } from '../place/schema';
 
 export const HOOP_KINDS = ['screw', 'quick-release', 'magnetic', 'clamp frame', 'open frame'] as const;
 export type HoopKind = (typeof HOOP_KINDS)[number];
@@ -62,13 +64,62 @@ export const ThreadSchema = z.object({
 });
 export type Thread = z.infer<typeof ThreadSchema>;
 
-/** What the shop owns. */
+/** A bought blank that comes again: its measurements, kept under a name. */
+export const BlankSchema = PieceInputSchema.pick({
+  kind: true,
+  fabricId: true,
+  fabricChanges: true,
+  colour: true,
+  readings: true,
+}).extend({ id: IdSchema, name });
+export type Blank = z.infer<typeof BlankSchema>;
+
+/** A place of the shop's own: a usual one, moved. The move grows with the width it was made at. */
+export const OwnPlacementSchema = PlaceInputSchema.pick({ school: true, turnDeg: true }).extend({
+  id: IdSchema,
+  name,
+  /** The usual placement it starts from, by id. */
+  base: z.string().min(1).max(80),
+  offset: PointSchema,
+  /** Width of the face when it was made, mm. */
+  atWidthMm: z.number().positive().max(10_000),
+});
+export type OwnPlacement = z.infer<typeof OwnPlacementSchema>;
+
+/** A cloth of the shop's own, beside the library's. */
+export const OwnFabricSchema = FabricSchema.extend({ id: IdSchema, name });
+
+/** What the shop owns, and what it keeps for the next time. */
 export const ShelfSchema = z.object({
   hoops: z.array(HoopSchema).max(200),
   machines: z.array(MachineSchema).max(50),
   materials: z.array(MaterialSchema).max(500),
   threads: z.array(ThreadSchema).max(5000),
+  fabrics: z.array(OwnFabricSchema).max(500).default([]),
+  blanks: z.array(BlankSchema).max(1000).default([]),
+  placements: z.array(OwnPlacementSchema).max(500).default([]),
 });
-export type Shelf = z.infer<typeof ShelfSchema>;
 
-export const EMPTY_SHELF: Shelf = { hoops: [], machines: [], materials: [], threads: [] };
+/** The schema of one item of each noun on the shelf. */
+export const SHELF_ITEMS = {
+  hoops: HoopSchema,
+  machines: MachineSchema,
+  materials: MaterialSchema,
+  threads: ThreadSchema,
+  fabrics: OwnFabricSchema,
+  blanks: BlankSchema,
+  placements: OwnPlacementSchema,
+} as const;
+export type Shelf = z.infer<typeof ShelfSchema>;
+export type ShelfNoun = keyof Shelf;
+export const SHELF_NOUNS = Object.keys(SHELF_ITEMS) as [ShelfNoun, ...ShelfNoun[]];
+
+export const EMPTY_SHELF: Shelf = {
+  hoops: [],
+  machines: [],
+  materials: [],
+  threads: [],
+  fabrics: [],
+  blanks: [],
+  placements: [],
+};

@@ -80,11 +80,14 @@ function planStop(
   };
 }
 
-function runsOut(stops: readonly StitchStop[], leftM: number): number | null {
+/** Copy by copy, the colour stop in which the bobbin ends. */
+function runsOut(stops: readonly StitchStop[], leftM: number, copies: number): number | null {
   let used = 0;
-  for (const [i, stop] of stops.entries()) {
-    used += stop.bobbinM;
-    if (used > leftM) return i;
+  for (let copy = 0; copy < copies; copy++) {
+    for (const [i, stop] of stops.entries()) {
+      used += stop.bobbinM;
+      if (used > leftM) return i;
+    }
   }
   return null;
 }
@@ -129,16 +132,20 @@ function needleFinding(machine: Machine | null, rules: HouseRules): Finding[] {
   ];
 }
 
-/** Colour stops with their minutes and thread, and whether the bobbin lasts. */
-export function planStitch(
-  input: StitchInput,
-  facts: DesignFacts,
-  machine: Machine | null,
-  shelf: Shelf,
-  rules: HouseRules,
-): StitchPlan {
-  const stops = facts.stops.map((stop, i) => planStop(stop, i, { machine, shelf, rules }));
-  const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0);
+/** What the stitching depends on beyond the design. */
+export interface StitchContext {
+  machine: Machine | null;
+  shelf: Shelf;
+  rules: HouseRules;
+  /** How often the design is stitched on this piece. */
+  copies: number;
+}
+
+/** Colour stops of one copy with their minutes and thread, the totals of all copies, and whether the bobbin lasts. */
+export function planStitch(input: StitchInput, facts: DesignFacts, context: StitchContext): StitchPlan {
+  const { machine, rules, copies } = context;
+  const stops = facts.stops.map((stop, i) => planStop(stop, i, context));
+  const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0) * copies;
   const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
   const bobbinLeftM = input.bobbinLeftM ?? fullM;
   const plan = {
@@ -147,7 +154,7 @@ export function planStitch(
     topM: total((s) => s.topM),
     bobbinNeededM: total((s) => s.bobbinM),
     bobbinLeftM,
-    runsOutAt: runsOut(stops, bobbinLeftM),
+    runsOutAt: runsOut(stops, bobbinLeftM, copies),
   };
   const betweenColours = schoolFor(rules, 'jumps') === 'betweenColours';
   return {
@@ -162,10 +169,14 @@ export function planStitch(
     reasons: [
       because('time', phrase`Stitches by speed, colour changes and jump trims.`, [
         phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,
-        phrase`with changes and trims ${minutes(plan.totalMinutes)}`,
+        ...(copies > 1
+          ? [
+              phrase`with changes and trims ${minutes(plan.totalMinutes / copies)} each, ${count(copies)} of them: ${minutes(plan.totalMinutes)}`,
+            ]
+          : [phrase`with changes and trims ${minutes(plan.totalMinutes)}`]),
       ]),
       because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
-        phrase`${count(facts.stitches)} × (1.15 × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM)}`,
+        phrase`${count(facts.stitches)} × (1.15 × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM / copies)}${copies > 1 ? phrase`, ${count(copies)} of them: ${metres(plan.topM)}` : phrase``}`,
         phrase`bobbin ${percent(numberFor(rules, 'bobbinShare'))} = ${metres(plan.bobbinNeededM)}`,
       ]),
     ],

@@ -1,4 +1,5 @@
 import { newTicket } from '../newTicket';
+import { PIECE_KINDS, type PieceKindId } from '../piece/kinds';
 import type { HouseRules } from '../rules/schema';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
 import type { Hoop, Machine, Shelf } from '../shelf/schema';
@@ -60,7 +61,29 @@ export const SAMPLE_SHELF: Shelf = {
     { id: 'thread-navy', name: 'navy', hex: '#1F3A5F', weight: 40, fibre: 'polyester', metresLeft: 800 },
     { id: 'thread-yellow', name: 'yellow', hex: '#E0B33A', weight: 40, fibre: 'polyester', metresLeft: 400 },
   ],
+  fabrics: [],
+  blanks: [],
+  placements: [],
 };
+
+/** Every reading of a kind at its usual length. */
+export const typicalReadings = (kind: PieceKindId): Record<string, number> =>
+  Object.fromEntries(PIECE_KINDS[kind].readings.map((r) => [r.id, r.typicalMm]));
+
+/** A ticket for a kind, measured as usual, with a plain design of this size in mm. */
+export function measuredTicket(
+  kind: PieceKindId,
+  placement: string,
+  [width, height]: [number, number],
+): Ticket {
+  const bare = newTicket(`ticket-${kind}`, kind);
+  return {
+    ...bare,
+    piece: { ...bare.piece, readings: typicalReadings(kind) },
+    design: { ...bare.design, widthMm: width, heightMm: height, densityClass: 'light' },
+    place: { ...bare.place, placement },
+  };
+}
 
 export const SAMPLE_RULES: HouseRules = DEFAULT_HOUSE_RULES;
 

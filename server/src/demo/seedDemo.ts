@@ -1,6 +1,5 @@
-import { DEFAULT_HOUSE_RULES } from '@zt/core';
+import { DEFAULT_HOUSE_RULES, SHELF_NOUNS } from '@zt/core';
 import type { Context } from '../context';
-import type { ShelfNoun } from '../db/schema/shelfItems';
 import { addEntry } from '../features/logbook/writer';
 import { putItem } from '../features/shelf/writer';
 import { listTickets } from '../features/tickets/reader';
@@ -15,7 +14,7 @@ export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): 
   const today = new Date(now());
   const entries = demoEntries(DEMO_SHELF, DEFAULT_HOUSE_RULES, today);
   await store.write(async (tx) => {
-    for (const noun of Object.keys(DEMO_SHELF) as ShelfNoun[]) {
+    for (const noun of SHELF_NOUNS) {
       for (const item of DEMO_SHELF[noun]) await putItem(tx, noun, item);
     }
     for (const ticket of [...demoTickets(DEFAULT_HOUSE_RULES, today), ...entries.map((e) => e.ticket)]) {

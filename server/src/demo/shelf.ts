@@ -1,4 +1,4 @@
-import type { Hoop, Shelf, Thread } from '@zt/core';
+import type { Hoop, OwnPlacement, Shelf, Thread } from '@zt/core';
 
 const FLAT = 'machine-flat-bed';
 const ARM = 'machine-free-arm';
@@ -55,6 +55,24 @@ const threads: Thread[] = THREAD_ROWS.map(([name = '', hex = ''], i) => ({
   metresLeft: 120 + ((i * 137) % 800),
 }));
 
+const BLANK_ROWS: [size: string, chestWidth: number, length: number, shoulder: number, armhole: number][] = [
+  ['youth M', 395, 520, 112, 178],
+  ['S', 470, 660, 134, 205],
+  ['L', 560, 710, 158, 240],
+  ['2XL', 640, 760, 180, 268],
+];
+
+/** The crest a little nearer the middle than the table has it, as the rowing club likes it. */
+const CLUB_CHEST: OwnPlacement = {
+  id: 'placement-club-chest',
+  name: 'Our club chest',
+  base: 'left-chest',
+  offset: { x: -10, y: -15 },
+  turnDeg: 0,
+  atWidthMm: 520,
+  school: 'table',
+};
+
 /** The shelf of the demo's one-person shop: 10 hoops, 2 machines, 12 materials, 40 threads. */
 export const DEMO_SHELF: Shelf = {
   machines: [
@@ -103,4 +121,30 @@ export const DEMO_SHELF: Shelf = {
     metresLeft,
   })),
   threads,
+  fabrics: [
+    {
+      id: 'fabric-club-interlock',
+      name: 'Club interlock, 240 g',
+      structure: 'knit',
+      surface: 'smooth',
+      stretchPercent: 18,
+      thicknessMm: 1,
+      weightGsm: 240,
+      pileMm: 0,
+      iron: 'yes',
+      mayGetWet: true,
+      ringMarks: false,
+      seeThrough: false,
+    },
+  ],
+  blanks: BLANK_ROWS.map(([size, chestWidth, length, shoulder, armhole]) => ({
+    id: `blank-tee-${size.toLowerCase().replace(' ', '-')}`,
+    name: `our ${size} tee`,
+    kind: 't-shirt',
+    fabricId: 'jersey-tee',
+    fabricChanges: {},
+    colour: '#C9D6DF',
+    readings: { chestWidth, length, shoulder, armhole },
+  })),
+  placements: [CLUB_CHEST],
 };

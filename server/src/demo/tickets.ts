@@ -1,4 +1,14 @@
-import { type HouseRules, newTicket, STAGES, type Stage, type Ticket } from '@zt/core';
+import {
+  EMPTY_SHELF,
+  type HouseRules,
+  newTicket,
+  numberFor,
+  planTicket,
+  STAGES,
+  type Stage,
+  type Ticket,
+} from '@zt/core';
+import { scatterAll } from '@zt/core/place/scatter';
 import { type DrawingId, drawnDesign } from './designs';
 
 type Kind = Ticket['piece']['kind'];
@@ -30,7 +40,16 @@ const TICKETS: DemoTicket[] = [
     dueIn: 2,
     drawing: 'oars',
     at: 'hoop',
-    piece: { readings: TEE, colour: '#C9D6DF' },
+    piece: {
+      readings: TEE,
+      colour: '#C9D6DF',
+      sizes: [
+        { name: 'youth M', readings: { chestWidth: 395, length: 520 } },
+        { name: 'S', readings: { chestWidth: 470, length: 600 } },
+        { name: 'L', readings: { chestWidth: 560, length: 690 } },
+        { name: '2XL', readings: { chestWidth: 640, length: 760 } },
+      ],
+    },
     design: { scalePercent: 100 },
   },
   {
@@ -129,12 +148,94 @@ const TICKETS: DemoTicket[] = [
     at: 'log',
     piece: { readings: { ...TOWEL, width: 700 }, colour: '#D5DEE2' },
   },
+  {
+    kind: 'hoodie',
+    name: 'Coxswain’s hoodie',
+    customer: 'Pennyscar Rowing Club',
+    dueIn: 7,
+    drawing: 'oars',
+    at: 'place',
+    piece: {
+      readings: {
+        chestWidth: 545,
+        length: 655,
+        shoulder: 152,
+        armhole: 240,
+        hemWidth: 490,
+        pocketTop: 390,
+        pocketWidth: 215,
+      },
+      colour: '#1F3A5F',
+    },
+  },
+  {
+    kind: 'skirt-hem',
+    name: 'Market skirt, gull border',
+    customer: 'Market stall',
+    dueIn: 10,
+    drawing: 'gull',
+    at: 'place',
+    piece: { readings: { circumference: 1480, hemDepth: 30 }, colour: '#DCE7DA' },
+    place: { repeat: { gapMm: 35, marginMm: null, keep: 'gap' } },
+  },
+  {
+    kind: 'bread-cloth',
+    name: 'Bread cloth, four carrots',
+    customer: 'Slipway Allotment Society',
+    dueIn: 11,
+    drawing: 'carrot',
+    at: 'place',
+    piece: { readings: { width: 460, length: 460, hemDepth: 15 }, colour: '#EFE6D2' },
+    design: { scalePercent: 90 },
+    place: { placement: 'four-corners-diagonal' },
+  },
+  {
+    kind: 'panel',
+    name: 'Scattered paws, child’s skirt',
+    customer: 'Harbour Road veterinary practice',
+    dueIn: 12,
+    drawing: 'paw',
+    at: 'place',
+    piece: {
+      readings: {
+        panelWidth: 760,
+        panelHeight: 560,
+        patternTop: 420,
+        patternFoot: 660,
+        patternHeight: 480,
+        seam: 15,
+      },
+      colour: '#EBC9C4',
+    },
+    place: { placement: 'scatter' },
+  },
 ];
+const SCATTER = { count: 14, seed: 7, rounds: 400 };
 
 function isoDay(now: Date, days: number): string {
   const day = new Date(now);
   day.setUTCDate(day.getUTCDate() + days);
   return day.toISOString().slice(0, 10);
+}
+
+/** The place with its motifs scattered, as the app's own search does it. */
+function scatteredPlace(ticket: Ticket, rules: HouseRules): Ticket['place'] {
+  const { design, piece } = planTicket(ticket, EMPTY_SHELF, rules);
+  const within = piece.geometry?.within?.area;
+  if (!design.facts || !within) throw new Error('assertion failed: the demo’s panel can be scattered on');
+  const question = {
+    ...SCATTER,
+    hull: design.facts.hull,
+    within,
+    insetMm: numberFor(rules, 'scatterInsetMm'),
+    gapMm: numberFor(rules, 'scatterGapMm'),
+    turns: 'any' as const,
+  };
+  const { count, seed } = SCATTER;
+  return {
+    ...ticket.place,
+    scatter: { count, seed, turns: 'any', gapMm: null, spots: scatterAll(question).spots },
+  };
 }
 
 function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Ticket {
@@ -147,6 +248,8 @@ function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Tick
   return {
     ...bare,
     ...changed,
+    place:
+      changed.place.placement === 'scatter' ? scatteredPlace({ ...bare, ...changed }, rules) : changed.place,
     name,
     customer,
     due: dueIn === null ? null : isoDay(now, dueIn),

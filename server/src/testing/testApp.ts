@@ -40,6 +40,8 @@ export async function openTestApp() {
     store,
     folder,
     url,
+    /** The answer as it came, for files. */
+    raw: async (path: string) => app.request(path),
     get: async (path: string) => readable(await app.request(path)),
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),

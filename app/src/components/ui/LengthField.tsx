@@ -15,6 +15,9 @@ export interface LengthFieldProps {
   /** Text that could not be read: kept, so that nothing typed is lost. */
   onUnread: (text: string) => void;
   onDone?: () => void;
+  onSubmit?: () => void;
+  autoFocus?: boolean;
+  large?: boolean;
   hint?: string;
   stepper?: boolean;
 }
@@ -28,6 +31,9 @@ export function LengthField({
   onLength,
   onUnread,
   onDone,
+  onSubmit,
+  autoFocus,
+  large = false,
   hint,
   stepper = true,
 }: LengthFieldProps) {
@@ -62,13 +68,16 @@ export function LengthField({
           setTyped(null);
           onDone?.();
         }}
+        {...(onSubmit ? { onSubmit } : {})}
+        {...(autoFocus ? { autoFocus } : {})}
+        large={large}
         error={error}
         hint={parsed?.ok ? `understood as ${parsed.understood}` : hint}
         keyboard="text"
         placeholder={units.system === 'in' ? 'in, e.g. 20 1/2' : 'mm'}
       />
       {stepper ? (
-        <View style={{ flexDirection: 'row', gap: 4, marginTop: 19 }}>
+        <View style={{ flexDirection: 'row', gap: 4, marginTop: large ? 25 : 19 }}>
           <Press title="−" label={`${label}: less`} onPress={() => step(-1)} />
           <Press title="+" label={`${label}: more`} onPress={() => step(1)} />
         </View>

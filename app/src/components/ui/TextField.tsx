@@ -12,6 +12,11 @@ export interface TextFieldProps {
   /** Called with every change of the text. */
   onText: (text: string) => void;
   onDone?: () => void;
+  /** Enter was pressed. */
+  onSubmit?: () => void;
+  autoFocus?: boolean;
+  /** For figures read at arm's length. */
+  large?: boolean;
   placeholder?: string;
   hint?: string;
   error?: string | null;
@@ -26,6 +31,9 @@ export function TextField({
   value,
   onText,
   onDone,
+  onSubmit,
+  autoFocus = false,
+  large = false,
   placeholder,
   hint,
   error,
@@ -56,7 +64,11 @@ export function TextField({
           setFocused(false);
           onDone?.();
         }}
-        onSubmitEditing={onDone}
+        onSubmitEditing={() => {
+          onDone?.();
+          onSubmit?.();
+        }}
+        autoFocus={autoFocus}
         placeholder={placeholder}
         placeholderTextColor={p.graphite}
         multiline={multiline}
@@ -71,10 +83,10 @@ export function TextField({
           backgroundColor: p.panel,
         }}
         inputStyle={{
-          minHeight: multiline ? 72 : TARGET,
+          minHeight: multiline ? 72 : large ? 56 : TARGET,
           paddingHorizontal: 10,
           fontFamily: FONTS.medium,
-          fontSize: 17,
+          fontSize: large ? 28 : 17,
           color: p.ink,
           fontVariant: ['tabular-nums'],
         }}

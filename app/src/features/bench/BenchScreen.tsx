@@ -61,9 +61,7 @@ function nextLine(
   const stage = nextStage(states);
   const { place, hoop, layers, stitch, mount } = plan;
   const lines: Partial<Record<string, string>> = {
-    place: place
-      ? `Mark it ${formatLength(place.depthMm, units)} ${place.placement.from === 'hem' ? 'above the hem' : 'down'}`
-      : undefined,
+    place: place ? `Mark it ${formatLength(place.depthMm, units)} from ${place.depthName}` : undefined,
     hoop: hoop?.laid ? `${hoop.laid.verdict.hoop.name}, ${hoop.method}` : undefined,
     layers: layers
       ? `${

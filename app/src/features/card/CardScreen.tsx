@@ -9,13 +9,16 @@ import { useShop } from '../../hooks/useShop';
 import { OpenTicketProvider, useOpenTicket } from '../../hooks/useTicket';
 import { ChalkCross, Dimension } from '../../sheet/marks';
 import { TicketSheet } from '../../sheet/TicketSheet';
-import { placeFocus } from '../../stages/place/PlaceDrawing';
+import { placeFocus } from '../../stages/place/placeFocus';
 import { useEditedTicket } from '../../stages/TicketScreen';
 import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: DisplayUnits }) {
-  const focus = plan.place ? placeFocus(plan, plan.place) : boxOf(plan.piece.sketch.outline);
+  const face = plan.piece.faces.find((f) => f.view.id === card.face);
+  const onPlace = face === undefined && plan.place !== null;
+  const focus =
+    onPlace && plan.place ? placeFocus(plan, plan.place) : boxOf((face ?? plan.piece).sketch.outline);
   const { tape, cross } = card;
   const points = [...(tape ? [tape.from, tape.to] : []), ...(cross ? [cross] : [])];
   const box =
@@ -26,6 +29,8 @@ function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: Dis
     <TicketSheet
       focus={grown(box, 6)}
       description={say(card.text, units)}
+      withDesign={onPlace}
+      {...(face ? { face } : {})}
       over={(view, palette) => (
         <>
           {tape ? (

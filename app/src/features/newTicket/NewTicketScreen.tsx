@@ -1,9 +1,18 @@
-import { newTicket, PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId, planTicket } from '@zt/core';
+import {
+  newTicket,
+  PIECE_FAMILIES,
+  PIECE_KIND_IDS,
+  PIECE_KINDS,
+  type PieceKindId,
+  type Plan,
+  planTicket,
+} from '@zt/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
+import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useShop } from '../../hooks/useShop';
@@ -13,14 +22,51 @@ import { ticketOpened } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
 
-/** What is it? The first question of a ticket. */
+function KindCard({ name, plan, onStart }: { name: string; plan: Plan; onStart: () => void }) {
+  const p = usePalette();
+  return (
+    <Pressable
+      role="button"
+      aria-label={name}
+      onPress={onStart}
+      style={{
+        width: 108,
+        gap: 4,
+        padding: 6,
+        alignItems: 'center',
+        borderWidth: 1.5,
+        borderColor: p.ink,
+        borderRadius: 6,
+        backgroundColor: p.paper,
+      }}
+    >
+      <Thumbnail plan={plan} size={92} />
+      <View style={{ minHeight: 38, justifyContent: 'center' }}>
+        <Txt as="label" style={{ textAlign: 'center' }}>
+          {name}
+        </Txt>
+      </View>
+    </Pressable>
+  );
+}
+
+/** What is it? The first question of a ticket: every kind, drawn, by family. */
 export function NewTicketScreen() {
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const p = usePalette();
   const { shelf, rules } = useShop();
   const [save] = useSaveTicketMutation();
   const [failed, setFailed] = useState(false);
+  const [sought, setSought] = useState('');
+  const plans = useMemo(
+    () =>
+      PIECE_KIND_IDS.map((id) => ({
+        id,
+        kind: PIECE_KINDS[id],
+        plan: planTicket(newTicket('picture-of-a-kind', id), shelf, rules),
+      })),
+    [shelf, rules],
+  );
   const start = async (kind: PieceKindId) => {
     const ticket = newTicket(newId(), kind);
     const result = await save({ ticket, rev: 0 });
@@ -28,6 +74,7 @@ export function NewTicketScreen() {
     dispatch(ticketOpened({ ticket, rev: result.data.rev }));
     router.replace(`/ticket/${ticket.id}/piece`);
   };
+  const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
     <Screen
       title="Start a piece"
@@ -39,42 +86,30 @@ export function NewTicketScreen() {
           The ticket could not be kept, so it was not started. Try again.
         </Txt>
       ) : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
-        {PIECE_KIND_IDS.map((id) => {
-          const kind = PIECE_KINDS[id];
-          return (
-            <Pressable
-              key={id}
-              role="button"
-              aria-label={kind.name}
-              onPress={() => void start(id)}
-              style={{
-                flexBasis: 320,
-                flexGrow: 1,
-                flexDirection: 'row',
-                alignItems: 'center',
-                gap: 16,
-                padding: 12,
-                borderWidth: 1.5,
-                borderColor: p.ink,
-                borderRadius: 6,
-                backgroundColor: p.paper,
-              }}
-            >
-              <Thumbnail plan={planTicket(newTicket('picture-of-a-kind', id), shelf, rules)} size={132} />
-              <View style={{ flex: 1, gap: 4 }}>
-                <Txt as="heading" level={2}>
-                  {kind.name}
-                </Txt>
-                <Txt
-                  as="small"
-                  tone="graphite"
-                >{`Have the tape ready: ${kind.readings.map((r) => r.name).join(', ')}.`}</Txt>
-              </View>
-            </Pressable>
-          );
-        })}
-      </View>
+      <TextField
+        label="Find a kind"
+        value={sought}
+        onText={setSought}
+        placeholder="e.g. hoodie, towel, bib"
+      />
+      {found.length === 0 ? (
+        <Txt>{`Nothing here is called “${sought}”. A flat panel takes any cloth that is cut afterwards.`}</Txt>
+      ) : null}
+      {PIECE_FAMILIES.map((family) => {
+        const kinds = found.filter(({ kind }) => kind.family === family);
+        return kinds.length === 0 ? null : (
+          <View key={family} style={{ gap: 8 }}>
+            <Txt as="heading" level={2}>
+              {family}
+            </Txt>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+              {kinds.map(({ id, kind, plan }) => (
+                <KindCard key={id} name={kind.name} plan={plan} onStart={() => void start(id)} />
+              ))}
+            </View>
+          </View>
+        );
+      })}
     </Screen>
   );
 }

@@ -1,4 +1,4 @@
-import type { Evenness } from '@zt/core';
+import { type Evenness, faceWidthOf } from '@zt/core';
 import { View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
@@ -14,7 +14,7 @@ const SIDES = [
 /** Half widths at one to three heights: do the edges share a middle with the collar or the hem? */
 export function EvennessFields() {
   const { ticket, plan, units, change } = useOpenTicket();
-  const { kind, readings } = plan.piece;
+  const { kind, view, sketch } = plan.piece;
   const rows = ticket.piece.evenness;
   const set = (evenness: Evenness[], gesture?: string) =>
     change({ stage: 'piece', set: { evenness } }, gesture);
@@ -23,14 +23,14 @@ export function EvennessFields() {
       rows.map((row, k) => (k === i ? { ...row, [id]: mm } : row)),
       `evenness ${i} ${id}`,
     );
-  const half = (readings.chestWidth ?? readings.width ?? 500) / 2;
+  const half = faceWidthOf(view, sketch) / 2;
   const next: Evenness = { atMm: 150 + rows.length * 250, leftMm: half, rightMm: half };
   return (
     <View style={{ gap: 10 }}>
-      <Txt as="small">{`At two heights ${kind.datum}, measure from the middle line to either edge. Lay a ruler straight down from the ${kind.worn ? 'collar' : 'hem’s middle'} first.`}</Txt>
+      <Txt as="small">{`At two heights ${view.datum}, measure from the middle line to either edge. Lay a ruler straight down from the ${kind.worn ? 'collar' : 'hem’s middle'} first.`}</Txt>
       {rows.map((row, i) => (
         <View key={i} style={{ gap: 6 }}>
-          <Txt as="label">{`Height ${i + 1}, ${kind.datum}`}</Txt>
+          <Txt as="label">{`Height ${i + 1}, ${view.datum}`}</Txt>
           {SIDES.map(({ id, name }) => (
             <LengthField
               key={id}

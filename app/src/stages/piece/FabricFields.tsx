@@ -1,9 +1,8 @@
-import { type Fabric, fabricOf } from '@zt/core';
+import type { Fabric } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
 import { Tick } from '../../components/ui/Tick';
-import { useOpenTicket } from '../../hooks/useTicket';
 
 const NUMBERS = [
   { id: 'weightGsm', label: 'weight, g/m²', least: 1, most: 2000 },
@@ -24,15 +23,13 @@ const IRONS = [
   { id: 'no', name: 'no iron' },
 ] as const;
 
-/** What this very cloth is like, where it differs from the library's. */
-export function FabricFields() {
-  const { ticket, change } = useOpenTicket();
-  const fabric = fabricOf(ticket.piece);
-  const set = (changes: Partial<Fabric>, gesture?: string) =>
-    change(
-      { stage: 'piece', set: { fabricChanges: { ...ticket.piece.fabricChanges, ...changes } } },
-      gesture,
-    );
+interface FabricFieldsProps {
+  fabric: Fabric;
+  onChange: (changes: Partial<Fabric>, gesture?: string) => void;
+}
+
+/** What a cloth is like, as far as embroidery asks. */
+export function FabricFields({ fabric, onChange: set }: FabricFieldsProps) {
   return (
     <View style={{ gap: 8 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>

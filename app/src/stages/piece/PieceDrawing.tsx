@@ -1,39 +1,47 @@
-import { boxOf, formatFigure, formatLength } from '@zt/core';
+import { boxOf, formatFigure, formatLength, type Reading } from '@zt/core';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { Dimension } from '../../sheet/marks';
+import { Dimension, TapeLaid } from '../../sheet/marks';
+import { placesForFigures } from '../../sheet/placesForFigures';
 import { TicketSheet } from '../../sheet/TicketSheet';
 
-/** The piece with every tape reading where the tape lies. */
+/**
+ * The face on which a reading is taken. The one being taken lies on it as a tape with its figure; once none is, every
+ * reading stands there with its own.
+ */
 export function PieceDrawing() {
-  const { plan, units } = useOpenTicket();
+  const { plan, units, reading: at } = useOpenTicket();
   const { piece } = plan;
-  const readings = piece.kind.readings;
+  const faceOf = (reading: Reading) => reading.on ?? piece.kind.views[0].id;
+  const current = piece.asked.find((r) => r.id === at) ?? null;
+  const viewId = current ? faceOf(current) : piece.view.id;
+  const face = piece.faces.find((f) => f.view.id === viewId) ?? { view: piece.view, sketch: piece.sketch };
+  const readings = piece.asked.filter((r) => faceOf(r) === viewId && piece.readings[r.id] !== undefined);
   const figure = (id: string) => {
     const value = piece.readings[id];
     return value === undefined ? '?' : formatFigure(value, units);
   };
-  const description = `${piece.kind.name}, drawn to scale. ${readings.map((r) => `${r.name}: ${piece.readings[r.id] === undefined ? 'not measured' : formatLength(piece.readings[r.id] ?? 0, units)}`).join('; ')}.`;
+  const description = `${piece.kind.name}, ${face.view.name.toLowerCase()}, drawn to scale. ${piece.asked.map((r) => `${r.name}: ${piece.readings[r.id] === undefined ? 'not measured' : formatLength(piece.readings[r.id] ?? 0, units)}`).join('; ')}.`;
   return (
     <TicketSheet
-      focus={boxOf(piece.sketch.outline)}
+      focus={boxOf(face.sketch.outline)}
       description={description}
       withDesign={false}
-      over={(view, palette) =>
-        readings.map((reading) => {
-          const { [reading.from]: from, [reading.to]: to } = piece.sketch.landmarks;
-          return from && to ? (
-            <Dimension
-              key={reading.id}
-              view={view}
-              palette={palette}
-              from={from}
-              to={to}
-              text={figure(reading.id)}
-              at={reading.id === 'chestWidth' ? 0.3 : reading.id === 'length' ? 0.7 : 0.5}
-            />
-          ) : null;
-        })
-      }
+      face={face}
+      over={(view, palette) => {
+        const others = readings.filter((r) => r !== current);
+        const laid = [...(current ? [current] : []), ...others].flatMap((reading) => {
+          const { [reading.from]: from, [reading.to]: to } = face.sketch.landmarks;
+          const text = current && reading !== current ? null : figure(reading.id);
+          return from && to ? [{ reading, from, to, text }] : [];
+        });
+        const at = placesForFigures(view, laid);
+        return laid
+          .map(({ reading, ...tape }, i) => {
+            const Tape = reading === current ? TapeLaid : Dimension;
+            return <Tape key={reading.id} view={view} palette={palette} {...tape} at={at[i] ?? 0.5} />;
+          })
+          .reverse();
+      }}
     />
   );
 }

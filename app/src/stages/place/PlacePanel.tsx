@@ -1,68 +1,53 @@
-import {
-  formatLength,
-  type MarkMethod,
-  type PlaceInput,
-  placementsFor,
-  say,
-  schoolFor,
-  schoolsOf,
-} from '@zt/core';
+import { formatLength, type MarkMethod, numberFor, type PlacePlan, say } from '@zt/core';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
 import { Choice } from '../../components/ui/Choice';
-import { Disclosure } from '../../components/ui/Disclosure';
+import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
+import { OffsetLine } from './OffsetLine';
+import { PaperLinks } from './PaperLinks';
+import { PlacementChoice } from './PlacementChoice';
+import { RepeatFields } from './RepeatFields';
+import { ScatterFields } from './ScatterFields';
 
-type ChestSchool = NonNullable<PlaceInput['school']>;
-const SCHOOL_NAMES = Object.fromEntries(schoolsOf('chest')) as Record<ChestSchool, string>;
-const METHODS: readonly { id: MarkMethod; name: string }[] = [
-  { id: 'tape', name: 'halve with the tape' },
-  { id: 'fold', name: 'fold and press' },
-];
+const METHOD_NAMES: Record<MarkMethod, string> = {
+  tape: 'halve with the tape',
+  fold: 'fold and press',
+  join: 'join landmarks',
+  template: 'paper template',
+  wear: 'on the person',
+};
 
-/** How far the design lies from its rule, and the way back. */
-function OffsetLine() {
-  const { ticket, units, change } = useOpenTicket();
-  const { offset, turnDeg } = ticket.place;
-  const parts = [
-    offset.x === 0
-      ? null
-      : `${formatLength(Math.abs(offset.x), units)} to your ${offset.x > 0 ? 'right' : 'left'}`,
-    offset.y === 0 ? null : `${formatLength(Math.abs(offset.y), units)} ${offset.y > 0 ? 'lower' : 'higher'}`,
-    turnDeg === 0 ? null : `turned ${turnDeg}°`,
-  ].filter(Boolean);
-  if (parts.length === 0)
-    return (
-      <Txt as="small" tone="graphite">
-        On the rule. Drag it on the sheet to move it.
-      </Txt>
-    );
+/** What this placement asks besides: a gap, repeats, a scatter. */
+function PlacementFields({ place }: { place: PlacePlan }) {
+  const { ticket, units, rules, change } = useOpenTicket();
+  const { copies, rule } = place.placement;
+  if (copies === 'scatter') return <ScatterFields />;
+  if (copies === 'closed hem' || copies === 'open hem') return <RepeatFields />;
+  if (rule.by !== 'gap-from-edge') return null;
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
-      <Txt as="strong" testID="offset">{`Off the rule: ${parts.join(', ')}`}</Txt>
-      <Press
-        kind="link"
-        title="back to the rule"
-        onPress={() => change({ stage: 'place', set: { offset: { x: 0, y: 0 }, turnDeg: 0 } })}
-      />
-    </View>
+    <LengthField
+      label="gap from the edge"
+      mm={ticket.place.edgeGapMm ?? numberFor(rules, 'edgeGapMm')}
+      units={units}
+      onLength={(edgeGapMm) => change({ stage: 'place', set: { edgeGapMm } }, 'edge gap')}
+      onUnread={() => undefined}
+    />
   );
 }
 
 /** Where it goes, by which rule, and the steps that find the spot with a tape. */
 export function PlacePanel() {
-  const { ticket, plan, units, rules, change } = useOpenTicket();
+  const { ticket, plan, units, change } = useOpenTicket();
   const p = usePalette();
-  const wide = useWide();
-  const { place } = plan;
+  const router = useRouter();
+  const { place, hoop } = plan;
   if (!place) return null;
-  const placements = placementsFor(ticket.piece.kind);
-  const chosen = ticket.place.school ?? schoolFor(rules, 'chest');
   return (
     <View style={{ gap: 12 }}>
       <View>
@@ -73,37 +58,14 @@ export function PlacePanel() {
           {place.placement.faces}
         </Txt>
       </View>
-      {placements.length > 1 ? (
-        <Disclosure
-          title={`${place.placement.name}, ${SCHOOL_NAMES[chosen]}: change`}
-          label="Change the placement"
-          startOpen={wide}
-        >
-          {placements.length > 1 ? (
-            <Choice
-              quiet
-              label="Placement"
-              small
-              options={placements.map(({ id, name }) => ({ id, name }))}
-              chosen={place.placement.id}
-              onChoose={(placement) => change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 } } })}
-            />
-          ) : null}
-          {place.placement.bySchool ? (
-            <Choice
-              quiet
-              label="School"
-              small
-              options={schoolsOf('chest').map(([id, name]) => ({ id: id as ChestSchool, name }))}
-              chosen={chosen}
-              onChoose={(school) => change({ stage: 'place', set: { school } })}
-            />
-          ) : null}
-        </Disclosure>
-      ) : null}
-      <OffsetLine />
+      <PlacementChoice />
+      <PlacementFields place={place} />
+      {place.placement.copies === 'scatter' ? null : <OffsetLine />}
       <StepList steps={place.marks} units={units} />
       <Why about="this place" reasons={place.reasons} units={units} />
+      {hoop && hoop.hoopings.length > 0 ? (
+        <Txt>{`${place.copies.length} copies in ${hoop.hoopings.length} hoopings of the ${hoop.laid?.verdict.hoop.name}: ${hoop.hoopings.map((h) => h.copies.map((i) => i + 1).join(' + ')).join(' · ')}.`}</Txt>
+      ) : null}
       {place.nearest ? (
         <View style={{ backgroundColor: p.shade, borderLeftWidth: 4, borderColor: p.moss, padding: 12 }}>
           <Txt>{`Nearest: ${place.nearest.name}, ${formatLength(place.nearest.mm, units)} clear.`}</Txt>
@@ -112,9 +74,18 @@ export function PlacePanel() {
       <Choice
         label="Find the spot by"
         small
-        options={METHODS}
-        chosen={ticket.place.method}
+        options={place.methods.map((id) => ({ id, name: METHOD_NAMES[id] }))}
+        chosen={place.method}
         onChoose={(method) => change({ stage: 'place', set: { method } })}
+      />
+      <PaperLinks />
+      <Press
+        title={
+          ticket.piece.sizes.length > 0
+            ? `See it on all ${ticket.piece.sizes.length + 1} sizes`
+            : 'See it on other sizes'
+        }
+        onPress={() => router.push(`/ticket/${ticket.id}/sizes`)}
       />
       {place.cautions.map((caution) => (
         <Txt key={say(caution, units)} as="small" tone="graphite">

@@ -1,7 +1,5 @@
+import { SHELF_NOUNS } from '@zt/core';
 import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-
-export const SHELF_NOUNS = ['hoops', 'machines', 'materials', 'threads'] as const;
-export type ShelfNoun = (typeof SHELF_NOUNS)[number];
 
 export const shelfItems = sqliteTable(
   'shelf_items',

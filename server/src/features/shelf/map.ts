@@ -1,21 +1,7 @@
-import { type Shelf, ShelfSchema } from '@zt/core';
-import type { ShelfNoun } from '../../db/schema/shelfItems';
-
-/** The schema of one item of each noun. */
-export const ITEM_SCHEMAS = {
-  hoops: ShelfSchema.shape.hoops.element,
-  machines: ShelfSchema.shape.machines.element,
-  materials: ShelfSchema.shape.materials.element,
-  threads: ShelfSchema.shape.threads.element,
-} as const satisfies Record<ShelfNoun, unknown>;
+import { EMPTY_SHELF, SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core';
 
 /** Rows to a shelf. Every row was read through its schema before it was kept. */
 export function shelfOf(rows: readonly { noun: ShelfNoun; item: unknown }[]): Shelf {
   const of = (noun: ShelfNoun) => rows.filter((row) => row.noun === noun).map((row) => row.item);
-  return {
-    hoops: of('hoops'),
-    machines: of('machines'),
-    materials: of('materials'),
-    threads: of('threads'),
-  } as Shelf;
+  return { ...EMPTY_SHELF, ...Object.fromEntries(SHELF_NOUNS.map((noun) => [noun, of(noun)])) };
 }

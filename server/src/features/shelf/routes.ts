@@ -1,10 +1,8 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, ShelfSchema } from '@zt/core';
+import { IdSchema, SHELF_ITEMS, SHELF_NOUNS, type ShelfNoun, ShelfSchema } from '@zt/core';
 import type { Context } from '../../context';
-import { SHELF_NOUNS, type ShelfNoun } from '../../db/schema/shelfItems';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, failures, notFound } from '../../errors';
-import { ITEM_SCHEMAS } from './map';
 import { readShelf } from './reader';
 import { putItem, removeItem } from './writer';
 
@@ -22,7 +20,7 @@ const putRoute = (noun: ShelfNoun) =>
     method: 'put',
     path: `/${noun}/{id}`,
     summary: `Put one of the ${noun} on the shelf, or change it`,
-    request: { params, body: body(ITEM_SCHEMAS[noun]) },
+    request: { params, body: body(SHELF_ITEMS[noun]) },
     responses: { 200: answers(Done, 'On the shelf'), ...failures },
   });
 const remove = createRoute({

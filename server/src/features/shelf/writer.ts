@@ -1,6 +1,7 @@
+import type { ShelfNoun } from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
-import { type ShelfNoun, shelfItems } from '../../db/schema/shelfItems';
+import { shelfItems } from '../../db/schema/shelfItems';
 
 /** Puts an item on the shelf or changes it; one taken off before comes back. */
 export async function putItem(tx: Transaction, noun: ShelfNoun, item: { id: string }): Promise<void> {

@@ -1,4 +1,4 @@
-import type { Ticket } from '@zt/core';
+import { type Ticket, withTodaysFields } from '@zt/core';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
@@ -25,12 +25,15 @@ const select = (db: Pick<Db, 'select'>) =>
     .from(tickets)
     .leftJoin(logEntries, and(eq(logEntries.ticketId, tickets.id), isNull(logEntries.deletedAt)));
 
+const keptOf = (row: KeptTicket): KeptTicket => ({ ...row, ticket: withTodaysFields(row.ticket) });
+
 /** All tickets that were not taken off the bench, oldest id first (ids sort by time). */
-export function listTickets(db: Pick<Db, 'select'>): Promise<KeptTicket[]> {
-  return select(db).where(isNull(tickets.deletedAt)).groupBy(tickets.id).orderBy(tickets.id);
+export async function listTickets(db: Pick<Db, 'select'>): Promise<KeptTicket[]> {
+  const rows = await select(db).where(isNull(tickets.deletedAt)).groupBy(tickets.id).orderBy(tickets.id);
+  return rows.map(keptOf);
 }
 
 export async function findTicket(db: Pick<Db, 'select'>, id: string): Promise<KeptTicket | null> {
   const [row] = await select(db).where(eq(tickets.id, id)).groupBy(tickets.id);
-  return row ?? null;
+  return row ? keptOf(row) : null;
 }

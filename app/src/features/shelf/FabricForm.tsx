@@ -1,0 +1,41 @@
+import { type Shelf, STRUCTURES } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { TextField } from '../../components/ui/TextField';
+import { FabricFields } from '../../stages/piece/FabricFields';
+
+type OwnFabric = Shelf['fabrics'][number];
+const SURFACES = (['smooth', 'textured'] as const).map((id) => ({ id, name: id }));
+
+export function FabricForm({
+  fabric,
+  onFabric,
+}: {
+  fabric: OwnFabric;
+  onFabric: (fabric: OwnFabric) => void;
+}) {
+  return (
+    <View style={{ gap: 10 }}>
+      <TextField
+        label="Name"
+        value={fabric.name}
+        onText={(name) => name.trim() !== '' && onFabric({ ...fabric, name })}
+      />
+      <Choice
+        label="Structure"
+        small
+        options={STRUCTURES.map((id) => ({ id, name: id }))}
+        chosen={fabric.structure}
+        onChoose={(structure) => onFabric({ ...fabric, structure })}
+      />
+      <Choice
+        label="Surface"
+        small
+        options={SURFACES}
+        chosen={fabric.surface}
+        onChoose={(surface) => onFabric({ ...fabric, surface })}
+      />
+      <FabricFields fabric={fabric} onChange={(changes) => onFabric({ ...fabric, ...changes })} />
+    </View>
+  );
+}

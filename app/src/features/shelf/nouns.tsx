@@ -1,0 +1,156 @@
+import { type DisplayUnits, FABRICS, formatLength, PIECE_KINDS, type Shelf, type ShelfNoun } from '@zt/core';
+import type { ReactNode } from 'react';
+import { TextField } from '../../components/ui/TextField';
+import { newId } from '../../hooks/newId';
+import { FabricForm } from './FabricForm';
+import { HoopForm } from './HoopForm';
+import { MachineForm } from './MachineForm';
+import { MaterialForm } from './MaterialForm';
+import { Picture } from './Picture';
+import { ThreadForm } from './ThreadForm';
+
+type Item<N extends ShelfNoun> = Shelf[N][number];
+
+/** How one noun of the shelf is shown, made and changed. */
+interface NounView<N extends ShelfNoun> {
+  title: string;
+  /** What "Add …" says, and what it adds; null for what is kept from a ticket. */
+  add: { one: string; make: () => Item<N> } | null;
+  detail: (item: Item<N>, units: DisplayUnits) => string;
+  aside?: (item: Item<N>) => ReactNode;
+  form: (
+    item: Item<N>,
+    save: (item: Item<N>) => void,
+    shop: { shelf: Shelf; units: DisplayUnits },
+  ) => ReactNode;
+}
+
+const nameForm = <T extends { name: string }>(item: T, save: (item: T) => void) => (
+  <TextField
+    label="Name"
+    value={item.name}
+    onText={(name) => name.trim() !== '' && save({ ...item, name })}
+  />
+);
+const firstCloth = FABRICS[0];
+
+/** Every noun of the shelf, in the order it is shown. */
+export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
+  machines: {
+    title: 'Machines',
+    add: {
+      one: 'a machine',
+      make: () => ({
+        id: newId(),
+        name: 'New machine',
+        needles: 1,
+        bed: 'flat',
+        bodySide: 'right',
+        throatMm: 200,
+        stitchesPerMinute: 600,
+        trims: true,
+        needleHours: 0,
+        bobbinMetres: 70,
+      }),
+    },
+    detail: (m, units) =>
+      `${m.needles} ${m.needles === 1 ? 'needle' : 'needles'}, throat ${formatLength(m.throatMm, units)}, ${m.stitchesPerMinute} a minute`,
+    form: (machine, save, { units }) => <MachineForm machine={machine} units={units} onMachine={save} />,
+  },
+  hoops: {
+    title: 'Hoops',
+    add: {
+      one: 'a hoop',
+      make: () => ({
+        id: newId(),
+        name: 'New hoop',
+        fieldWidthMm: 100,
+        fieldHeightMm: 100,
+        round: false,
+        ringWidthMm: 132,
+        ringHeightMm: 140,
+        kind: 'screw',
+        bracket: 'left',
+        machineIds: [],
+      }),
+    },
+    detail: (h, units) =>
+      `field ${formatLength(h.fieldWidthMm, units)} × ${formatLength(h.fieldHeightMm, units)}, ${h.kind}`,
+    aside: (hoop) => (
+      <Picture
+        width={hoop.ringWidthMm}
+        height={hoop.ringHeightMm}
+        inner={{ width: hoop.fieldWidthMm, height: hoop.fieldHeightMm }}
+        round={hoop.round}
+      />
+    ),
+    form: (hoop, save, { shelf, units }) => (
+      <HoopForm hoop={hoop} machines={shelf.machines} units={units} onHoop={save} />
+    ),
+  },
+  materials: {
+    title: 'Stabilizers and films',
+    add: {
+      one: 'a roll',
+      make: () => ({ id: newId(), name: 'New roll', type: 'tear-away', widthMm: 500, metresLeft: 5 }),
+    },
+    detail: (m, units) => `${m.metresLeft} m left, ${formatLength(m.widthMm, units)} wide`,
+    form: (material, save, { units }) => <MaterialForm material={material} units={units} onMaterial={save} />,
+  },
+  threads: {
+    title: 'Threads',
+    add: {
+      one: 'a thread',
+      make: () => ({
+        id: newId(),
+        name: 'new thread',
+        hex: '#59626E',
+        weight: 40,
+        fibre: 'polyester',
+        metresLeft: 500,
+      }),
+    },
+    detail: (t) => `${t.weight} wt ${t.fibre}, ${t.metresLeft} m`,
+    aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
+    form: (thread, save) => <ThreadForm thread={thread} onThread={save} />,
+  },
+  fabrics: {
+    title: 'Our own cloths',
+    add: {
+      one: 'a cloth',
+      make: () => {
+        if (!firstCloth) throw new Error('assertion failed: the fabric library is empty');
+        return { ...firstCloth, id: newId(), name: 'New cloth' };
+      },
+    },
+    detail: (f) => `${f.structure}, ${f.weightGsm} g/m², ${f.stretchPercent} % stretch`,
+    form: (fabric, save) => <FabricForm fabric={fabric} onFabric={save} />,
+  },
+  blanks: {
+    title: 'Blanks we know',
+    add: null,
+    detail: (b, units) =>
+      `${PIECE_KINDS[b.kind].name}, ${PIECE_KINDS[b.kind].readings
+        .flatMap((r) => {
+          const value = b.readings[r.id];
+          return value === undefined ? [] : [`${r.name} ${formatLength(value, units)}`];
+        })
+        .join(', ')}`,
+    form: nameForm,
+  },
+  placements: {
+    title: 'Our own places',
+    add: null,
+    detail: ({ base, offset }, units) => {
+      const way = (mm: number, more: string, less: string) =>
+        mm === 0 ? [] : [`${formatLength(Math.abs(mm), units)} ${mm > 0 ? more : less}`];
+      return [
+        base.replaceAll('-', ' '),
+        ...way(offset.x, 'to the right', 'to the left'),
+        ...way(offset.y, 'lower', 'higher'),
+      ].join(', ');
+    },
+    form: nameForm,
+  },
+};
+export const SHOWN_NOUNS = Object.keys(NOUN_VIEWS) as ShelfNoun[];

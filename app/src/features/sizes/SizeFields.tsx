@@ -1,0 +1,117 @@
+import type { Size } from '@zt/core';
+import { View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { LengthField } from '../../components/ui/LengthField';
+import { Press } from '../../components/ui/Press';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+
+const without = (record: Record<string, number>, key: string): Record<string, number> =>
+  Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
+
+/** The sizes of the order: from blanks on the shelf, or by their width alone, the rest in proportion. */
+export function SizeFields() {
+  const { ticket, plan, shelf, units, change } = useOpenTicket();
+  const { sizes, kind } = ticket.piece;
+  const { asked } = plan.piece;
+  const width = asked[0];
+  const set = (next: Size[], gesture?: string) => change({ stage: 'piece', set: { sizes: next } }, gesture);
+  const put = (i: number, size: Size, gesture: string) =>
+    set(
+      sizes.map((old, k) => (k === i ? size : old)),
+      gesture,
+    );
+  const blanks = shelf.blanks.filter((b) => b.kind === kind && !sizes.some((s) => s.name === b.name));
+  const own = width ? (ticket.piece.readings[width.id] ?? width.typicalMm) : 0;
+  const add = () =>
+    set([...sizes, { name: `size ${sizes.length + 1}`, readings: width ? { [width.id]: own } : {} }]);
+  return (
+    <View style={{ gap: 10 }}>
+      {blanks.length > 0 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {blanks.map((b) => (
+            <Press
+              key={b.id}
+              title={`+ ${b.name}`}
+              label={`Add ${b.name}`}
+              onPress={() => set([...sizes, { name: b.name, readings: b.readings }])}
+            />
+          ))}
+          {blanks.length > 1 ? (
+            <Press
+              title={`+ all ${blanks.length}`}
+              label="Add all blanks"
+              onPress={() => set([...sizes, ...blanks.map((b) => ({ name: b.name, readings: b.readings }))])}
+            />
+          ) : null}
+        </View>
+      ) : null}
+      {sizes.map((size, i) => (
+        <View key={i} style={{ gap: 4 }}>
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <TextField
+              grow
+              label={`Size ${i + 1}`}
+              value={size.name}
+              onText={(name) => name.trim() !== '' && put(i, { ...size, name }, `size ${i} name`)}
+            />
+            {width ? (
+              <View style={{ flex: 1 }}>
+                <LengthField
+                  label={`${width.name}, size ${i + 1}`}
+                  mm={size.readings[width.id] ?? null}
+                  units={units}
+                  onLength={(mm) =>
+                    put(i, { ...size, readings: { ...size.readings, [width.id]: mm } }, `size ${i} width`)
+                  }
+                  onUnread={() => undefined}
+                  stepper={false}
+                />
+              </View>
+            ) : null}
+          </View>
+          <Disclosure title="Its other readings" label={`Other readings of ${size.name}`}>
+            {asked.slice(1).map((reading) => (
+              <View key={reading.id}>
+                <LengthField
+                  label={`${reading.name}, size ${i + 1}`}
+                  mm={size.readings[reading.id] ?? null}
+                  units={units}
+                  hint={size.readings[reading.id] === undefined ? 'in proportion to the width' : reading.how}
+                  onLength={(mm) =>
+                    put(
+                      i,
+                      { ...size, readings: { ...size.readings, [reading.id]: mm } },
+                      `size ${i} ${reading.id}`,
+                    )
+                  }
+                  onUnread={(text) =>
+                    text.trim() === '' &&
+                    put(
+                      i,
+                      { ...size, readings: without(size.readings, reading.id) },
+                      `size ${i} ${reading.id}`,
+                    )
+                  }
+                  stepper={false}
+                />
+              </View>
+            ))}
+            <Press
+              kind="link"
+              title={`Take ${size.name} out of the run`}
+              onPress={() => set(sizes.filter((_, k) => k !== i))}
+            />
+          </Disclosure>
+        </View>
+      ))}
+      <View style={{ flexDirection: 'row' }}>
+        <Press title="Add a size" onPress={add} />
+      </View>
+      <Txt as="small" tone="graphite">
+        A size needs its width only; what is not measured follows this piece in proportion.
+      </Txt>
+    </View>
+  );
+}

@@ -1,0 +1,64 @@
+import { boxOf, type DesignFacts, formatFigure, posesOf, type SizeRow } from '@zt/core';
+import { View as NativeView } from 'react-native';
+import Svg from 'react-native-svg';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { DesignLayer } from '../../sheet/DesignLayer';
+import { Dimension } from '../../sheet/marks';
+import { clothInk, PieceLayer, paletteOnCloth } from '../../sheet/PieceLayer';
+import type { View } from '../../sheet/view';
+import { usePalette } from '../../theme/palette';
+
+interface SizePictureProps {
+  row: SizeRow;
+  /** The one scale of all sizes, px to the mm. */
+  scale: number;
+  width: number;
+  height: number;
+}
+
+/** Narrower than this a figure would cover the design. */
+const FIGURES_FROM_PX = 160;
+
+/** One size with its design, at the scale of all the others, hung from their common top. */
+export function SizePicture({ row, scale, width, height }: SizePictureProps) {
+  const { units } = useOpenTicket();
+  const palette = usePalette();
+  const { piece, design, place } = row.plan;
+  const outline = piece.geometry ?? piece.sketch;
+  const box = boxOf(outline.outline);
+  const view: View = {
+    scale,
+    width,
+    height,
+    origin: { x: (box.left + box.right) / 2 - width / 2 / scale, y: box.top - 6 / scale },
+  };
+  const onCloth = paletteOnCloth(palette, piece.colour);
+  return (
+    <NativeView aria-hidden style={{ width, height }}>
+      <Svg width={width} height={height}>
+        <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
+        {place && design.facts
+          ? posesOf(place).map(({ centre, turnDeg }, i) => (
+              <DesignLayer
+                key={i}
+                facts={design.facts as DesignFacts}
+                view={view}
+                at={centre}
+                turnDeg={turnDeg}
+                ink={clothInk(piece.colour)}
+              />
+            ))
+          : null}
+        {place && width >= FIGURES_FROM_PX ? (
+          <Dimension
+            view={view}
+            palette={onCloth}
+            from={{ x: boxOf(place.footprint).right + 22 / scale, y: place.depthFrom.y }}
+            to={{ x: boxOf(place.footprint).right + 22 / scale, y: place.centre.y }}
+            text={formatFigure(place.depthMm, units)}
+          />
+        ) : null}
+      </Svg>
+    </NativeView>
+  );
+}

@@ -1,0 +1,43 @@
+import type { Shelf, ShelfNoun } from '@zt/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Press } from '../components/ui/Press';
+import { TextField } from '../components/ui/TextField';
+import { Txt } from '../components/ui/Txt';
+import { newId } from '../hooks/newId';
+import { usePutItemMutation } from '../services/api';
+
+interface KeepAsProps<N extends ShelfNoun> {
+  label: string;
+  placeholder: string;
+  noun: N;
+  itemOf: (id: string, name: string) => Shelf[N][number];
+}
+
+/** Keeps something of this ticket on the shelf under a name, for the next time. */
+export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }: KeepAsProps<N>) {
+  const [put, putting] = usePutItemMutation();
+  const [name, setName] = useState('');
+  const [kept, setKept] = useState('');
+  const keep = () => {
+    void put({ noun, item: itemOf(newId(), name.trim()) });
+    setKept(name.trim());
+    setName('');
+  };
+  return (
+    <View style={{ gap: 4 }}>
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
+        <TextField grow label={label} value={name} onText={setName} placeholder={placeholder} />
+        <Press title="Keep" label={`${label}: keep`} disabled={name.trim() === ''} onPress={keep} />
+      </View>
+      {putting.isSuccess ? <Txt as="small" live>{`“${kept}” is on the shelf.`}</Txt> : null}
+      {putting.isError ? (
+        <Txt
+          as="small"
+          tone="madder"
+          live
+        >{`“${kept}” could not be kept. The ticket is as it was; try again.`}</Txt>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,50 @@
+import type { Blank } from '@zt/core';
+import { View } from 'react-native';
+import { Offer } from '../../components/Offer';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { KeepAs } from '../KeepAs';
+
+/** A bought blank that comes again: take its measurements, or keep this piece's under a name. */
+export function BlankFields() {
+  const { ticket, plan, shelf, change } = useOpenTicket();
+  const { kind, fabricId, fabricChanges, colour, readings } = ticket.piece;
+  const blanks = shelf.blanks.filter((b) => b.kind === kind);
+  const take = (blank: Blank) =>
+    change({
+      stage: 'piece',
+      set: {
+        fabricId: blank.fabricId,
+        fabricChanges: blank.fabricChanges,
+        colour: blank.colour,
+        readings: blank.readings,
+        unread: {},
+      },
+    });
+  return (
+    <View style={{ gap: 10 }}>
+      {blanks.map((blank) => (
+        <Offer
+          key={blank.id}
+          title={`Take ${blank.name}`}
+          detail={`its ${Object.keys(blank.readings).length} readings, cloth and colour`}
+          onTake={() => take(blank)}
+        />
+      ))}
+      {blanks.length === 0 ? (
+        <Txt
+          as="small"
+          tone="graphite"
+        >{`No blank of this kind is kept yet. Name this one, and the next ${plan.piece.kind.name} is measured already.`}</Txt>
+      ) : null}
+      {plan.piece.geometry ? (
+        <KeepAs
+          label="Keep these measurements as"
+          placeholder="e.g. our youth M tee"
+          noun="blanks"
+          itemOf={(id, name) => ({ id, name, kind, fabricId, fabricChanges, colour, readings })}
+        />
+      ) : null}
+    </View>
+  );
+}

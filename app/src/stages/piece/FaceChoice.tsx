@@ -1,0 +1,33 @@
+import { placementsFor } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+
+/** Which face the design goes on: it decides what is measured. Nothing to ask where a kind has one face. */
+export function FaceChoice() {
+  const { ticket, plan, shelf, change, setReading } = useOpenTicket();
+  const { kind, kindId, view } = plan.piece;
+  if (kind.views.length < 2) return null;
+  const choose = (viewId: string) => {
+    const placement = placementsFor(kindId, shelf.placements).find((p) => p.view === viewId);
+    if (!placement || viewId === view.id) return;
+    setReading(undefined);
+    change({ stage: 'place', set: { placement: placement.id, offset: { x: 0, y: 0 } } });
+  };
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
+      <Txt as="label" tone="graphite">
+        {`${ticket.design.name || 'The design'} goes on`}
+      </Txt>
+      <Choice
+        label="Face for the design"
+        quiet
+        small
+        options={kind.views.map(({ id, name }) => ({ id, name: name.toLowerCase() }))}
+        chosen={view.id}
+        onChoose={choose}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,124 @@
+import { formatLength, type Reading } from '@zt/core';
+import { useEffect, useRef } from 'react';
+import { Pressable, View } from 'react-native';
+import { LengthField } from '../../components/ui/LengthField';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { TARGET } from '../../theme/layout';
+import { usePalette } from '../../theme/palette';
+import { FieldFindings } from '../FieldFindings';
+
+/** A reading still to take is no fault: the row says so itself. */
+const QUIET = ['reading-missing'];
+
+const without = <T,>(record: Record<string, T>, key: string): Record<string, T> =>
+  Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
+
+/** What is entered for one reading, and how to change it. A text that is no length is kept as it was typed. */
+function useReading(reading: Reading) {
+  const { ticket, change } = useOpenTicket();
+  const { readings, unread } = ticket.piece;
+  const gesture = `reading ${reading.id}`;
+  return {
+    mm: readings[reading.id] ?? null,
+    unread: unread[reading.id],
+    onLength: (mm: number) =>
+      change(
+        {
+          stage: 'piece',
+          set: { readings: { ...readings, [reading.id]: mm }, unread: without(unread, reading.id) },
+        },
+        gesture,
+      ),
+    onUnread: (text: string) =>
+      change(
+        {
+          stage: 'piece',
+          set: {
+            readings: without(readings, reading.id),
+            unread: text.trim() === '' ? without(unread, reading.id) : { ...unread, [reading.id]: text },
+          },
+        },
+        gesture,
+      ),
+  };
+}
+
+interface ReadingRowProps {
+  reading: Reading;
+  number: number;
+  open: boolean;
+  /** Opened by Enter on the one before: the keys go on in this field. */
+  takesKeys: boolean;
+  nextName: string | null;
+  onOpen: () => void;
+  onNext: () => void;
+}
+
+/** One reading of the tape: a line once taken, the whole step while it is being taken. */
+export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen, onNext }: ReadingRowProps) {
+  const { units } = useOpenTicket();
+  const p = usePalette();
+  const { mm, unread, onLength, onUnread } = useReading(reading);
+  const card = useRef<View>(null);
+  useEffect(() => {
+    if (open) (card.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'nearest' });
+  }, [open]);
+  const shown =
+    unread ?? (mm === null ? (reading.optional ? 'left out' : 'to measure') : formatLength(mm, units));
+  if (!open)
+    return (
+      <View style={{ borderBottomWidth: 1, borderColor: p.hairline, borderStyle: 'dashed' }}>
+        <Pressable
+          role="button"
+          aria-label={`${reading.name}: ${shown}`}
+          onPress={onOpen}
+          style={{ minHeight: TARGET, flexDirection: 'row', alignItems: 'center', gap: 10 }}
+        >
+          <Txt as="label" tone="graphite">
+            {String(number)}
+          </Txt>
+          <View style={{ flex: 1 }}>
+            <Txt>{reading.name}</Txt>
+          </View>
+          <Txt
+            as="figure"
+            tone={mm === null ? 'graphite' : 'ink'}
+            style={mm === null ? { fontSize: 16 } : {}}
+          >
+            {shown}
+          </Txt>
+        </Pressable>
+        <FieldFindings field={reading.id} except={QUIET} />
+      </View>
+    );
+  return (
+    <View
+      ref={card}
+      style={{
+        backgroundColor: p.shade,
+        borderLeftWidth: 5,
+        borderColor: p.tape,
+        padding: 12,
+        gap: 8,
+        marginVertical: 4,
+      }}
+    >
+      <Txt as="strong">{reading.how}</Txt>
+      <LengthField
+        large
+        autoFocus={takesKeys}
+        label={reading.name}
+        mm={mm}
+        unread={unread}
+        units={units}
+        onLength={onLength}
+        onUnread={onUnread}
+        onSubmit={onNext}
+      />
+      <FieldFindings field={reading.id} except={QUIET} />
+      {nextName ? <Press kind="main" title={`Next: ${nextName}`} onPress={onNext} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,44 @@
+import { formatLength, say, sewingCuts } from '@zt/core';
+import { View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { LengthField } from '../../components/ui/LengthField';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+
+/** What is sewn on the way: finished lengths and seams in, what to cut out, with the sum. */
+export function SewingFields() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { sewing } = ticket.piece;
+  const cuts = sewingCuts(plan.piece.kind.sews ?? [], sewing, ticket.piece.readings);
+  return cuts.map(({ sum, pieces }) => (
+    <Disclosure key={sum.id} title={`${sum.name}: what to cut`} label={`${sum.name}: what to cut`}>
+      {sum.fields.map((field) => (
+        <LengthField
+          key={field.id}
+          label={`${sum.name}: ${field.name}`}
+          mm={sewing[field.id] ?? field.usualMm}
+          units={units}
+          onLength={(mm) =>
+            change({ stage: 'piece', set: { sewing: { ...sewing, [field.id]: mm } } }, `sewing ${field.id}`)
+          }
+          onUnread={() => undefined}
+          stepper={false}
+        />
+      ))}
+      {pieces.map((piece) => (
+        <View key={piece.name} style={{ gap: 2 }}>
+          <Txt as="strong">
+            {piece.widthMm > 0
+              ? `Cut the ${piece.name}: ${formatLength(piece.widthMm, units)} × ${formatLength(piece.heightMm, units)}`
+              : `${piece.name}: ${formatLength(piece.heightMm, units)}`}
+          </Txt>
+          {piece.sums.map((line) => (
+            <Txt key={say(line, units)} as="small" tone="graphite">
+              {say(line, units)}
+            </Txt>
+          ))}
+        </View>
+      ))}
+    </Disclosure>
+  ));
+}

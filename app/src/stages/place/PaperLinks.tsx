@@ -1,0 +1,66 @@
+import { createElement } from 'react';
+import { View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { useAppSelector } from '../../store/store';
+import { FONTS } from '../../theme/fonts';
+import { TARGET } from '../../theme/layout';
+import { usePalette } from '../../theme/palette';
+
+const FILES = [
+  { file: 'template.pdf?paper=a4', name: 'Template, A4' },
+  { file: 'template.pdf?paper=letter', name: 'Template, Letter' },
+  { file: 'ruler.pdf?paper=a4', name: 'Placement ruler, A4' },
+  { file: 'ruler.pdf?paper=letter', name: 'Placement ruler, Letter' },
+  { file: 'template.svg', name: 'Template as SVG' },
+  { file: 'sheet.svg', name: 'Sheet as SVG' },
+  { file: 'sheet.png', name: 'Sheet as picture' },
+] as const;
+
+/** True-size paper: the template to lay on the cloth, a placement ruler for the sizes, the sheet itself. */
+export function PaperLinks() {
+  const { ticket } = useOpenTicket();
+  const saved = useAppSelector((state) => state.editor.save === 'saved');
+  const p = usePalette();
+  return (
+    <Disclosure title="Print at true size" label="Print at true size">
+      <Txt as="small">
+        Print at 100 %, never “fit to page”; then lay a ruler on the proving ruler at the foot of the page.
+      </Txt>
+      {saved ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {FILES.map(({ file, name }) =>
+            createElement(
+              'a',
+              {
+                key: file,
+                href: `/api/paper/${ticket.id}/${file}`,
+                download: true,
+                style: {
+                  display: 'inline-flex',
+                  alignItems: 'center',
+                  minHeight: TARGET,
+                  paddingLeft: 12,
+                  paddingRight: 12,
+                  border: `1.5px solid ${p.ink}`,
+                  borderRadius: 6,
+                  color: p.ink,
+                  backgroundColor: p.panel,
+                  fontFamily: FONTS.medium,
+                  fontSize: 15,
+                  textDecoration: 'none',
+                },
+              },
+              name,
+            ),
+          )}
+        </View>
+      ) : (
+        <Txt as="small" tone="graphite" live>
+          Saving first, so that the paper is of today.
+        </Txt>
+      )}
+    </Disclosure>
+  );
+}

@@ -1,0 +1,49 @@
+import { type PlaceInput, placementsFor, schoolFor, schoolsOf } from '@zt/core';
+import { Choice } from '../../components/ui/Choice';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { useWide } from '../../theme/layout';
+
+type ChestSchool = NonNullable<PlaceInput['school']>;
+const SCHOOL_NAMES = Object.fromEntries(schoolsOf('chest')) as Record<ChestSchool, string>;
+
+/** Which of the kind's places, the shop's own among them, and by which school. */
+export function PlacementChoice() {
+  const { ticket, plan, shelf, rules, change, setReading } = useOpenTicket();
+  const wide = useWide();
+  const { place } = plan;
+  const placements = placementsFor(ticket.piece.kind, shelf.placements);
+  const bySchool = place?.reasons[0]?.school !== undefined;
+  if (!place || (placements.length < 2 && !bySchool)) return null;
+  const chosen = ticket.place.school ?? schoolFor(rules, 'chest');
+  const choose = (placement: string) => {
+    setReading(undefined);
+    change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 } } });
+  };
+  return (
+    <Disclosure
+      title={`${place.placement.name}${bySchool ? `, ${SCHOOL_NAMES[chosen]}` : ''}: change`}
+      label="Change the placement"
+      startOpen={wide}
+    >
+      <Choice
+        quiet
+        label="Placement"
+        small
+        options={placements.map(({ id, name }) => ({ id, name }))}
+        chosen={place.placement.id}
+        onChoose={choose}
+      />
+      {bySchool ? (
+        <Choice
+          quiet
+          label="School"
+          small
+          options={schoolsOf('chest').map(([id, name]) => ({ id: id as ChestSchool, name }))}
+          chosen={chosen}
+          onChoose={(school) => change({ stage: 'place', set: { school } })}
+        />
+      ) : null}
+    </Disclosure>
+  );
+}

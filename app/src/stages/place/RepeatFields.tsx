@@ -1,0 +1,60 @@
+import { formatLength, numberFor, type PlaceInput } from '@zt/core';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { LengthField } from '../../components/ui/LengthField';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+
+const KEEP = [
+  { id: 'gap', name: 'keep the gap' },
+  { id: 'ends', name: 'keep the ends' },
+] as const;
+
+/** Repeats along a hem: the wished gap in, how many and how far apart out. */
+export function RepeatFields() {
+  const { ticket, plan, units, rules, change } = useOpenTicket();
+  const p = usePalette();
+  const { repeat } = ticket.place;
+  const run = plan.place?.run;
+  const open = plan.place?.placement.copies === 'open hem';
+  const set = (changes: Partial<PlaceInput['repeat']>, gesture?: string) =>
+    change({ stage: 'place', set: { repeat: { ...repeat, ...changes } } }, gesture);
+  return (
+    <View style={{ gap: 10 }}>
+      {run ? (
+        <View style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.tape, padding: 12 }}>
+          <Txt as="figure" testID="run">
+            {`${run.count} at ${formatLength(run.pitchMm, units)} pitch`}
+          </Txt>
+          <Txt>{`gap ${formatLength(run.gapMm, units)}${open ? `, ${formatLength(run.marginMm, units)} left at either end` : ''}`}</Txt>
+        </View>
+      ) : null}
+      <LengthField
+        label="wished gap"
+        mm={repeat.gapMm ?? numberFor(rules, 'repeatGapMm')}
+        units={units}
+        onLength={(gapMm) => set({ gapMm }, 'repeat gap')}
+        onUnread={() => undefined}
+      />
+      {open ? (
+        <>
+          <LengthField
+            label="margin at either end"
+            mm={repeat.marginMm ?? numberFor(rules, 'repeatMarginMm')}
+            units={units}
+            onLength={(marginMm) => set({ marginMm }, 'repeat margin')}
+            onUnread={() => undefined}
+          />
+          <Choice
+            label="What is left over"
+            small
+            options={KEEP}
+            chosen={repeat.keep}
+            onChoose={(keep) => set({ keep })}
+          />
+        </>
+      ) : null}
+    </View>
+  );
+}

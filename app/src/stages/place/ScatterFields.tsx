@@ -1,0 +1,121 @@
+import { numberFor, type PlaceInput } from '@zt/core';
+import type { ScatterProgress } from '@zt/core/place/scatter';
+import { createElement, useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+import { type Scattering, scatterMotifs } from '../../workers/scatterMotifs';
+
+const TURNS = [
+  { id: 'any', name: 'turned any way' },
+  { id: 'upright', name: 'all upright' },
+] as const;
+/** Rounds of spreading out, to the motif. */
+const ROUNDS_EACH = 40;
+
+/** Starts, shows and stops the search for a scatter; what it finds becomes the ticket's. */
+function useScattering() {
+  const { ticket, plan, rules, change } = useOpenTicket();
+  const [progress, setProgress] = useState<ScatterProgress | null>(null);
+  const running = useRef<Scattering | null>(null);
+  useEffect(() => () => running.current?.stop(), []);
+  const start = async (input: PlaceInput['scatter']) => {
+    const { facts } = plan.design;
+    const outline = plan.piece.geometry;
+    if (!facts || !outline || running.current) return;
+    const search = scatterMotifs(
+      {
+        hull: facts.hull,
+        within: outline.within?.area ?? outline.outline,
+        insetMm: numberFor(rules, 'scatterInsetMm'),
+        gapMm: input.gapMm ?? numberFor(rules, 'scatterGapMm'),
+        count: input.count,
+        seed: input.seed,
+        turns: input.turns,
+        rounds: input.count * ROUNDS_EACH,
+      },
+      setProgress,
+    );
+    running.current = search;
+    setProgress({ done: 0, of: 1, spots: [], leastMm: Number.POSITIVE_INFINITY });
+    const found = await search.found;
+    running.current = null;
+    setProgress(null);
+    if (found && found.spots.length > 0)
+      change({ stage: 'place', set: { scatter: { ...input, spots: found.spots } } });
+  };
+  return { scatter: ticket.place.scatter, progress, start, stop: () => running.current?.stop() };
+}
+
+/** Many motifs spread inside the seam line: how many, how far apart, and the search itself. */
+export function ScatterFields() {
+  const { ticket, units, rules, change } = useOpenTicket();
+  const p = usePalette();
+  const { scatter, progress, start, stop } = useScattering();
+  const set = (changes: Partial<PlaceInput['scatter']>) =>
+    change({ stage: 'place', set: { scatter: { ...ticket.place.scatter, ...changes } } }, 'scatter');
+  return (
+    <View style={{ gap: 10 }}>
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <NumberField
+          grow
+          whole
+          label="how many"
+          value={scatter.count}
+          least={1}
+          most={300}
+          onNumber={(count) => count !== null && set({ count })}
+        />
+        <LengthField
+          label="least gap"
+          mm={scatter.gapMm ?? numberFor(rules, 'scatterGapMm')}
+          units={units}
+          onLength={(gapMm) => set({ gapMm })}
+          onUnread={() => undefined}
+          stepper={false}
+        />
+      </View>
+      <Choice
+        label="Motifs"
+        quiet
+        small
+        options={TURNS}
+        chosen={scatter.turns}
+        onChoose={(turns) => set({ turns })}
+      />
+      {progress ? (
+        <View style={{ gap: 6 }}>
+          {createElement('progress', {
+            'aria-label': 'Scattering',
+            value: progress.done,
+            max: progress.of,
+            style: { width: '100%', accentColor: p.chalk },
+          })}
+          <Txt as="small">{`${progress.spots.length} laid`}</Txt>
+          <Press title="Stop, keep what was found" onPress={stop} />
+        </View>
+      ) : (
+        <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+          <Press kind="main" title="Scatter them" onPress={() => void start(scatter)} />
+          {scatter.spots.length > 0 ? (
+            <Press
+              title="Another throw"
+              onPress={() => void start({ ...scatter, seed: (scatter.seed + 1) % 1_000_000 })}
+            />
+          ) : null}
+        </View>
+      )}
+      {scatter.spots.length > 0 && !progress ? (
+        <Txt
+          as="small"
+          tone="graphite"
+        >{`Throw no. ${scatter.seed}: the same number gives the same scatter.`}</Txt>
+      ) : null}
+    </View>
+  );
+}

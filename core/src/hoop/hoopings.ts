@@ -1,0 +1,75 @@
+import { type Box, boxOf, heightOf, widthOf } from '../geometry/box';
+import { type Point, turn } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
+
+/** Copies of the design that one hooping reaches. */
+export interface Hooping {
+  /** Their places in the list of copies, from 0, in the order of the list. */
+  copies: number[];
+  /** Where the field's centre lies, piece frame, mm. */
+  centre: Point;
+}
+
+interface Field {
+  widthMm: number;
+  heightMm: number;
+  /** The hoop's turn on the piece, clockwise. */
+  turnDeg: number;
+}
+
+const EDGE_MM = 1e-6;
+const inside = (box: Box, left: number, top: number, field: Field): boolean =>
+  box.left >= left - EDGE_MM &&
+  box.top >= top - EDGE_MM &&
+  box.right <= left + field.widthMm + EDGE_MM &&
+  box.bottom <= top + field.heightMm + EDGE_MM;
+
+/**
+ * Groups copies into hoopings, from left to right in the hoop's own frame: each hooping begins with the leftmost
+ * copy that is left over and takes in as many more as the field holds. Along one line this is the fewest
+ * hoopings there can be (interval stabbing); over an area it is near it. A copy larger than the field has a
+ * hooping of its own. Copies keep their own turn; the hoop does not turn between hoopings.
+ */
+export function hoopingsFor(footprints: readonly Polygon[], field: Field): Hooping[] {
+  const boxes = footprints.map((f) => boxOf(f.map((p) => turn(p, -field.turnDeg))));
+  const left = new Set(boxes.keys());
+  const hoopings: Hooping[] = [];
+  while (left.size > 0) {
+    const copies = nextHooping(boxes, left, field);
+    for (const i of copies) left.delete(i);
+    const all = boxOf(
+      copies.flatMap((i) => {
+        const box = boxes[i];
+        return box
+          ? [
+              { x: box.left, y: box.top },
+              { x: box.right, y: box.bottom },
+            ]
+          : [];
+      }),
+    );
+    const middle = { x: all.left + widthOf(all) / 2, y: all.top + heightOf(all) / 2 };
+    hoopings.push({ copies, centre: turn(middle, field.turnDeg) });
+  }
+  return hoopings;
+}
+
+function nextHooping(boxes: readonly Box[], left: ReadonlySet<number>, field: Field): number[] {
+  const waiting = [...left];
+  const first = waiting.reduce((a, b) => ((boxes[b]?.left ?? 0) < (boxes[a]?.left ?? 0) ? b : a));
+  const start = boxes[first];
+  if (!start) return [first];
+  const reach = (top: number) =>
+    waiting.filter((i) => {
+      const box = boxes[i];
+      return box !== undefined && inside(box, start.left, top, field);
+    });
+  const tops = new Set(waiting.map((i) => boxes[i]?.top ?? 0));
+  let best: number[] = [first];
+  for (const top of tops) {
+    if (top > start.top + EDGE_MM || top + field.heightMm < start.bottom - EDGE_MM) continue;
+    const reached = reach(top);
+    if (reached.includes(first) && reached.length > best.length) best = reached;
+  }
+  return best;
+}

@@ -1,0 +1,89 @@
+import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from '../geometry';
+import { closedByMirror, contradictionsOf, curve, strip } from './shapes';
+import { CHEST_WIDTH, frontOf, type TopCut, topOutline } from './top';
+
+const CUT: TopCut = { sleeve: 'short', hem: { name: 'crotch fastening', mm: 30 }, collar: 'rib' };
+const SHOULDER_OF_CHEST = 0.24;
+const ARMHOLE_OF_CHEST = 0.44;
+
+const READINGS: readonly Reading[] = [
+  { ...CHEST_WIDTH, name: 'width under the arms', leastMm: 150, mostMm: 400, typicalMm: 215 },
+  {
+    id: 'length',
+    name: 'collar seam to crotch',
+    how: 'From the collar seam at centre front straight down to the crotch edge.',
+    leastMm: 180,
+    mostMm: 600,
+    typicalMm: 330,
+    from: 'collarSeam',
+    to: 'hem',
+  },
+];
+const NAMES = Object.fromEntries(READINGS.map((r) => [r.id, r.name]));
+
+/** The body of a top, with leg openings cut up to the hips. */
+function outlineOf(readings: Readings): PieceOutline {
+  const { chestWidth: w = 0 } = readings;
+  const body = topOutline(
+    { ...readings, shoulder: w * SHOULDER_OF_CHEST, armhole: w * ARMHOLE_OF_CHEST },
+    CUT,
+    'front',
+  );
+  const foot = body.landmarks.hem?.y ?? 0;
+  const hip = { x: w / 2, y: foot - w * 0.42 };
+  const crotch = { x: w * 0.17, y: foot };
+  const leg = curve(hip, { x: crotch.x * 1.1, y: hip.y + w * 0.06 }, crotch);
+  const right = (points: PieceOutline['outline']) => points.slice(0, points.length / 2);
+  return {
+    ...body,
+    outline: closedByMirror([...right(body.outline).slice(0, -1), ...leg]),
+    hoopable: closedByMirror([...right(body.hoopable).slice(0, -1), ...leg.slice(0, -2)]),
+    seams: body.seams
+      .filter((s) => s.id !== 'hem')
+      .map((s) =>
+        s.id.startsWith('sideSeam')
+          ? { ...s, line: s.line.map((p) => ({ x: p.x, y: Math.min(p.y, hip.y) })) }
+          : s,
+      ),
+    noGo: [
+      ...body.noGo.filter((a) => a.id !== 'hemBand'),
+      strip('crotch', CUT.hem.name, {
+        left: -crotch.x,
+        right: crotch.x,
+        top: foot - CUT.hem.mm,
+        bottom: foot,
+      }),
+    ],
+    opening: { name: 'neck and legs', widthMm: w * 0.8 },
+  };
+}
+
+const VIEW: PieceView = { ...frontOf(CUT), outlineOf };
+
+export const BODYSUIT: PieceKind = {
+  name: 'Baby bodysuit',
+  family: 'Baby and children',
+  form: 'tubular',
+  worn: true,
+  usual: { fabricId: 'thin-jersey', colour: '#FAFAF7' },
+  readings: READINGS,
+  contradictions: (r) =>
+    contradictionsOf(r, NAMES, [
+      [
+        (r.length ?? 0) < (r.chestWidth ?? 0) * 1.05,
+        'length',
+        'chestWidth',
+        'the legs would begin at the arms',
+      ],
+    ]),
+  views: [VIEW],
+  placements: [
+    {
+      id: 'centre-chest',
+      name: 'Centre chest',
+      faces: 'Centre chest, just below the collar seam',
+      view: 'front',
+      rule: { by: 'top-below', row: 'topBelowCollar' },
+    },
+  ],
+};

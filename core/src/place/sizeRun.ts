@@ -1,0 +1,135 @@
+import { boxOf, heightOf, widthOf } from '../geometry/box';
+import type { Readings } from '../piece/geometry';
+import type { Size } from '../piece/schema';
+import { type Plan, planTicket } from '../plan';
+import type { HouseRules } from '../rules/schema';
+import type { Shelf } from '../shelf/schema';
+import type { Ticket } from '../ticket';
+import { mm, type Phrase, percent, phrase } from '../units/phrase';
+import { faceWidthOf } from './planPlace';
+
+/** One size of an order with the design at the same placement. Lengths in mm. */
+export interface SizeRow {
+  name: string;
+  /** The ticket's own piece. */
+  own: boolean;
+  plan: Plan;
+  /** Width of the face between its halving landmarks. */
+  faceMm: number;
+  /** Centre from the centre line, to the viewer's right; null where nothing could be placed. */
+  acrossMm: number | null;
+  /** Centre from the landmark the tape starts at. */
+  depthMm: number | null;
+  /** How much of the face's width the design takes, %. */
+  coverPercent: number | null;
+  /** Why this size does not look like the others, with figures; empty where it does. */
+  outOfLine: Phrase[];
+}
+
+/** A reading this far from the run's usual proportion is questioned, as a share. */
+const READING_OUT = 0.12;
+/** A design that covers this many times the run's usual share of the face looks large (or small by its inverse). */
+const COVER_OUT = 1.4;
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const mid = sorted.length / 2;
+  const [low, high] = [sorted[Math.ceil(mid) - 1] ?? 0, sorted[Math.floor(mid)] ?? 0];
+  return (low + high) / 2;
+};
+
+/** The first reading of a kind is the width that a run of sizes goes by. */
+const widthIdOf = (plan: Plan): string => plan.piece.kind.readings[0]?.id ?? '';
+
+/**
+ * A size's readings: its own, and for those not taken this piece's in proportion to the width. Without a width of
+ * its own it is this piece's size.
+ */
+export function readingsOfSize(size: Size, base: Readings, widthId: string): Record<string, number> {
+  const [own, ours] = [size.readings[widthId], base[widthId]];
+  const grow = own !== undefined && ours ? own / ours : 1;
+  return {
+    ...Object.fromEntries(Object.entries(base).map(([id, value]) => [id, value * grow])),
+    ...size.readings,
+  };
+}
+
+function rowOf(name: string, own: boolean, plan: Plan): SizeRow {
+  const { place, piece } = plan;
+  const faceMm = faceWidthOf(piece.view, piece.sketch);
+  return {
+    name,
+    own,
+    plan,
+    faceMm,
+    acrossMm: place?.acrossMm ?? null,
+    depthMm: place?.depthMm ?? null,
+    coverPercent: place ? (widthOf(boxOf(place.footprint)) / faceMm) * 100 : null,
+    outOfLine: [],
+  };
+}
+
+/** Readings whose proportion to the width differs from the run's. Needs three sizes that have it. */
+function readingsOut(rows: readonly SizeRow[], row: SizeRow, widthId: string): Phrase[] {
+  const share = (r: SizeRow, id: string) => {
+    const [value, width] = [r.plan.piece.readings[id], r.plan.piece.readings[widthId]];
+    return value !== undefined && width ? value / width : null;
+  };
+  return row.plan.piece.kind.readings.flatMap(({ id, name }) => {
+    const shares = rows.flatMap((r) => share(r, id) ?? []);
+    const own = share(row, id);
+    const usual = median(shares);
+    if (id === widthId || own === null || shares.length < 3 || usual === 0) return [];
+    if (Math.abs(own / usual - 1) <= READING_OUT) return [];
+    const expected = usual * (row.plan.piece.readings[widthId] ?? 0);
+    return [
+      phrase`${name} ${mm(row.plan.piece.readings[id] ?? 0)}: the other sizes would make it ${mm(expected)}. Measure it again.`,
+    ];
+  });
+}
+
+function coverOut(rows: readonly SizeRow[], row: SizeRow): Phrase[] {
+  const usual = median(rows.flatMap((r) => r.coverPercent ?? []));
+  const cover = row.coverPercent;
+  if (cover === null || usual === 0 || rows.length < 3) return [];
+  if (cover > usual * COVER_OUT)
+    return [
+      phrase`The design takes ${percent(cover)} of the width, ${percent(usual)} on the others: it looks large here.`,
+    ];
+  if (cover < usual / COVER_OUT)
+    return [
+      phrase`The design takes ${percent(cover)} of the width, ${percent(usual)} on the others: it looks small here.`,
+    ];
+  return [];
+}
+
+/**
+ * The ticket's placement on its own piece and on every other size of the order, narrowest first. A size whose
+ * readings or whose look break the run, or that has trouble of its own, says so with figures.
+ */
+export function sizeRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): SizeRow[] {
+  const own = planTicket(ticket, shelf, rules);
+  const widthId = widthIdOf(own);
+  const others = ticket.piece.sizes.map((size) => {
+    const readings = readingsOfSize(size, ticket.piece.readings, widthId);
+    const piece = { ...ticket.piece, readings, unread: {}, evenness: [] };
+    return rowOf(size.name, false, planTicket({ ...ticket, piece }, shelf, rules));
+  });
+  const rows = [rowOf(ticket.name || 'this piece', true, own), ...others].sort((a, b) => a.faceMm - b.faceMm);
+  return rows.map((row) => ({
+    ...row,
+    outOfLine: [
+      ...readingsOut(rows, row, widthId),
+      ...coverOut(rows, row),
+      ...row.plan.findings
+        .filter((f) => (f.stage === 'place' || f.stage === 'piece') && f.severity !== 'note')
+        .map((f) => f.text),
+    ],
+  }));
+}
+
+/** The largest face of a run, so that all can be drawn at one scale. Piece frame, mm. */
+export function widestOf(rows: readonly SizeRow[]): { widthMm: number; heightMm: number } {
+  const boxes = rows.map((row) => boxOf(row.plan.piece.sketch.outline));
+  return { widthMm: Math.max(0, ...boxes.map(widthOf)), heightMm: Math.max(0, ...boxes.map(heightOf)) };
+}

@@ -1,0 +1,51 @@
+import { readFile } from 'node:fs/promises';
+import { measurePage } from './support/measurePdf';
+import { expect, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+const MM_PER_INCH = 25.4;
+const PROVED_TO_MM = 0.2;
+
+test('a template is downloaded, and its proving rulers measure right at 100 %', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/place');
+  await page.getByRole('button', { name: 'Print at true size' }).click();
+  await ticket.reads(/Print at 100 %, never “fit to page”/);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Template, A4' }).click();
+  const download = await waiting;
+  expect(download.suggestedFilename()).toBe('template.pdf');
+  const printed = await measurePage(new Uint8Array(await readFile(await download.path())));
+  expect(Math.abs(printed.widthMm - 210)).toBeLessThan(0.1);
+  const [left = 0, right = 0, inchLeft = 0, inchRight = 0] = printed.endStrokesMm;
+  expect(printed.endStrokesMm).toHaveLength(4);
+  expect(Math.abs(right - left - 100)).toBeLessThan(PROVED_TO_MM);
+  expect(Math.abs(inchRight - inchLeft - MM_PER_INCH)).toBeLessThan(PROVED_TO_MM);
+});
+
+test('every sheet of a tiled template and of the ruler proves itself, on Letter too', async ({
+  request,
+  baseURL,
+}) => {
+  const files = ['demo-ticket-06/template.pdf?paper=letter', 'demo-ticket-01/ruler.pdf?paper=letter'];
+  for (const file of files) {
+    const answer = await request.get(`${baseURL}/api/paper/${file}`);
+    const printed = await measurePage(new Uint8Array(await answer.body()));
+    expect(Math.abs(printed.widthMm - 215.9)).toBeLessThan(0.1);
+    const [left = 0, right = 0] = printed.endStrokesMm;
+    expect(Math.abs(right - left - 100)).toBeLessThan(PROVED_TO_MM);
+  }
+});
+
+test('the sheet comes as SVG in millimetres and as a picture', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-02/place');
+  await page.getByRole('button', { name: 'Print at true size' }).click();
+  for (const [name, file] of [
+    ['Sheet as SVG', 'sheet.svg'],
+    ['Sheet as picture', 'sheet.png'],
+  ] as const) {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('link', { name }).click();
+    expect((await waiting).suggestedFilename()).toBe(file);
+  }
+});

@@ -1,0 +1,130 @@
+import fontkit from '@pdf-lib/fontkit';
+import { type Page, type PaperDrawing, type PaperId, type PaperMark, pagesFor } from '@zt/core/paper/index';
+import {
+  clip,
+  closePath,
+  endPath,
+  LineCapStyle,
+  lineTo,
+  moveTo,
+  PDFDocument,
+  type PDFFont,
+  type PDFPage,
+  PrintScaling,
+  popGraphicsState,
+  pushGraphicsState,
+  rgb,
+} from 'pdf-lib';
+import { fonts } from './fonts';
+
+/** Points to the millimetre. */
+const PT = 72 / 25.4;
+
+interface Pen {
+  page: PDFPage;
+  plain: PDFFont;
+  bold: PDFFont;
+  /** Where the frame's origin lies on the page, mm from its top left. */
+  origin: { x: number; y: number };
+}
+
+const colourOf = (hex: string) => {
+  const part = (i: number) => Number.parseInt(hex.slice(i, i + 2), 16) / 255;
+  return rgb(part(1), part(3), part(5));
+};
+
+/** pdf-lib draws path data with y down from (x, y); the page itself has y up. */
+const placeOn = ({ page, origin }: Pen, at: { x: number; y: number }) => ({
+  x: (origin.x + at.x) * PT,
+  y: page.getHeight() - (origin.y + at.y) * PT,
+});
+
+function drawLine(pen: Pen, mark: Extract<PaperMark, { kind: 'line' }>): void {
+  const d = `M${mark.points.map((p) => `${p.x} ${p.y}`).join(' L')}${mark.closed ? ' Z' : ''}`;
+  pen.page.drawSvgPath(d, {
+    ...placeOn(pen, { x: 0, y: 0 }),
+    scale: PT,
+    borderColor: colourOf(mark.colour),
+    borderWidth: mark.widthMm,
+    ...(mark.dashMm ? { borderDashArray: [...mark.dashMm] } : {}),
+    ...(mark.fill ? { color: colourOf(mark.fill) } : {}),
+  });
+}
+
+function drawArt(pen: Pen, mark: Extract<PaperMark, { kind: 'art' }>): void {
+  if (mark.turnDeg !== 0) throw new Error('assertion failed: a template lies upright');
+  pen.page.drawSvgPath(mark.d, {
+    ...placeOn(pen, mark.at),
+    scale: PT * mark.scale,
+    ...(mark.fill ? { color: colourOf(mark.fill) } : {}),
+    ...(mark.stroke
+      ? {
+          borderColor: colourOf(mark.stroke.colour),
+          borderWidth: mark.stroke.widthMm / mark.scale,
+          borderLineCap: LineCapStyle.Round,
+        }
+      : {}),
+  });
+}
+
+function drawText(pen: Pen, mark: Extract<PaperMark, { kind: 'text' }>): void {
+  const font = mark.bold ? pen.bold : pen.plain;
+  const size = mark.sizeMm * PT;
+  const width = font.widthOfTextAtSize(mark.text, size);
+  const shift = mark.anchor === 'start' ? 0 : mark.anchor === 'middle' ? width / 2 : width;
+  const { x, y } = placeOn(pen, mark.at);
+  pen.page.drawText(mark.text, { x: x - shift, y, size, font, color: colourOf(mark.colour) });
+}
+
+function draw(pen: Pen, marks: readonly PaperMark[]): void {
+  for (const mark of marks) {
+    if (mark.kind === 'line') drawLine(pen, mark);
+    else if (mark.kind === 'art') drawArt(pen, mark);
+    else drawText(pen, mark);
+  }
+}
+
+/** Draws the part of the drawing that lies on this page, and nothing beyond its window. */
+function drawWindow(pen: Pen, { window, at, heightMm }: Page, marks: readonly PaperMark[]): void {
+  const [left, right] = [at.x * PT, (at.x + window.right - window.left) * PT];
+  const [top, foot] = [(heightMm - at.y) * PT, (heightMm - at.y - (window.bottom - window.top)) * PT];
+  pen.page.pushOperators(
+    pushGraphicsState(),
+    moveTo(left, top),
+    lineTo(right, top),
+    lineTo(right, foot),
+    lineTo(left, foot),
+    closePath(),
+    clip(),
+    endPath(),
+  );
+  draw({ ...pen, origin: { x: at.x - window.left, y: at.y - window.top } }, marks);
+  pen.page.pushOperators(popGraphicsState());
+}
+
+/**
+ * A drawing as a PDF at true size, over as many pages as it needs; the viewer is told not to scale it. One mm of
+ * the drawing is one mm of paper at 100 %.
+ */
+export async function drawingToPdf(
+  drawing: PaperDrawing,
+  paper: PaperId,
+  title: string,
+): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  const files = await fonts();
+  const [plain, bold] = [
+    await document.embedFont(files.plain, { subset: true }),
+    await document.embedFont(files.bold, { subset: true }),
+  ];
+  document.setTitle(title, { showInWindowTitleBar: true });
+  document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
+  for (const tile of pagesFor(drawing, paper, title)) {
+    const page = document.addPage([tile.widthMm * PT, tile.heightMm * PT]);
+    const pen: Pen = { page, plain, bold, origin: { x: 0, y: 0 } };
+    drawWindow(pen, tile, drawing.marks);
+    draw(pen, tile.marks);
+  }
+  return document.save();
+}

@@ -1,0 +1,70 @@
+import { newTicket } from '@zt/core';
+import { exampleA } from '@zt/core/testing/samples';
+import { PDFDocument } from 'pdf-lib';
+import { openTestApp, type TestApp } from '../../testing/testApp';
+
+let shop: TestApp;
+beforeEach(async () => {
+  shop = await openTestApp();
+});
+afterEach(() => shop.close());
+
+describe('paper', () => {
+  const kept = async (ticket = exampleA()) => {
+    await shop.put(`/api/tickets/${ticket.id}`, { ticket, rev: 0 });
+    return ticket.id;
+  };
+  const MM = 72 / 25.4;
+  const pdfOf = async (path: string) => PDFDocument.load(await (await shop.raw(path)).arrayBuffer());
+
+  it('prints a template on one page of A4 or Letter, never scaled by the viewer', async () => {
+    const id = await kept();
+    for (const [paper, width, height] of [
+      ['a4', 210, 297],
+      ['letter', 215.9, 279.4],
+    ] as const) {
+      const pdf = await pdfOf(`/api/paper/${id}/template.pdf?paper=${paper}`);
+      expect(pdf.getPageCount()).toBe(1);
+      const size = pdf.getPage(0).getSize();
+      expect(size.width / MM).toBeCloseTo(width, 3);
+      expect(size.height / MM).toBeCloseTo(height, 3);
+      expect(pdf.catalog.getViewerPreferences()?.getPrintScaling()).toBe('None');
+      expect(pdf.getTitle()).toBe('Rowing club crest');
+    }
+  });
+
+  it('tiles what is larger than the paper', async () => {
+    const large = { ...exampleA(), id: 'ticket-large-back' };
+    const id = await kept({ ...large, design: { ...large.design, widthMm: 300, heightMm: 300 } });
+    expect((await pdfOf(`/api/paper/${id}/template.pdf`)).getPageCount()).toBe(4);
+  });
+
+  it('prints a placement ruler with a slot for each size', async () => {
+    expect((await pdfOf(`/api/paper/${await kept()}/ruler.pdf`)).getPageCount()).toBeGreaterThan(0);
+  });
+
+  it('draws sheet and template as SVG in millimetres', async () => {
+    const id = await kept();
+    const sheet = await (await shop.get(`/api/paper/${id}/sheet.svg`)).text();
+    expect(sheet).toMatch(/^<svg [^>]*width="[\d.]+mm" height="[\d.]+mm" viewBox=/);
+    const [, widthMm, units] = /width="([\d.]+)mm".*?viewBox="\S+ \S+ (\S+) /.exec(sheet) ?? [];
+    expect(widthMm).toBe(units);
+    const template = await (await shop.get(`/api/paper/${id}/template.svg`)).text();
+    expect(template).toContain('Rowing club crest, Crossed oars');
+    expect(template).toContain('3 7/16 in × 2 in, left chest');
+  });
+
+  it('draws a picture of the sheet', async () => {
+    const png = new Uint8Array(await (await shop.raw(`/api/paper/${await kept()}/sheet.png`)).arrayBuffer());
+    expect([...png.slice(1, 4)].map((c) => String.fromCharCode(c)).join('')).toBe('PNG');
+    expect(new DataView(png.buffer).getUint32(16)).toBe(1600);
+  });
+
+  it('prints nothing from numbers that are missing', async () => {
+    const bare = newTicket('ticket-not-measured', 't-shirt');
+    const answer = await shop.get(`/api/paper/${await kept(bare)}/template.pdf`);
+    expect([answer.status, (await answer.json()).code]).toEqual([400, 'not-placed']);
+    expect((await shop.get('/api/paper/no-such-ticket/sheet.svg')).status).toBe(404);
+    expect((await shop.get(`/api/paper/${bare.id}/template.pdf?paper=a0`)).status).toBe(400);
+  });
+});

@@ -1,0 +1,135 @@
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import {
+  type DesignFacts,
+  type HouseRules,
+  IdSchema,
+  type PlacePlan,
+  type Plan,
+  planTicket,
+  type Shelf,
+  type Ticket,
+} from '@zt/core';
+import {
+  drawingToSvg,
+  PAPER_IDS,
+  type PaperDrawing,
+  placementRuler,
+  rulerSlots,
+  sheetDrawing,
+  templateDrawing,
+} from '@zt/core/paper/index';
+import type { Context as Asked } from 'hono';
+import type { Context } from '../../context';
+import { defaultHook } from '../../defaultHook';
+import { ApiError, failures, notFound } from '../../errors';
+import { readRules } from '../rules/reader';
+import { readShelf } from '../shelf/reader';
+import { findTicket } from '../tickets/reader';
+import { drawingToPdf } from './drawingToPdf';
+import { svgToPng } from './svgToPng';
+
+const PNG_PX = 1600;
+const params = z.object({ id: IdSchema });
+const query = z.object({ paper: z.enum(PAPER_IDS).default('a4') });
+
+const file = (path: string, summary: string, type: string) =>
+  createRoute({
+    method: 'get',
+    path,
+    summary,
+    request: { params, query },
+    responses: {
+      200: { description: 'The file, at true size', content: { [type]: { schema: z.string() } } },
+      ...failures,
+    },
+  });
+
+const templatePdf = file(
+  '/{id}/template.pdf',
+  'The design as a paper template, to print at 100 %',
+  'application/pdf',
+);
+const rulerPdf = file('/{id}/ruler.pdf', 'A placement ruler with a slot for each size', 'application/pdf');
+const templateSvg = file('/{id}/template.svg', 'The paper template as SVG in millimetres', 'image/svg+xml');
+const sheetSvg = file('/{id}/sheet.svg', 'The pattern sheet as SVG in millimetres', 'image/svg+xml');
+const sheetPng = file('/{id}/sheet.png', 'A picture of the pattern sheet', 'image/png');
+
+interface Printed {
+  ticket: Ticket;
+  plan: Plan;
+  shelf: Shelf;
+  rules: HouseRules;
+}
+
+/** What is printed needs a place: nothing is drawn from numbers that are missing or cannot be right. */
+function placedOrSay({ plan }: Printed): { facts: DesignFacts; place: PlacePlan } {
+  const { facts } = plan.design;
+  if (facts && plan.place) return { facts, place: plan.place };
+  throw new ApiError(
+    400,
+    'not-placed',
+    'There is nothing to print yet: piece, design and place must be right first. The ticket is as it was.',
+  );
+}
+
+function template(printed: Printed): PaperDrawing {
+  const { facts, place } = placedOrSay(printed);
+  const name = [printed.ticket.name, printed.ticket.design.name].filter(Boolean).join(', ') || 'Design';
+  return templateDrawing(facts, place, {
+    name,
+    where: place.placement.name.toLowerCase(),
+    units: printed.rules.units,
+  });
+}
+
+function ruler(printed: Printed): PaperDrawing {
+  const { place } = placedOrSay(printed);
+  return placementRuler(rulerSlots(printed.ticket, printed.shelf, printed.rules), {
+    title: `${place.placement.name}, ${printed.plan.piece.kind.name}`,
+    landmark: place.depthName,
+    units: printed.rules.units,
+  });
+}
+
+const download = (c: Asked, body: Uint8Array | string, type: string, name: string) =>
+  c.body(typeof body === 'string' ? body : new Uint8Array(body), 200, {
+    'content-type': type,
+    'content-disposition': `attachment; filename="${name}"`,
+    'cache-control': 'no-store',
+  });
+
+/** Files to print and to cut by: the paper template, the placement ruler, the sheet. */
+export function paperRoutes({ store }: Context) {
+  const printedOf = async (id: string): Promise<Printed> => {
+    const kept = await findTicket(store.db, id);
+    if (!kept) throw notFound('ticket');
+    const [shelf, rules] = [await readShelf(store.db), await readRules(store.db)];
+    return { ticket: kept.ticket, plan: planTicket(kept.ticket, shelf, rules), shelf, rules };
+  };
+  const titleOf = ({ ticket }: Printed) => ticket.name || 'Ticket';
+  return new OpenAPIHono({ defaultHook })
+    .openapi(templatePdf, async (c) => {
+      const printed = await printedOf(c.req.valid('param').id);
+      const pdf = await drawingToPdf(template(printed), c.req.valid('query').paper, titleOf(printed));
+      return download(c, pdf, 'application/pdf', 'template.pdf');
+    })
+    .openapi(rulerPdf, async (c) => {
+      const printed = await printedOf(c.req.valid('param').id);
+      const pdf = await drawingToPdf(ruler(printed), c.req.valid('query').paper, titleOf(printed));
+      return download(c, pdf, 'application/pdf', 'placement-ruler.pdf');
+    })
+    .openapi(templateSvg, async (c) => {
+      const printed = await printedOf(c.req.valid('param').id);
+      return download(c, drawingToSvg(template(printed), titleOf(printed)), 'image/svg+xml', 'template.svg');
+    })
+    .openapi(sheetSvg, async (c) => {
+      const printed = await printedOf(c.req.valid('param').id);
+      const svg = drawingToSvg(sheetDrawing(printed.plan, printed.rules.units), titleOf(printed));
+      return download(c, svg, 'image/svg+xml', 'sheet.svg');
+    })
+    .openapi(sheetPng, async (c) => {
+      const printed = await printedOf(c.req.valid('param').id);
+      const svg = drawingToSvg(sheetDrawing(printed.plan, printed.rules.units), titleOf(printed));
+      return download(c, await svgToPng(svg, PNG_PX), 'image/png', 'sheet.png');
+    });
+}
