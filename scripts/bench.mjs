@@ -1,4 +1,4 @@
 import { bin, ensurePackages, run } from './lib.mjs';
 
 ensurePackages();
-run(bin('tsx'), ['core/bench/planTicket.ts']);
+for (const bench of ['planTicket', 'place']) run(bin('tsx'), [`core/bench/${bench}.ts`]);

@@ -28,9 +28,9 @@ export interface OpenTicket {
   /** Changes one stage's inputs; changes of one gesture are one step to undo. */
   change: (change: Change, gesture?: string) => void;
   findingsOf: (stage: Stage) => Finding[];
-  /** The reading being taken: the sheet shows where its tape goes. Set it to undefined to begin at the first one missing. */
+  /** The reading being taken: the sheet shows where its tape goes. */
   reading: string | null;
-  setReading: (id: string | null | undefined) => void;
+  setReading: (id: string | null) => void;
 }
 
 const OpenTicketContext = createContext<OpenTicket | null>(null);
@@ -55,8 +55,13 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
       void dispatch(ticketChanged({ change: next, ...(gesture ? { gesture } : {}) })),
     [dispatch],
   );
-  const [chosen, setReading] = useState<string | null | undefined>(undefined);
-  const reading = chosen === undefined ? firstToMeasure(plan) : chosen;
+  const [reading, choose] = useState(() => firstToMeasure(plan));
+  const asked = plan.piece.asked.map((r) => r.id).join();
+  const [askedBefore, setAskedBefore] = useState(asked);
+  if (asked !== askedBefore) {
+    setAskedBefore(asked);
+    choose(firstToMeasure(plan));
+  }
   const open = useMemo<OpenTicket>(
     () => ({
       ticket,
@@ -69,7 +74,7 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
       change,
       findingsOf: (stage) => plan.findings.filter((f) => f.stage === stage),
       reading,
-      setReading,
+      setReading: choose,
     }),
     [ticket, plan, shelf, rules, loggedAs, change, reading],
   );

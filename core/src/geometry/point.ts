@@ -9,6 +9,7 @@ const RAD_PER_DEG = Math.PI / 180;
 
 export const plus = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
 export const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
+export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 export const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
 export const toRad = (degrees: number): number => degrees * RAD_PER_DEG;
 
@@ -19,6 +20,12 @@ export const toRad = (degrees: number): number => degrees * RAD_PER_DEG;
 export function turn(point: Point, degrees: number): Point {
   const [cos, sin] = turnCosSin(degrees);
   return { x: point.x * cos - point.y * sin, y: point.x * sin + point.y * cos };
+}
+
+/** Turns points about the origin, as `turn` does, and moves them. The angle is looked up once. */
+export function turnedAndMoved(points: readonly Point[], degrees: number, to: Point): Point[] {
+  const [cos, sin] = turnCosSin(degrees);
+  return points.map((p) => ({ x: p.x * cos - p.y * sin + to.x, y: p.x * sin + p.y * cos + to.y }));
 }
 
 function turnCosSin(degrees: number): [number, number] {

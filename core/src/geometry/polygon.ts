@@ -1,6 +1,6 @@
 import { polygonHull } from 'd3-polygon';
 import { boxOf } from './box';
-import { distanceToSegment, type Point, plus, turn } from './point';
+import { distanceToSegment, type Point, turnedAndMoved } from './point';
 
 /** A closed polygon in mm, first point not repeated. */
 export type Polygon = readonly Point[];
@@ -12,7 +12,7 @@ export function hullOf(points: readonly Point[]): Point[] {
 
 /** The polygon turned about the origin, then moved. */
 export function placed(polygon: Polygon, degrees: number, to: Point): Point[] {
-  return polygon.map((p) => plus(turn(p, degrees), to));
+  return turnedAndMoved(polygon, degrees, to);
 }
 
 /** Whether a point lies inside the polygon, by counting crossings of a ray. A point exactly on an edge may go either way. */

@@ -1,7 +1,8 @@
 import { randomLcg } from 'd3-random';
 import { boxOf } from '../geometry/box';
+import { convexDistance } from '../geometry/convexDistance';
 import type { Point } from '../geometry/point';
-import { clearanceBetween, clearanceToLine, containsPoint, type Polygon, placed } from '../geometry/polygon';
+import { clearanceToLine, containsPoint, type Polygon, placed } from '../geometry/polygon';
 
 /** A motif lying in a pattern: its centre in the piece frame, mm, and its turn clockwise. */
 export interface ScatterSpot {
@@ -37,8 +38,14 @@ interface Laid extends ScatterSpot {
   hull: Point[];
 }
 
-const CANDIDATES = 40;
-const MOST_TRIES = 4000;
+/** Spots thrown for each motif before the roomiest is taken. */
+const CANDIDATES = 30;
+/** Throws after which a pattern is taken to have no room at all. */
+const MOST_THROWS = 3000;
+/** Spots tried for one motif in each round. */
+const TRIES = 6;
+/** The first steps, in radii; later ones are shorter. */
+const LONGEST_STEP = 2.5;
 const ROUNDS_A_STEP = 25;
 
 const radiusOf = (hull: Polygon): number => Math.max(0, ...hull.map((p) => Math.hypot(p.x, p.y)));
@@ -53,15 +60,18 @@ export function liesWithin(hull: Polygon, within: Polygon, insetMm: number): boo
   );
 }
 
-/** Least clearance from a motif to the others, exact where it could be below `enough`. Infinite without others. */
-function leastTo(laid: Laid, others: readonly Laid[], radius: number): number {
+/**
+ * Least room from a motif to the others: their clearance, or below zero for overlapping ones the more the nearer
+ * their centres. Those that cannot come nearer than the least so far are passed over. Infinite without others.
+ */
+function roomOf(laid: Laid, others: readonly Laid[], radius: number): number {
   let least = Infinity;
   for (const other of others) {
     if (other === laid) continue;
     const atLeast = Math.hypot(other.x - laid.x, other.y - laid.y) - 2 * radius;
     if (atLeast >= least) continue;
-    const { mm } = clearanceBetween(laid.hull, other.hull);
-    if (mm < least) least = mm;
+    const mm = convexDistance(laid.hull, other.hull);
+    least = Math.min(least, mm > 0 ? mm : Math.min(0, atLeast));
   }
   return least;
 }
@@ -78,40 +88,40 @@ function throwerFor(q: ScatterQuestion) {
   const anywhere = (): Laid | null =>
     lay(box.left + random() * (box.right - box.left), box.top + random() * (box.bottom - box.top), turn());
   const near = (at: Laid, reach: number): Laid | null =>
-    lay(at.x + (random() - 0.5) * reach, at.y + (random() - 0.5) * reach, q.turns === 'any' ? turn() : 0);
+    lay(at.x + (random() - 0.5) * reach, at.y + (random() - 0.5) * reach, turn());
   return { anywhere, near };
 }
+type Thrower = ReturnType<typeof throwerFor>;
 
 const bare = ({ x, y, turnDeg }: Laid): ScatterSpot => ({ x, y, turnDeg });
 
-function leastOfAll(all: readonly Laid[], radius: number): number {
-  return Math.min(Infinity, ...all.map((laid) => leastTo(laid, all, radius)));
-}
+const leastOfAll = (all: readonly Laid[], radius: number): number =>
+  Math.min(Infinity, ...all.map((laid) => roomOf(laid, all, radius)));
 
 /**
  * Lays motifs one after the other, each at the roomiest of many random spots (best candidate, Mitchell 1991),
- * then spreads them out: again and again the most crowded motif moves to where it has more room. Yields as it
- * goes, so that it can be shown and stopped; the last value is the result. Fewer spots than asked for mean
- * that no more were found room for. Deterministic in the seed; never leaves two motifs closer than the gap.
+ * then spreads them out: each in turn moves to where the Riesz energy of its distances is less, by shorter and
+ * shorter steps (Hardin and Saff 2004: with a steep energy the least distance nears its maximum). Those that the
+ * least gap has no room for are taken away at the end, the most crowded first. Yields as it goes, so that it can
+ * be shown and stopped; the last value is the result. Fewer spots than asked for mean that no more were found
+ * room for. Deterministic in the seed; no spots it yields lie closer than the gap.
  */
 export function* scatter(q: ScatterQuestion): Generator<ScatterProgress, ScatterProgress> {
   const thrower = throwerFor(q);
   const radius = radiusOf(q.hull);
   const all: Laid[] = [];
-  const progress = (done: number): ScatterProgress => ({
-    done,
-    of: q.count + q.rounds,
-    spots: all.map(bare),
-    leastMm: leastOfAll(all, radius),
-  });
+  const progress = (done: number): ScatterProgress => {
+    const kept = withGap(all, radius, q.gapMm);
+    return { done, of: q.count + q.rounds, spots: kept.map(bare), leastMm: leastOfAll(kept, radius) };
+  };
   for (let i = 0; i < q.count; i++) {
-    const next = roomiest(thrower.anywhere, all, radius, q.gapMm);
+    const next = roomiest(thrower.anywhere, all, radius);
     if (!next) break;
     all.push(next);
     yield progress(all.length);
   }
-  for (let round = 0; round < q.rounds; round++) {
-    spreadOnce(all, thrower, radius, round / q.rounds);
+  for (let round = 0; round < q.rounds && all.length > 1; round++) {
+    relax(all, round % all.length, thrower, radius, radius * LONGEST_STEP * (1 - round / q.rounds) ** 2);
     if (round % ROUNDS_A_STEP === 0) yield progress(q.count + round);
   }
   return progress(q.count + q.rounds);
@@ -126,48 +136,63 @@ export function scatterAll(q: ScatterQuestion): ScatterProgress {
   }
 }
 
-function roomiest(
-  throwOne: () => Laid | null,
-  all: readonly Laid[],
-  radius: number,
-  gapMm: number,
-): Laid | null {
+/** The motifs that keep the gap, after the most crowded have been taken away one by one. */
+function withGap(all: readonly Laid[], radius: number, gapMm: number): Laid[] {
+  const kept = [...all];
+  for (;;) {
+    const rooms = kept.map((laid) => roomOf(laid, kept, radius));
+    const least = Math.min(Infinity, ...rooms);
+    if (least >= gapMm) return kept;
+    kept.splice(rooms.indexOf(least), 1);
+  }
+}
+
+function roomiest(throwOne: () => Laid | null, all: readonly Laid[], radius: number): Laid | null {
   let best: Laid | null = null;
   let room = -Infinity;
   let found = 0;
-  for (let tries = 0; tries < MOST_TRIES && found < CANDIDATES; tries++) {
+  for (let throws = 0; throws < MOST_THROWS && found < CANDIDATES; throws++) {
     const candidate = throwOne();
     if (!candidate) continue;
     found++;
-    const least = leastTo(candidate, all, radius);
-    if (least >= gapMm && least > room) [best, room] = [candidate, least];
-    if (found === CANDIDATES && best === null && tries < MOST_TRIES / 2) found = CANDIDATES - 1;
+    const least = roomOf(candidate, all, radius);
+    if (best === null || least > room) [best, room] = [candidate, least];
   }
   return best;
 }
 
-/** Moves one of the most crowded motifs to a roomier spot, near it or anywhere; leaves it when none is found. */
-function spreadOnce(
-  all: Laid[],
-  { anywhere, near }: ReturnType<typeof throwerFor>,
-  radius: number,
-  cooled: number,
-): void {
-  const rooms = all.map((laid) => leastTo(laid, all, radius));
-  const crowded = rooms.indexOf(Math.min(...rooms));
-  const at = all[crowded];
-  if (!at) return;
-  const others = all.filter((_, i) => i !== crowded);
-  const reach = radius * (2.5 - 2.2 * cooled);
-  let best = at;
-  let room = rooms[crowded] ?? 0;
-  for (let i = 0; i < 12; i++) {
-    const moved = i % 4 === 3 ? anywhere() : near(at, reach);
-    if (!moved) continue;
-    const least = leastTo(moved, others, radius);
-    if (least > room) [best, room] = [moved, least];
+/** How steeply crowding grows as motifs come near: high enough that the nearest neighbour counts for nearly all. */
+const STEEPNESS = 7;
+/** Beyond this many radii between two hulls their centres tell their distance well enough. */
+const FAR_RADII = 1.5;
+
+/** How crowded a spot is: the Riesz energy of its distances to the others. Least where all have most room. */
+function crowding(laid: Laid, others: readonly Laid[], radius: number): number {
+  let sum = 0;
+  for (const other of others) {
+    const apart = Math.hypot(other.x - laid.x, other.y - laid.y) - 2 * radius;
+    const near = apart < FAR_RADII * radius;
+    const mm = near ? convexDistance(laid.hull, other.hull) : apart;
+    const room = mm > 0 ? mm : Math.min(0, apart);
+    sum += (radius / Math.max(room + radius, radius / 50)) ** STEEPNESS;
   }
-  all[crowded] = best;
+  return sum;
+}
+
+/** Moves one motif to the least crowded of some spots near it; it stays where none is less crowded. */
+function relax(all: Laid[], i: number, { near }: Thrower, radius: number, reach: number): void {
+  const at = all[i];
+  if (!at) return;
+  const others = all.filter((_, k) => k !== i);
+  let best = at;
+  let least = crowding(at, others, radius);
+  for (let k = 0; k < TRIES; k++) {
+    const moved = near(at, reach / (1 + (k % 3)));
+    if (!moved) continue;
+    const energy = crowding(moved, others, radius);
+    if (energy < least) [best, least] = [moved, energy];
+  }
+  all[i] = best;
 }
 
 /** What is wrong with a scatter: who lies too close to whom, and who crosses the seam line's inset. */
@@ -182,7 +207,7 @@ export function checkScatter(
     for (let j = i + 1; j < spots.length; j++) {
       const [b, one, two] = [spots[j], hulls[i], hulls[j]];
       if (!b || !one || !two || Math.hypot(a.x - b.x, a.y - b.y) > 2 * radius + q.gapMm) continue;
-      const { mm } = clearanceBetween(one, two);
+      const mm = convexDistance(one, two);
       if (mm < q.gapMm - 1e-9) tooClose.push([i, j, mm]);
     }
   });

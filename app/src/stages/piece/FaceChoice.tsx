@@ -6,13 +6,12 @@ import { useOpenTicket } from '../../hooks/useTicket';
 
 /** Which face the design goes on: it decides what is measured. Nothing to ask where a kind has one face. */
 export function FaceChoice() {
-  const { ticket, plan, shelf, change, setReading } = useOpenTicket();
+  const { ticket, plan, shelf, change } = useOpenTicket();
   const { kind, kindId, view } = plan.piece;
   if (kind.views.length < 2) return null;
   const choose = (viewId: string) => {
     const placement = placementsFor(kindId, shelf.placements).find((p) => p.view === viewId);
     if (!placement || viewId === view.id) return;
-    setReading(undefined);
     change({ stage: 'place', set: { placement: placement.id, offset: { x: 0, y: 0 } } });
   };
   return (

@@ -9,7 +9,7 @@ const SCHOOL_NAMES = Object.fromEntries(schoolsOf('chest')) as Record<ChestSchoo
 
 /** Which of the kind's places, the shop's own among them, and by which school. */
 export function PlacementChoice() {
-  const { ticket, plan, shelf, rules, change, setReading } = useOpenTicket();
+  const { ticket, plan, shelf, rules, change } = useOpenTicket();
   const wide = useWide();
   const { place } = plan;
   const placements = placementsFor(ticket.piece.kind, shelf.placements);
@@ -17,7 +17,6 @@ export function PlacementChoice() {
   if (!place || (placements.length < 2 && !bySchool)) return null;
   const chosen = ticket.place.school ?? schoolFor(rules, 'chest');
   const choose = (placement: string) => {
-    setReading(undefined);
     change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 } } });
   };
   return (

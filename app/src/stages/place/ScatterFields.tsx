@@ -16,7 +16,7 @@ const TURNS = [
   { id: 'upright', name: 'all upright' },
 ] as const;
 /** Rounds of spreading out, to the motif. */
-const ROUNDS_EACH = 40;
+const ROUNDS_EACH = 60;
 
 /** Starts, shows and stops the search for a scatter; what it finds becomes the ticket's. */
 function useScattering() {
