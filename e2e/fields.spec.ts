@@ -40,6 +40,12 @@ test('an uneven piece: heights are added, read and taken away again', async ({ p
   await ticket.reads(/Unevenly cut: the edges' middle leans 0° and lies 1\/4 in to your right/);
   await page.getByRole('button', { name: 'why the centre line?' }).click();
   await ticket.reads(/÷ 2 = 1\/4 in/);
+  await page.getByRole('button', { name: 'Read the grain too' }).click();
+  await ticket.fill('grain wanders by', '9 mm');
+  await ticket.reads(
+    /The grain leans 1.7°\. Placed by the wearer's line; the seams' line and the grain's line are drawn too/,
+  );
+  await page.getByRole('button', { name: 'Leave the grain out' }).click();
   await page.getByRole('button', { name: 'Take the last away' }).click();
   await expect(page.getByText(/Unevenly cut/)).toHaveCount(0);
   await ticket.saved();

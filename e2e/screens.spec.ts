@@ -16,6 +16,10 @@ const TROUBLED = [
   '/ticket/demo-ticket-06/hoop',
   '/ticket/demo-ticket-08/place',
   '/ticket/demo-ticket-07/piece',
+  '/ticket/demo-ticket-10/piece',
+  '/ticket/demo-ticket-11/place',
+  '/ticket/demo-ticket-13/place',
+  '/ticket/demo-ticket-01/sizes',
 ];
 
 for (const scheme of ['light', 'dark'] as const) {

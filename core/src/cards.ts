@@ -1,4 +1,5 @@
 import type { Point } from './geometry/point';
+import { faceOf } from './piece/planPiece';
 import type { Plan } from './plan';
 import type { Stage } from './stages';
 import { minutes, mm, type Phrase, phrase, type Quantity } from './units/phrase';
@@ -28,7 +29,7 @@ const card = (text: Phrase, rest: Partial<Card> = {}): Card => ({
 
 function pieceCards({ piece }: Plan): Card[] {
   return piece.asked.map((reading) => {
-    const face = piece.faces.find((f) => f.view.id === (reading.on ?? piece.kind.views[0].id));
+    const face = faceOf(piece, reading.on ?? piece.kind.views[0].id);
     const [from, to] = [face?.sketch.landmarks[reading.from], face?.sketch.landmarks[reading.to]];
     const value = piece.readings[reading.id];
     return card(phrase`${reading.how}`, {

@@ -61,11 +61,12 @@ export {
   type Seam,
 } from './piece/geometry';
 export { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from './piece/kinds';
-export { fabricOf, type PiecePlan } from './piece/planPiece';
+export { type Face, fabricOf, faceOf, type PiecePlan } from './piece/planPiece';
 export {
   type Evenness,
   type Fabric,
   FabricSchema,
+  type Grain,
   type PieceInput,
   type Size,
   STRUCTURES,

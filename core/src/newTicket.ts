@@ -36,6 +36,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       readings: {},
       unread: {},
       evenness: [],
+      grain: null,
       sizes: [],
       sewing: {},
       opened: [],

@@ -24,6 +24,8 @@ export function paletteOnCloth(palette: Palette, colour: string): Palette {
 }
 
 const HAIRLINE_GAP_PX = 7;
+/** The wearer's line runs straight through the landmark. */
+const STRAIGHT = { offset: 0, slope: 0 };
 
 /** Diagonal hairlines over an area. */
 function Hairlines({
@@ -74,8 +76,15 @@ export const PieceLayer = memo(function PieceLayer({
     toPx(view, { x: line.offset + line.slope * y, y });
   const [from, to] = [outline.centreFrom, outline.centreTo];
   const [usedTop, usedFoot] = [lineAt(centreLine.used, from), lineAt(centreLine.used, to)];
-  const other = centreLine.usedSchool === 'seams' ? { offset: 0, slope: 0 } : centreLine.seams;
-  const [otherTop, otherFoot] = [lineAt(other, from), lineAt(other, to)];
+  const { wearers, seams, grain } = {
+    wearers: STRAIGHT,
+    seams: centreLine.seams,
+    grain: centreLine.grain ?? null,
+  };
+  const others = [wearers, seams, grain].filter(
+    (line) =>
+      line !== null && (line.offset !== centreLine.used.offset || line.slope !== centreLine.used.slope),
+  ) as (typeof STRAIGHT)[];
   return (
     <G>
       <Path
@@ -122,17 +131,23 @@ export const PieceLayer = memo(function PieceLayer({
           strokeDasharray="14 4 2 4"
         />
       )}
-      {centreLine.uneven && !bare ? (
-        <Line
-          x1={otherTop.x}
-          y1={otherTop.y}
-          x2={otherFoot.x}
-          y2={otherFoot.y}
-          stroke={palette.madder}
-          strokeWidth={1.4}
-          strokeDasharray="3 5"
-        />
-      ) : null}
+      {centreLine.uneven && !bare
+        ? others.map((line) => {
+            const [top, foot] = [lineAt(line, from), lineAt(line, to)];
+            return (
+              <Line
+                key={`${line.offset} ${line.slope}`}
+                x1={top.x}
+                y1={top.y}
+                x2={foot.x}
+                y2={foot.y}
+                stroke={palette.madder}
+                strokeWidth={1.4}
+                strokeDasharray={line === grain ? '8 5' : '3 5'}
+              />
+            );
+          })
+        : null}
     </G>
   );
 });

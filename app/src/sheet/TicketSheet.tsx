@@ -3,10 +3,10 @@ import {
   boxOf,
   type DesignFacts,
   type DisplayUnits,
+  type Face,
   type Finding,
   movedCopy,
   numberFor,
-  type PiecePlan,
   type PlaceInput,
   type Point,
   posesOf,
@@ -35,8 +35,6 @@ interface TicketSheetProps {
   /** Another face of the piece than the one the design goes on. */
   face?: Face;
 }
-
-type Face = PiecePlan['faces'][number];
 
 /** Moves the design on the piece while it is dragged, snapping to the rule and to the grid. */
 function useDesignDrag(draggable: boolean) {

@@ -6,7 +6,9 @@ import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
 import { CHOICE_RULES } from './choiceRules';
+import { layerFacts } from './facts';
 import { STABILIZERS } from './materials';
+import { planLayers } from './planLayers';
 import { CHOICE_PARTS, type LayersInput, type Sheet } from './schema';
 import { SUPPORT_RULES } from './supportRules';
 
@@ -292,11 +294,17 @@ describe('what must never be', () => {
             towel: fabric.structure === 'pile' || fabric.structure === 'waffle',
           });
           const tough = { ...ticket, piece: { ...ticket.piece, fabricChanges: { iron, mayGetWet } } };
+          const usual = planTicket(tough, oneHoop, RULES);
           for (const schools of schoolSets) {
-            const plan = planTicket(tough, oneHoop, withSchools(schools));
-            const stops = plan.findings
-              .filter((f) => f.stage === 'layers' && f.severity === 'stop')
-              .map((f) => f.code);
+            const rules = withSchools(schools);
+            const { piece, design, hoop } = 'method' in schools ? planTicket(tough, oneHoop, rules) : usual;
+            if (!design.facts || !hoop) throw new Error('nothing was planned');
+            const { findings } = planLayers(
+              tough.layers,
+              layerFacts(piece, design.facts, hoop, rules),
+              oneHoop,
+            );
+            const stops = findings.filter((f) => f.severity === 'stop').map((f) => f.code);
             enumerated++;
             if (stops.length > 0)
               throw new Error(

@@ -24,6 +24,11 @@ export function placementRuler(
   const box = grown(boxOf([ORIGIN, ...slots.map((s) => s.at), { x: 50, y: 0 }]), 24);
   const downwards = slots.every((s) => s.at.y >= 0);
   const edge = { ...box, ...(downwards ? { top: 0 } : { bottom: 0 }) };
+  const length = (mm: number) => formatLength(Math.abs(mm), words.units);
+  const slotWords = (name: string, at: Slot['at']) =>
+    Math.abs(at.x) < 0.5
+      ? `${name}: ${length(at.y)} ${downwards ? 'down' : 'up'}`
+      : `${name}: ${length(at.x)} across, ${length(at.y)} ${downwards ? 'down' : 'up'}`;
   const marks: PaperMark[] = [
     line(cornersOf(edge), { closed: true, widthMm: 0.4 }),
     line(
@@ -36,14 +41,13 @@ export function placementRuler(
     ...slots.flatMap(({ name, at }) => [
       line([{ x: 0, y: at.y }, at], { dashMm: [1, 1.5], colour: GRAPHITE }),
       ...crossAt(at, 6, { widthMm: 0.4 }),
-      text({ x: at.x + 4, y: at.y - 2 }, name, { bold: true, sizeMm: 4 }),
-      text(
-        { x: at.x + 4, y: at.y + 5 },
-        `${formatLength(Math.abs(at.x), words.units)} across, ${formatLength(Math.abs(at.y), words.units)} ${downwards ? 'down' : 'up'}`,
-        { sizeMm: 2.8 },
-      ),
+      text({ x: at.x < 0 ? -3 : 3, y: at.y - 1.2 }, slotWords(name, at), {
+        bold: true,
+        sizeMm: 3.2,
+        anchor: at.x < 0 ? 'end' : 'start',
+      }),
     ]),
-    ...grainArrow({ x: edge.right - 8, y: edge.bottom - 6 }, { x: edge.right - 8, y: edge.bottom - 36 }),
+    ...grainArrow({ x: edge.left + 8, y: edge.bottom - 16 }, { x: edge.left + 8, y: edge.bottom - 50 }),
     text({ x: edge.left + 3, y: edge.bottom - 8 }, words.title, { bold: true, sizeMm: 4 }),
     text(
       { x: edge.left + 3, y: edge.bottom - 3.5 },

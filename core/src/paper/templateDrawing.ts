@@ -33,7 +33,7 @@ export function templateDrawing(
   const half = facts.widthMm / 2;
   const [left, right] = [box.left - BEYOND_MM, box.right + BEYOND_MM];
   const up = turn({ x: 0, y: -1 }, -place.turnDeg);
-  const arrowAt = { x: right + 10, y: 0 };
+  const arrowAt = { x: right + 6, y: 0 };
   const reach = Math.max(18, Math.min(40, facts.heightMm / 2));
   const size = `${formatLength(facts.widthMm, words.units)} × ${formatLength(facts.heightMm, words.units)}`;
   const foot = box.bottom + BEYOND_MM;
@@ -69,7 +69,7 @@ export function templateDrawing(
   ];
   const lines = {
     left: Math.min(left, -45),
-    right: arrowAt.x + 14,
+    right: arrowAt.x + 5,
     top: box.top - BEYOND_MM,
     bottom: foot + 18,
   };

@@ -123,6 +123,7 @@ export const PIECE_FAMILIES = [
   'Towels',
   'Table and kitchen',
   'Bags, cushions, toys',
+  'Animals',
   'Cloth still to be sewn',
 ] as const;
 export type PieceFamily = (typeof PIECE_FAMILIES)[number];

@@ -1,6 +1,7 @@
 import type { PieceKind } from './geometry';
 import { APRON } from './kinds/apron';
 import { DRAWSTRING_BAG, TOTE } from './kinds/bag';
+import { BANDANA } from './kinds/bandana';
 import { BIB, BURP_CLOTH } from './kinds/bib';
 import { BODYSUIT } from './kinds/bodysuit';
 import { CUSHION } from './kinds/cushion';
@@ -44,6 +45,7 @@ const REGISTRY = {
   'drawstring-bag': DRAWSTRING_BAG,
   cushion: CUSHION,
   'soft-toy': SOFT_TOY,
+  bandana: BANDANA,
   'skirt-panel': SKIRT_PANEL,
   panel: PANEL,
   ornament: ORNAMENT,

@@ -91,6 +91,20 @@ describe('asymmetry', () => {
     expect(plan.reasons.find((r) => r.about === 'centreLine')?.school?.chosen).toBe("the seams' line");
   });
 
+  it('draws the grain’s line beside them, and uses it when the shop says so', () => {
+    const plan = planPiece(tee({ grain: { overMm: 300, driftMm: 9 } }), RULES);
+    expect(say(plan.findings[0]?.text ?? [], MM)).toContain(
+      "The grain leans 1.7°. Placed by the wearer's line; the seams' line and the grain's line are drawn too.",
+    );
+    expect(plan.centreLine.used).toEqual({ offset: 0, slope: 0 });
+    const byGrain = planPiece(tee({ grain: { overMm: 300, driftMm: 9 } }), {
+      ...RULES,
+      schools: { centreLine: 'grain' },
+    });
+    expect(byGrain.centreLine.used).toEqual({ offset: 0, slope: 0.03 });
+    expect(byGrain.reasons.find((r) => r.about === 'centreLine')?.school?.chosen).toBe("the grain's line");
+  });
+
   it('ignores what nobody would see', () => {
     const plan = planPiece(tee({ evenness: [{ atMm: 200, leftMm: 259, rightMm: 261 }] }), RULES);
     expect(plan.centreLine.uneven).toBe(false);

@@ -1,5 +1,6 @@
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason, schoolReason } from '../findings/reason';
+import { leanDegOf } from '../geometry/fitLine';
 import type { HouseRules } from '../rules/schema';
 import { deg, mm, phrase } from '../units/phrase';
 import { type CentreLine, fitCentreLine } from './centreLine';
@@ -13,8 +14,8 @@ export interface PiecePlan {
   kind: PieceKind;
   /** The face the design goes on. */
   view: PieceView;
-  /** Every face, to scale, for the eye. */
-  faces: { view: PieceView; sketch: PieceOutline }[];
+  /** What every face is drawn from: usual lengths stand in where a reading is missing or cannot be right. */
+  drawnFrom: Readings;
   /** The readings asked for with this face, in the order the tape is used. */
   asked: Reading[];
   fabric: Fabric;
@@ -83,21 +84,29 @@ function sketchReadings(kind: PieceKind, input: PieceInput): Readings {
   return kind.contradictions(readings).length === 0 ? readings : typical;
 }
 
+const LINE_NAMES = {
+  wearers: "the wearer's line",
+  seams: "the seams' line",
+  grain: "the grain's line",
+} as const;
+
+/** What a line is called on this kind: nobody wears a cloth, so its hem stands for the wearer. */
+const lineName = (kind: PieceKind, school: CentreLine['usedSchool']): string =>
+  school === 'wearers' && !kind.worn ? 'the hem and grain' : LINE_NAMES[school];
+
 function unevenFinding(kind: PieceKind, line: CentreLine): Finding {
   const way = line.offsetMm >= 0 ? 'right' : 'left';
-  const other = line.usedSchool === 'wearers' ? "the seams'" : "the wearer's";
-  const used =
-    line.usedSchool === 'wearers'
-      ? kind.worn
-        ? "the wearer's line"
-        : 'the hem and grain'
-      : "the seams' line";
+  const drawn = (['wearers', 'seams', 'grain'] as const).filter(
+    (s) => s !== line.usedSchool && (s !== 'grain' || line.grain),
+  );
+  const others = drawn.map((s) => LINE_NAMES[s]).join(' and ');
+  const grain = line.grain ? phrase` The grain leans ${deg(Math.abs(leanDegOf(line.grain)))}.` : phrase``;
   return {
     code: 'piece-uneven',
     stage: 'piece',
     severity: 'note',
     field: 'evenness',
-    text: phrase`Unevenly cut: the edges' middle leans ${deg(Math.abs(line.leanDeg))} and lies ${mm(Math.abs(line.offsetMm))} to your ${way}. Placed by ${used}; ${other} line is drawn too.`,
+    text: phrase`Unevenly cut: the edges' middle leans ${deg(Math.abs(line.leanDeg))} and lies ${mm(Math.abs(line.offsetMm))} to your ${way}.${grain} Placed by ${lineName(kind, line.usedSchool)}; ${others} ${drawn.length > 1 ? 'are' : 'is'} drawn too.`,
     at: { x: line.offsetMm, y: 0 },
     mends: [],
   };
@@ -113,6 +122,11 @@ function centreReason(line: CentreLine, input: PieceInput): Reason {
           phrase`at ${mm(e.atMm)}: (${mm(e.rightMm)} − ${mm(e.leftMm)}) ÷ 2 = ${mm((e.rightMm - e.leftMm) / 2)}`,
       ),
       phrase`lean ${deg(line.leanDeg)}, offset ${mm(line.offsetMm)}`,
+      ...(input.grain
+        ? [
+            phrase`grain: ${mm(input.grain.driftMm)} over ${mm(input.grain.overMm)} = ${deg(line.grain ? leanDegOf(line.grain) : 0)}`,
+          ]
+        : []),
     ],
     school: schoolReason('centreLine', line.usedSchool),
   };
@@ -136,7 +150,20 @@ function readingFindings(kind: PieceKind, view: PieceView, input: PieceInput): F
   return findings;
 }
 
-/** Judges the readings, draws the faces, and finds the centre line of the one the design goes on. */
+/** A face of the piece as it lies on the table, to scale, for the eye. */
+export interface Face {
+  view: PieceView;
+  sketch: PieceOutline;
+}
+
+/** One face of a planned piece; null when its kind has none of that name. */
+export function faceOf(piece: PiecePlan, viewId: string): Face | null {
+  if (viewId === piece.view.id) return { view: piece.view, sketch: piece.sketch };
+  const view = piece.kind.views.find((v) => v.id === viewId);
+  return view ? { view, sketch: view.outlineOf(piece.drawnFrom) } : null;
+}
+
+/** Judges the readings, draws the face the design goes on, and finds its centre line. */
 export function planPiece(
   input: PieceInput,
   rules: HouseRules,
@@ -147,16 +174,15 @@ export function planPiece(
   const findings = readingFindings(kind, view, input);
   const geometry = findings.length === 0 ? view.outlineOf(input.readings) : null;
   const readings = sketchReadings(kind, input);
-  const faces = kind.views.map((v) => ({ view: v, sketch: v.outlineOf(readings) }));
   const sketch = geometry ?? view.outlineOf(readings);
-  const centreLine = fitCentreLine(view, input.evenness, rules);
+  const centreLine = fitCentreLine(view, input, rules);
   if (centreLine.uneven) findings.push(unevenFinding(kind, centreLine));
   const fabric = fabricOf(input, options.fabrics);
   return {
     kindId: input.kind,
     kind,
     view,
-    faces,
+    drawnFrom: readings,
     asked: kind.readings.filter((r) => isAsked(r, view)),
     fabric,
     colour: input.colour,
@@ -170,7 +196,7 @@ export function planPiece(
         'outline',
         phrase`Drawn to scale from your readings; what was not measured follows usual proportions.`,
       ),
-      ...(input.evenness.length > 0 ? [centreReason(centreLine, input)] : []),
+      ...(input.evenness.length > 0 || input.grain ? [centreReason(centreLine, input)] : []),
     ],
   };
 }

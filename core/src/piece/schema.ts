@@ -40,6 +40,13 @@ export const EvennessSchema = z.object({
 });
 export type Evenness = z.infer<typeof EvennessSchema>;
 
+/** How far a wale or a thread wanders off over a height, as it faces you; to your right positive. mm. */
+export const GrainSchema = z.object({
+  overMm: z.number().positive().max(3000),
+  driftMm: z.number().min(-500).max(500),
+});
+export type Grain = z.infer<typeof GrainSchema>;
+
 /** Another size of the same order: its own readings in mm; what is missing follows this piece in proportion. */
 export const SizeSchema = z.object({
   name: z.string().min(1).max(60),
@@ -58,6 +65,8 @@ export const PieceInputSchema = z.object({
   unread: z.record(z.string(), z.string()),
   /** Left and right edges as they face you, at up to three heights. */
   evenness: z.array(EvennessSchema).max(3),
+  /** Going down the piece; null where it was not read. */
+  grain: GrainSchema.nullable().default(null),
   /** The other sizes of the order. */
   sizes: z.array(SizeSchema).max(40).default([]),
   /** Lengths in mm for the sewing sums, by the sum's field; a missing one is the usual. */

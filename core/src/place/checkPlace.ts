@@ -113,7 +113,7 @@ function clearanceFindings(laid: Laid, leastMm: number): Finding[] {
       },
     ];
   }
-  return nearestThings(footprint, laid.outline)
+  return nearestThings(footprint, laid.outline, leastMm)
     .filter((t) => t.crossed || t.clearance.mm < leastMm)
     .slice(0, 2)
     .map((t, i) => ({

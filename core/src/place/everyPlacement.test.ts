@@ -27,7 +27,7 @@ function wrongWith(plan: Plan): string[] {
   const footprints = place.copies.length > 0 ? place.copies.map((c) => c.footprint) : [place.footprint];
   return footprints.flatMap((footprint) => [
     ...(offPiece(footprint, geometry) ? ['off the piece'] : []),
-    ...nearestThings(footprint, geometry)
+    ...nearestThings(footprint, geometry, Infinity)
       .filter((t) => t.crossed || t.clearance.mm < CLEAR_MM - 1e-9)
       .map((t) => t.name),
   ]);
@@ -73,5 +73,36 @@ describe.each(SMALL)('a small design on a %s, %s', (kind, placement) => {
     const expected = IN_THE_WAY[`${kind} ${placement}`];
     expect(stops.map((f) => say(f.text, { system: 'mm' }))).toEqual(expected ? [expected] : []);
     expect(widthOf(boxOf(plan.place?.footprint ?? []))).toBeGreaterThan(29);
+  });
+});
+
+/** Placements that are each other's mirror image, and those that stand on the centre line. */
+const TWINS: readonly [string, string][] = [
+  ['left-chest', 'right-chest'],
+  ['hem-corner-left', 'hem-corner-right'],
+];
+
+describe.each(PIECE_KIND_IDS)('a symmetric %s', (kind) => {
+  const at = (placement: string) =>
+    planTicket(measuredTicket(kind, placement, [40, 30]), SAMPLE_SHELF, DEFAULT_HOUSE_RULES).place;
+  const ids: string[] = PIECE_KINDS[kind].placements.map((p) => p.id);
+
+  it('gives symmetric marks', () => {
+    for (const [one, other] of TWINS.filter(([a, b]) => ids.includes(a) && ids.includes(b))) {
+      const [left, right] = [at(one), at(other)];
+      expect(left?.centre.x).toBeCloseTo(-(right?.centre.x ?? NaN), 9);
+      expect(left?.centre.y).toBeCloseTo(right?.centre.y ?? NaN, 9);
+      const mirror = left?.axisEnds.map((p) => -p.x).sort((a, b) => a - b) ?? [];
+      const own = right?.axisEnds.map((p) => p.x).sort((a, b) => a - b) ?? [];
+      for (const [i, x] of own.entries()) expect(x).toBeCloseTo(mirror[i] ?? NaN, 9);
+    }
+    const paired = TWINS.flat();
+    for (const id of ids.filter((i) => !paired.includes(i) && !i.includes('corner'))) {
+      const place = at(id);
+      if (place?.placement.copies === 'closed hem') continue;
+      const xs =
+        place && place.copies.length > 0 ? place.copies.map((c) => c.centre.x) : [place?.centre.x ?? NaN];
+      expect(xs.reduce((sum, x) => sum + x, 0)).toBeCloseTo(0, 6);
+    }
   });
 });

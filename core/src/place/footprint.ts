@@ -23,21 +23,63 @@ export function footprintOf(facts: DesignFacts, centre: Point, turnDeg: number):
   return placed(facts.hull, turnDeg, centre);
 }
 
-/** Seams and no-go areas by their distance from the footprint, the nearest first. In mm. */
-export function nearestThings(footprint: readonly Point[], outline: PieceOutline): Nearest[] {
-  const areas = outline.noGo.map(({ name, area }) => ({
-    name,
-    clearance: clearanceBetween(footprint, area),
-    crossed: polygonsOverlap(footprint, area),
-  }));
-  const seams = outline.seams.map(({ name, line }) => {
-    const clearance = clearanceToLine(footprint, line);
-    return { name, clearance, crossed: clearance.mm === 0 };
-  });
+/** Distance between two boxes, mm: nothing in them is nearer. */
+function boxGap(a: Box, b: Box): number {
+  const dx = Math.max(0, b.left - a.right, a.left - b.right);
+  const dy = Math.max(0, b.top - a.bottom, a.top - b.bottom);
+  return Math.hypot(dx, dy);
+}
+
+interface Thing {
+  name: string;
+  /** No point of it is nearer than this. */
+  atLeast: number;
+  judge: () => Nearest;
+}
+
+function thingsBy(footprint: readonly Point[], outline: PieceOutline): Thing[] {
+  const box = boxOf(footprint);
+  const areas = outline.noGo.map(
+    ({ name, area }): Thing => ({
+      name,
+      atLeast: boxGap(box, boxOf(area)),
+      judge: () => ({
+        name,
+        clearance: clearanceBetween(footprint, area),
+        crossed: polygonsOverlap(footprint, area),
+      }),
+    }),
+  );
+  const seams = outline.seams.map(
+    ({ name, line }): Thing => ({
+      name,
+      atLeast: boxGap(box, boxOf(line)),
+      judge: () => {
+        const clearance = clearanceToLine(footprint, line);
+        return { name, clearance, crossed: clearance.mm === 0 };
+      },
+    }),
+  );
+  return [...areas, ...seams].sort((a, b) => a.atLeast - b.atLeast);
+}
+
+/**
+ * Seams and no-go areas by their distance from the footprint, the nearest first. In mm. The nearest is always
+ * among them; what is farther off than `withinMm` besides may be left out.
+ */
+export function nearestThings(
+  footprint: readonly Point[],
+  outline: PieceOutline,
+  withinMm: number,
+): Nearest[] {
   const byName = new Map<string, Nearest>();
-  for (const thing of [...areas, ...seams]) {
-    const before = byName.get(thing.name);
-    if (!before || thing.clearance.mm < before.clearance.mm) byName.set(thing.name, thing);
+  let nearest = Infinity;
+  for (const { name, atLeast, judge } of thingsBy(footprint, outline)) {
+    if (atLeast > Math.max(nearest, withinMm)) break;
+    const thing = judge();
+    nearest = Math.min(nearest, thing.clearance.mm);
+    const before = byName.get(name);
+    if (!before || thing.clearance.mm < before.clearance.mm) byName.set(name, thing);
   }
   return [...byName.values()].sort((a, b) => a.clearance.mm - b.clearance.mm);
 }

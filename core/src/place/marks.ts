@@ -136,7 +136,9 @@ function halved(q: MarkQuestion) {
 function seamOffsetHint(q: MarkQuestion): Phrase | null {
   const { centreLine } = q.piece;
   if (!centreLine.uneven) return null;
-  const line = centreLine.usedSchool === 'seams' ? 'the seams' : 'the collar and the grain';
+  const line = { seams: 'the seams', grain: 'the grain', wearers: 'the collar and the grain' }[
+    centreLine.usedSchool
+  ];
   return phrase`This piece is uneven: its edges' middle lies ${mm(Math.abs(centreLine.offsetMm))} to your ${side(centreLine.offsetMm)}. Trust ${line}.`;
 }
 

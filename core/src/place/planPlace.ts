@@ -182,7 +182,7 @@ export function planPlace(laying: Laying): PlacePlan {
   const { school, spot, ruled, centre, turnDeg, lineX, many } = lay(laying);
   const outline = piece.geometry;
   const footprint = footprintOf(facts, centre, turnDeg);
-  const nearest = nearestThings(footprint, outline)[0];
+  const nearest = nearestThings(footprint, outline, 0)[0];
   const allowance = 2 * numberFor(rules, 'patchAllowanceMm');
   const box = boxOf(footprint);
   const patch = { widthMm: widthOf(box) + allowance, heightMm: heightOf(box) + allowance };

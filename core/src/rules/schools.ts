@@ -54,7 +54,7 @@ export const QUESTIONS = {
   },
   centreLine: {
     question: 'Centre of an uneven garment',
-    schools: { wearers: "the wearer's line", seams: "the seams' line" },
+    schools: { wearers: "the wearer's line", seams: "the seams' line", grain: "the grain's line" },
   },
 } as const;
 

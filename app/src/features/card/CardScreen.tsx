@@ -1,4 +1,14 @@
-import { boxOf, type Card, type DisplayUnits, deckOf, grown, type Plan, type Stage, say } from '@zt/core';
+import {
+  boxOf,
+  type Card,
+  type DisplayUnits,
+  deckOf,
+  faceOf,
+  grown,
+  type Plan,
+  type Stage,
+  say,
+} from '@zt/core';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -15,8 +25,8 @@ import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: DisplayUnits }) {
-  const face = plan.piece.faces.find((f) => f.view.id === card.face);
-  const onPlace = face === undefined && plan.place !== null;
+  const face = card.face === null ? null : faceOf(plan.piece, card.face);
+  const onPlace = face === null && plan.place !== null;
   const focus =
     onPlace && plan.place ? placeFocus(plan, plan.place) : boxOf((face ?? plan.piece).sketch.outline);
   const { tape, cross } = card;

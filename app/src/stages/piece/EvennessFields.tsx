@@ -1,15 +1,60 @@
-import { type Evenness, faceWidthOf } from '@zt/core';
+import { type Evenness, faceWidthOf, type Grain } from '@zt/core';
 import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 
+const WAYS = [
+  { id: 'left', name: 'to your left' },
+  { id: 'right', name: 'to your right' },
+] as const;
 const SIDES = [
   { id: 'atMm', name: 'height' },
   { id: 'leftMm', name: 'middle to your left edge' },
   { id: 'rightMm', name: 'middle to your right edge' },
 ] as const;
+
+/** A second witness: how far a wale of a knit, or a thread of a weave, wanders off on its way down. */
+function GrainFields() {
+  const { ticket, units, change } = useOpenTicket();
+  const { grain } = ticket.piece;
+  const set = (next: Grain | null, gesture?: string) =>
+    change({ stage: 'piece', set: { grain: next } }, gesture);
+  if (!grain)
+    return <Press kind="link" title="Read the grain too" onPress={() => set({ overMm: 300, driftMm: 0 })} />;
+  return (
+    <View style={{ gap: 6 }}>
+      <Txt as="label">The grain, going down</Txt>
+      <LengthField
+        label="grain followed over"
+        mm={grain.overMm}
+        units={units}
+        onLength={(overMm) => overMm > 0 && set({ ...grain, overMm }, 'grain over')}
+        onUnread={() => undefined}
+        stepper={false}
+      />
+      <LengthField
+        label="grain wanders by"
+        mm={Math.abs(grain.driftMm)}
+        units={units}
+        onLength={(mm) => set({ ...grain, driftMm: grain.driftMm < 0 ? -mm : mm }, 'grain drift')}
+        onUnread={() => undefined}
+        stepper={false}
+      />
+      <Choice
+        label="Grain wanders to"
+        quiet
+        small
+        options={WAYS}
+        chosen={grain.driftMm < 0 ? 'left' : 'right'}
+        onChoose={(way) => set({ ...grain, driftMm: (way === 'left' ? -1 : 1) * Math.abs(grain.driftMm) })}
+      />
+      <Press kind="link" title="Leave the grain out" onPress={() => set(null)} />
+    </View>
+  );
+}
 
 /** Half widths at one to three heights: do the edges share a middle with the collar or the hem? */
 export function EvennessFields() {
@@ -44,6 +89,7 @@ export function EvennessFields() {
           ))}
         </View>
       ))}
+      <GrainFields />
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {rows.length < 3 ? <Press title="Add a height" onPress={() => set([...rows, next])} /> : null}
         {rows.length > 0 ? <Press title="Take the last away" onPress={() => set(rows.slice(0, -1))} /> : null}

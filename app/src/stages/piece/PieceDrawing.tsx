@@ -1,4 +1,4 @@
-import { boxOf, formatFigure, formatLength, type Reading } from '@zt/core';
+import { boxOf, faceOf, formatFigure, formatLength, type Reading } from '@zt/core';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { Dimension, TapeLaid } from '../../sheet/marks';
 import { placesForFigures } from '../../sheet/placesForFigures';
@@ -11,11 +11,11 @@ import { TicketSheet } from '../../sheet/TicketSheet';
 export function PieceDrawing() {
   const { plan, units, reading: at } = useOpenTicket();
   const { piece } = plan;
-  const faceOf = (reading: Reading) => reading.on ?? piece.kind.views[0].id;
+  const faceIdOf = (reading: Reading) => reading.on ?? piece.kind.views[0].id;
   const current = piece.asked.find((r) => r.id === at) ?? null;
-  const viewId = current ? faceOf(current) : piece.view.id;
-  const face = piece.faces.find((f) => f.view.id === viewId) ?? { view: piece.view, sketch: piece.sketch };
-  const readings = piece.asked.filter((r) => faceOf(r) === viewId && piece.readings[r.id] !== undefined);
+  const viewId = current ? faceIdOf(current) : piece.view.id;
+  const face = faceOf(piece, viewId) ?? { view: piece.view, sketch: piece.sketch };
+  const readings = piece.asked.filter((r) => faceIdOf(r) === viewId && piece.readings[r.id] !== undefined);
   const figure = (id: string) => {
     const value = piece.readings[id];
     return value === undefined ? '?' : formatFigure(value, units);

@@ -72,13 +72,14 @@ export function StitchPanel() {
   const { stitch } = plan;
   if (!stitch) return null;
   const done = ticket.stitch.stopsDone;
+  const copies = plan.place?.copies.length ?? 1;
   return (
     <View style={{ gap: 12 }}>
       <View>
         <Txt
           as="heading"
           level={2}
-        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stitch.stops.length} ${stitch.stops.length === 1 ? 'colour' : 'colours'}`}</Txt>
+        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stitch.stops.length} ${stitch.stops.length === 1 ? 'colour' : 'colours'}${copies > 1 ? `, ${copies} copies` : ''}`}</Txt>
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>
