@@ -89,3 +89,44 @@ test('a short bobbin is seen before it runs out', async ({ page }) => {
   await ticket.reads(/The bobbin runs out in colour 2/);
   await ticket.saved();
 });
+
+test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or how to hoop it again', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-02/mount');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await page.getByRole('button', { name: 'How it sits in the hoop' }).click();
+  await page.getByRole('button', { name: 'Read three marks' }).click();
+  await expect(page.getByTestId('crooked')).toHaveText('It lies as it should.');
+  await expect(page.getByRole('textbox', { name: 'left axis end along' })).toHaveValue('47.5 mm');
+  const mark = async (name: string, way: 'left' | 'right') => {
+    await ticket.fill(`${name} across`, '2.8 mm');
+    await ticket.fill(`${name} along`, '47.4 mm');
+    const sides = page.getByRole('radiogroup', { name: `${name} across, which way` });
+    await sides.getByRole('radio', { name: way }).click();
+  };
+  await mark('left axis end', 'left');
+  await mark('right axis end', 'right');
+  await expect(page.getByTestId('crooked')).toHaveText(
+    /It lies 3.4° (counter-)?clockwise of how it should\./,
+  );
+  await ticket.reads(
+    /The machine turns by 90°: .* are left at the farthest corner\. Hoop it again: bring the/,
+  );
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^Single-needle, flat bed:/ }).click();
+  await page.getByRole('radio', { name: 'by 1°', exact: true }).click();
+  await ticket.saved();
+  await page.goto('/ticket/demo-ticket-02/mount');
+  await expect(page.getByTestId('crooked')).toHaveText(/It lies 3.4°/);
+  await expect(page.getByText(/The machine turns by 90°/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'why how it sits?' }).click();
+  await ticket.reads(/the readings agree within/);
+  await page.getByRole('button', { name: 'Leave the readings out' }).click();
+  await expect(page.getByTestId('crooked')).toHaveCount(0);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^Single-needle, flat bed:/ }).click();
+  await page.getByRole('radio', { name: 'by 90° only' }).click();
+  await ticket.saved();
+});

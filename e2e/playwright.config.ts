@@ -2,8 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,
   retries: 0,

@@ -47,8 +47,10 @@ export {
 } from './log/entry';
 export { FAULT_IDS, FAULTS, type FaultId, SEVERITY_WORDS } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome, outcomeOf, worstFault } from './log/schema';
+export { type CrookedPlan, MARK_NAMES } from './mount/crooked';
 export { type Keys, keysNeeded, type MountPlan } from './mount/planMount';
 export { pieceInHoopFrame, type TurnRank } from './mount/rankTurns';
+export { MARK_IDS, type MarkFound, type MarkId } from './mount/schema';
 export { newTicket, withTodaysFields } from './newTicket';
 export { FABRICS } from './piece/fabrics';
 export {

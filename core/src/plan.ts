@@ -73,7 +73,17 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const machine = machineFor(ticket.mount, hoop.laid?.verdict.hoop ?? null, shelf);
   const ranks = rankTurns(hoop.turns, lie, machine);
   const mount = hasLaid(hoop)
-    ? planMount(ticket.mount, { facts, hoop, layers, ranks, machine, tubular: piece.kind.form === 'tubular' })
+    ? planMount(ticket.mount, {
+        facts,
+        hoop,
+        layers,
+        ranks,
+        machine,
+        tubular: piece.kind.form === 'tubular',
+        place,
+        fabric: piece.fabric,
+        rules,
+      })
     : null;
   const stitch = planStitch(ticket.stitch, facts, {
     machine,

@@ -77,3 +77,49 @@ export function largestScale(hull: Polygon, field: Field, turnDeg: number): numb
   const box = boxOf(points);
   return Math.min(field.widthMm / widthOf(box), field.heightMm / heightOf(box));
 }
+
+const FULL_TURN = 360;
+const toDeg = (radians: number): number => (radians * 180) / Math.PI;
+
+/** Turns of one point about a centre at which it comes to lie on a straight edge x = `edge`, degrees, 0 to 360. */
+function turnsToEdge(p: Point, centre: number, edge: number): number[] {
+  const reach = Math.hypot(p.x, p.y);
+  const cos = (edge - centre) / reach;
+  if (reach === 0 || Math.abs(cos) > 1) return [];
+  const [at, half] = [toDeg(Math.atan2(p.y, p.x)), toDeg(Math.acos(cos))];
+  return [half - at, -half - at].map((t) => ((t % FULL_TURN) + FULL_TURN) % FULL_TURN);
+}
+
+/** Turns of one point about a centre at which it comes to lie on the edge of a round field. */
+function turnsToCircle(p: Point, centre: Point, radius: number): number[] {
+  const [reach, off] = [Math.hypot(p.x, p.y), Math.hypot(centre.x, centre.y)];
+  const cos = (radius * radius - reach * reach - off * off) / (2 * reach * off);
+  if (reach === 0 || off === 0 || Math.abs(cos) > 1) return [];
+  const between = toDeg(Math.atan2(centre.y, centre.x)) - toDeg(Math.atan2(p.y, p.x));
+  const half = toDeg(Math.acos(cos));
+  return [between + half, between - half].map((t) => ((t % FULL_TURN) + FULL_TURN) % FULL_TURN);
+}
+
+/**
+ * How far a design that fits may still turn about its centre in either direction before a point of it leaves the
+ * field, degrees; 360 where it may turn freely. Exact: each point meets each edge at angles known in closed form.
+ */
+export function crookedRoom(
+  hull: Polygon,
+  field: Field,
+  pose: Pose,
+): { clockwiseDeg: number; counterDeg: number } {
+  const quarter = (p: Point): Point => ({ x: p.y, y: -p.x });
+  const turns = turnedHull(hull, pose.turnDeg).flatMap((p) =>
+    field.round
+      ? turnsToCircle(p, pose, field.widthMm / 2)
+      : [
+          ...[-1, 1].flatMap((side) => turnsToEdge(p, pose.x, (side * field.widthMm) / 2)),
+          ...[-1, 1].flatMap((side) => turnsToEdge(quarter(p), pose.y, (side * field.heightMm) / 2)),
+        ],
+  );
+  return {
+    clockwiseDeg: Math.min(FULL_TURN, ...turns),
+    counterDeg: Math.min(FULL_TURN, ...turns.map((t) => (FULL_TURN - t) % FULL_TURN)),
+  };
+}

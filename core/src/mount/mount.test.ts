@@ -152,12 +152,17 @@ describe('the plan', () => {
   it('takes the machine asked for only where it takes the hoop', () => {
     const shelf: Shelf = { ...SAMPLE_SHELF, machines: [FLAT, ARM] };
     const [hoop] = SAMPLE_SHELF.hoops;
-    expect(machineFor({ machineId: ARM.id, mirror: false, checked: [] }, hoop ?? null, shelf)?.id).toBe(
-      FLAT.id,
-    );
-    expect(machineFor({ machineId: ARM.id, mirror: false, checked: [] }, null, shelf)?.id).toBe(ARM.id);
     expect(
-      machineFor({ machineId: null, mirror: false, checked: [] }, null, { ...shelf, machines: [] }),
+      machineFor({ machineId: ARM.id, mirror: false, checked: [], readings: [] }, hoop ?? null, shelf)?.id,
+    ).toBe(FLAT.id);
+    expect(machineFor({ machineId: ARM.id, mirror: false, checked: [], readings: [] }, null, shelf)?.id).toBe(
+      ARM.id,
+    );
+    expect(
+      machineFor({ machineId: null, mirror: false, checked: [], readings: [] }, null, {
+        ...shelf,
+        machines: [],
+      }),
     ).toBeNull();
   });
 

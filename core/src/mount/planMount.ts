@@ -1,13 +1,18 @@
 import type { DesignFacts } from '../design/planDesign';
 import type { Finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
-import { type Point, plus, turn } from '../geometry/point';
+import { minus, type Point, plus, turn } from '../geometry/point';
+import { fieldOf } from '../hoop/judgeHoop';
 import type { HoopPlan, LaidHoop } from '../hoop/planHoop';
 import type { LayersPlan } from '../layers/planLayers';
+import type { Fabric } from '../piece/schema';
+import type { PlacePlan } from '../place/planPlace';
+import type { HouseRules } from '../rules/schema';
 import type { Machine } from '../shelf/schema';
 import { mm, type Phrase, phrase } from '../units/phrase';
+import { type CrookedPlan, planCrooked } from './crooked';
 import type { TurnRank } from './rankTurns';
-import type { MountInput } from './schema';
+import type { MarkId, MountInput } from './schema';
 
 /** What to key in, relative to "design centred, upright": clockwise degrees, mm right and towards you. */
 export interface Keys {
@@ -27,6 +32,10 @@ export interface MountPlan {
   ranks: TurnRank[];
   chosen: TurnRank;
   keys: Keys;
+  /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
+  crooked: CrookedPlan | null;
+  /** Where each mark of the piece should be found on the hoop's grid, mm. */
+  marksShould: Readonly<Record<MarkId, Point>>;
   checklist: Check[];
   findings: Finding[];
   reasons: Reason[];
@@ -58,6 +67,9 @@ interface MountQuestion {
   ranks: TurnRank[];
   machine: Machine | null;
   tubular: boolean;
+  place: PlacePlan;
+  fabric: Fabric;
+  rules: HouseRules;
 }
 
 function checklistOf(q: MountQuestion): Check[] {
@@ -148,6 +160,49 @@ function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Fin
   return found;
 }
 
+/** The marks that a piece can have, in its own frame: the centre and the four axis ends. mm. */
+export function marksOf(place: PlacePlan, facts: DesignFacts): Record<MarkId, Point> {
+  const [left, right] = place.axisEnds;
+  const end = (y: number) => plus(place.centre, turn({ x: 0, y }, place.turnDeg));
+  return {
+    centre: place.centre,
+    left,
+    right,
+    top: end(-facts.heightMm / 2),
+    foot: end(facts.heightMm / 2),
+  };
+}
+
+function crookedOf(input: MountInput, q: MountQuestion): CrookedPlan | null {
+  const { laid } = q.hoop;
+  return planCrooked({
+    readings: input.readings,
+    marks: marksOf(q.place, q.facts),
+    designCentre: q.place.centre,
+    designTurnDeg: q.place.turnDeg,
+    hoopOnPieceDeg: laid.onPieceDeg,
+    facts: q.facts,
+    field: fieldOf(laid.verdict.hoop),
+    turnStepDeg: q.machine?.turnStepDeg ?? 1,
+    mirror: input.mirror,
+    fabric: q.fabric,
+    rules: q.rules,
+  });
+}
+
+/** Where the marks should be found on the hoop's grid when it sits as planned. */
+function marksShould({ hoop: { laid }, place, facts }: MountQuestion): Record<MarkId, Point> {
+  const inHoop = (mark: Point) => turn(minus(mark, laid.centre), -laid.onPieceDeg);
+  const { centre, left, right, top, foot } = marksOf(place, facts);
+  return {
+    centre: inHoop(centre),
+    left: inHoop(left),
+    right: inHoop(right),
+    top: inHoop(top),
+    foot: inHoop(foot),
+  };
+}
+
 /** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */
 export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   const turnDeg = q.hoop.laid.turnDeg;
@@ -157,15 +212,19 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     overMm: 0,
     topPoints: 'away from you',
   };
-  const keys = keysFor(q.facts, q.hoop.laid, input.mirror);
+  const crooked = crookedOf(input, q);
+  const keys = crooked?.keys ?? keysFor(q.facts, q.hoop.laid, input.mirror);
   return {
     machine: q.machine,
     ranks: q.ranks,
     chosen,
     keys,
+    crooked,
+    marksShould: marksShould(q),
     checklist: checklistOf(q),
-    findings: mountFindings(q, chosen, input.mirror),
+    findings: [...mountFindings(q, chosen, input.mirror), ...(crooked?.findings ?? [])],
     reasons: [
+      ...(crooked?.reasons ?? []),
       because(
         'mount',
         phrase`The bulk of the piece goes to the open side, not into the throat.`,

@@ -1,9 +1,19 @@
 import { z } from 'zod';
 
+export const MARK_IDS = ['centre', 'left', 'right', 'top', 'foot'] as const;
+export type MarkId = (typeof MARK_IDS)[number];
+
+/** Where a mark of the piece is found on the hoop's grid: from the middle of the field, right and towards you, mm. */
+const coordinate = z.number().min(-600).max(600);
+export const MarkFoundSchema = z.object({ mark: z.enum(MARK_IDS), x: coordinate, y: coordinate });
+export type MarkFound = z.infer<typeof MarkFoundSchema>;
+
 export const MountInputSchema = z.object({
   machineId: z.string().nullable(),
   mirror: z.boolean(),
   /** Ids of the checks done before the first stitch. */
   checked: z.array(z.string()),
+  /** Marks read off the hoop's grid, each once; none while nobody asked how it sits. */
+  readings: z.array(MarkFoundSchema).max(5).default([]),
 });
 export type MountInput = z.infer<typeof MountInputSchema>;

@@ -2,6 +2,7 @@ import { DESIGN_NUMBERS } from '../design/numbers';
 import { FINISH_NUMBERS } from '../finish/numbers';
 import { HOOP_NUMBERS } from '../hoop/numbers';
 import { LAYER_NUMBERS } from '../layers/numbers';
+import { MOUNT_NUMBERS } from '../mount/numbers';
 import { PIECE_NUMBERS } from '../piece/numbers';
 import { PLACE_NUMBERS } from '../place/numbers';
 import { STITCH_NUMBERS } from '../stitch/numbers';
@@ -15,6 +16,7 @@ export const NUMBERS = {
   ...PLACE_NUMBERS,
   ...HOOP_NUMBERS,
   ...LAYER_NUMBERS,
+  ...MOUNT_NUMBERS,
   ...STITCH_NUMBERS,
   ...FINISH_NUMBERS,
 } satisfies Record<string, NumberRule>;

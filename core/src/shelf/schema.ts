@@ -38,6 +38,8 @@ export const MachineSchema = z.object({
   throatMm: z.number().min(50).max(1500),
   stitchesPerMinute: z.number().min(50).max(2000),
   trims: z.boolean(),
+  /** The smallest turn its screen offers, degrees. */
+  turnStepDeg: z.union([z.literal(1), z.literal(10), z.literal(90)]).default(1),
   needleHours: z.number().min(0).max(1000),
   bobbinMetres: z.number().min(5).max(500),
 });

@@ -16,6 +16,7 @@ const machine = (id: string, rest: Partial<Machine>): Machine => ({
   throatMm: 200,
   stitchesPerMinute: 650,
   trims: true,
+  turnStepDeg: 1,
   needleHours: 2,
   bobbinMetres: 70,
   ...rest,

@@ -10,6 +10,11 @@ const BODY = [
   { id: 'right', name: 'on the right' },
   { id: 'back', name: 'at the back' },
 ] as const;
+const TURN_STEPS = [
+  { id: '1', name: 'by 1°' },
+  { id: '10', name: 'by 10°' },
+  { id: '90', name: 'by 90° only' },
+] as const;
 const NUMBERS = [
   { id: 'needles', label: 'needles', least: 1, most: 20, whole: true },
   { id: 'stitchesPerMinute', label: 'stitches a minute', least: 50, most: 2000, whole: true },
@@ -55,6 +60,13 @@ export function MachineForm({ machine, units, onMachine }: MachineFormProps) {
         options={BODY}
         chosen={machine.bodySide}
         onChoose={(bodySide) => onMachine({ ...machine, bodySide })}
+      />
+      <Choice
+        label="It turns a design"
+        small
+        options={TURN_STEPS}
+        chosen={String(machine.turnStepDeg ?? 1) as '1' | '10' | '90'}
+        onChoose={(id) => onMachine({ ...machine, turnStepDeg: Number(id) as 1 | 10 | 90 })}
       />
       <Tick
         title="It trims jump threads"

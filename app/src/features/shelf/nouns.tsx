@@ -49,6 +49,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
         throatMm: 200,
         stitchesPerMinute: 600,
         trims: true,
+        turnStepDeg: 1,
         needleHours: 0,
         bobbinMetres: 70,
       }),

@@ -3,17 +3,24 @@ import {
   boxOf,
   grown,
   type LaidHoop,
+  type MarkFound,
   type MountPlan,
+  minus,
   type Point,
   pieceInHoopFrame,
+  plus,
   turn,
 } from '@zt/core';
+import { useCallback, useRef } from 'react';
 import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/DesignLayer';
-import { clothInk } from '../../sheet/PieceLayer';
+import { ChalkCross } from '../../sheet/marks';
+import { clothInk, paletteOnCloth } from '../../sheet/PieceLayer';
 import { Sheet } from '../../sheet/Sheet';
 import { pathPx, toPx, type View } from '../../sheet/view';
+import { gestureEnded } from '../../store/editor';
+import { useAppDispatch } from '../../store/store';
 import { FONTS } from '../../theme/fonts';
 import type { Palette } from '../../theme/palette';
 import { PlaceDrawing } from '../place/PlaceDrawing';
@@ -102,14 +109,51 @@ function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: Mou
     : { ...spread, right: Math.max(spread.right, throat + BODY_MM) };
 }
 
-/** The machine from above with the piece lying on it as it must. */
+/** Marks read off the hoop can be dragged to where they are. */
+function useMarkDrag() {
+  const { ticket, change } = useOpenTicket();
+  const dispatch = useAppDispatch();
+  const start = useRef<readonly MarkFound[] | null>(null);
+  const held = useRef(-1);
+  const { readings } = ticket.mount;
+  const holds = useCallback(
+    (at: Point, tolerance: number) => {
+      const off = readings.map((r) => Math.hypot(r.x - at.x, r.y - at.y));
+      const nearest = Math.min(Infinity, ...off);
+      held.current = nearest <= tolerance * 2 ? off.indexOf(nearest) : -1;
+      return held.current >= 0;
+    },
+    [readings],
+  );
+  const onDrag = (by: Point) => {
+    start.current ??= readings;
+    const moved = start.current.map((r, i) =>
+      i === held.current ? { ...r, x: Math.round(r.x + by.x), y: Math.round(r.y + by.y) } : r,
+    );
+    change({ stage: 'mount', set: { readings: moved } }, 'mark dragged');
+  };
+  const onDragEnd = () => {
+    start.current = null;
+    dispatch(gestureEnded());
+  };
+  return { holds, onDrag, onDragEnd };
+}
+
+/** The machine from above with the piece lying on it as it must, or as it was found to lie. */
 export function MountDrawing() {
   const { ticket, plan } = useOpenTicket();
+  const drag = useMarkDrag();
   const { mount, hoop, design, piece } = plan;
   const laid = hoop?.laid;
   if (!mount || !laid || !design.facts || !piece.geometry) return <PlaceDrawing />;
   const { facts } = design;
-  const outline = pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg);
+  const found = mount.crooked?.lie.ok ? mount.crooked.lie : null;
+  const outline = found
+    ? piece.geometry.outline.map((p) => plus(turn(p, found.turnDeg), found.shift))
+    : pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg);
+  const { x, y } = facts.fileCentre;
+  const file = turn({ x: ticket.mount.mirror ? -x : x, y }, mount.keys.turnDeg);
+  const designAt = found ? minus(mount.keys.move, file) : laid.designAt;
   const { ringWidthMm: rw, ringHeightMm: rh, fieldWidthMm: fw, fieldHeightMm: fh } = laid.verdict.hoop;
   const rectangle = (w: number, h: number): Point[] => [
     { x: -w / 2, y: -h / 2 },
@@ -121,6 +165,7 @@ export function MountDrawing() {
     <Sheet
       focus={focusOf(laid.verdict.hoop, mount)}
       room={12}
+      {...drag}
       description={`The machine from above. The top of the piece points ${mount.chosen.topPoints}. Turn the design ${mount.keys.turnDeg} degrees.`}
       draw={(view, palette) => (
         <>
@@ -153,13 +198,23 @@ export function MountDrawing() {
           <DesignLayer
             facts={facts}
             view={view}
-            at={laid.designAt}
+            at={designAt}
             turnDeg={mount.keys.turnDeg}
             mirror={ticket.mount.mirror}
             ink={palette.ink}
           />
           <MachineBlock mount={mount} view={view} palette={palette} />
           <TopArrow laid={laid} view={view} palette={palette} />
+          {ticket.mount.readings.map((r, i) => (
+            <ChalkCross
+              key={r.mark}
+              view={view}
+              palette={paletteOnCloth(palette, piece.colour)}
+              at={r}
+              number={i + 1}
+              size={10}
+            />
+          ))}
           {[0, 90].map((deg) => {
             const [a, b] = [-14, 14].map((r) => toPx(view, turn({ x: r, y: 0 }, deg)));
             return a && b ? (

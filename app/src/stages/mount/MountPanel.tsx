@@ -6,6 +6,7 @@ import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
+import { CrookedFields } from './CrookedFields';
 
 function Key({ name, value, small = false }: { name: string; value: string; small?: boolean }) {
   const p = usePalette();
@@ -70,8 +71,13 @@ export function MountPanel() {
             ? `${mount.machine.name}: ${formatLength(mount.chosen.inThroatMm, units)} of cloth towards the body, throat ${formatLength(mount.machine.throatMm, units)}.`
             : 'No machine chosen.'}
         </Txt>
-        <Why about="this way round" reasons={mount.reasons} units={units} />
+        <Why
+          about="this way round"
+          reasons={mount.reasons.filter((r) => r.about !== 'crooked')}
+          units={units}
+        />
       </View>
+      <CrookedFields />
       <KeyRow keys={mount.keys} />
       {mount.ranks.length > 1 ? (
         <Choice

@@ -1,15 +1,11 @@
 import { type Evenness, faceWidthOf, type Grain } from '@zt/core';
 import { View } from 'react-native';
-import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
+import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 
-const WAYS = [
-  { id: 'left', name: 'to your left' },
-  { id: 'right', name: 'to your right' },
-] as const;
 const SIDES = [
   { id: 'atMm', name: 'height' },
   { id: 'leftMm', name: 'middle to your left edge' },
@@ -35,21 +31,12 @@ function GrainFields() {
         onUnread={() => undefined}
         stepper={false}
       />
-      <LengthField
+      <SidedLengthField
         label="grain wanders by"
-        mm={Math.abs(grain.driftMm)}
+        mm={grain.driftMm}
         units={units}
-        onLength={(mm) => set({ ...grain, driftMm: grain.driftMm < 0 ? -mm : mm }, 'grain drift')}
-        onUnread={() => undefined}
-        stepper={false}
-      />
-      <Choice
-        label="Grain wanders to"
-        quiet
-        small
-        options={WAYS}
-        chosen={grain.driftMm < 0 ? 'left' : 'right'}
-        onChoose={(way) => set({ ...grain, driftMm: (way === 'left' ? -1 : 1) * Math.abs(grain.driftMm) })}
+        sides={['to your left', 'to your right']}
+        onLength={(driftMm) => set({ ...grain, driftMm }, 'grain drift')}
       />
       <Press kind="link" title="Leave the grain out" onPress={() => set(null)} />
     </View>

@@ -1,0 +1,127 @@
+import { type CrookedPlan, formatLength, MARK_IDS, MARK_NAMES, type MarkFound, type MarkId } from '@zt/core';
+import { View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { SidedLengthField } from '../../components/ui/SidedLengthField';
+import { Txt } from '../../components/ui/Txt';
+import { Why } from '../../components/Why';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+import { FieldFindings } from '../FieldFindings';
+
+const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
+const oneDigit = (value: number) => String(Math.round(value * 10) / 10);
+
+/** What the readings say: how crooked, what is left, how much more it may turn. */
+function Verdict({ crooked }: { crooked: CrookedPlan }) {
+  const { units } = useOpenTicket();
+  const p = usePalette();
+  if (crooked.crookedDeg === null) return null;
+  const way = crooked.crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise';
+  const { room } = crooked;
+  const wrong = crooked.findings.some((f) => f.severity === 'stop');
+  return (
+    <View
+      style={{
+        backgroundColor: p.panel,
+        borderLeftWidth: 5,
+        borderColor: wrong ? p.madder : p.moss,
+        padding: 10,
+        gap: 2,
+      }}
+    >
+      <Txt as="strong" testID="crooked">
+        {Math.abs(crooked.crookedDeg) < 0.05
+          ? 'It lies as it should.'
+          : `It lies ${oneDigit(Math.abs(crooked.crookedDeg))}° ${way} of how it should.`}
+      </Txt>
+      <Txt>{`Keyed as below, ${formatLength(crooked.leftOverMm, units)} are left at the farthest corner.`}</Txt>
+      {room && room.clockwiseDeg < 90 ? (
+        <Txt as="small" tone="graphite">
+          {`Here it may turn ${oneDigit(room.clockwiseDeg)}° more clockwise, ${oneDigit(room.counterDeg)}° counter-clockwise, and still fit.`}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+/** Marks read off the hoop's grid: typed here, or dragged on the drawn hoop. */
+export function CrookedFields() {
+  const { ticket, plan, units, change } = useOpenTicket();
+  const { mount } = plan;
+  if (!mount) return null;
+  const { readings } = ticket.mount;
+  const set = (next: MarkFound[], gesture?: string) =>
+    change({ stage: 'mount', set: { readings: next } }, gesture);
+  const readingOf = (mark: MarkId): MarkFound => {
+    const should = mount.marksShould[mark];
+    const tenth = (mm: number) => Math.round(mm * 10) / 10 + 0;
+    return { mark, x: tenth(should.x), y: tenth(should.y) };
+  };
+  const put = (mark: MarkId, rest: Partial<MarkFound>) =>
+    set(
+      readings.map((r) => (r.mark === mark ? { ...r, ...rest } : r)),
+      `mark ${mark}`,
+    );
+  const missing = MARK_IDS.filter((mark) => !readings.some((r) => r.mark === mark));
+  return (
+    <Disclosure
+      title="Read the marks off the hoop"
+      label="How it sits in the hoop"
+      startOpen={readings.length > 0}
+    >
+      {readings.length === 0 ? (
+        <>
+          <Txt as="small">
+            Hooped already? Read where the chalked marks are on the hoop’s grid, from the middle of the field.
+            The keys then follow the cloth as it really lies.
+          </Txt>
+          <Press title="Read three marks" onPress={() => set(FIRST_MARKS.map(readingOf))} />
+        </>
+      ) : (
+        <>
+          <Txt as="small">
+            From the middle of the field, as you stand at the machine. Drag them on the drawing, or type.
+          </Txt>
+          {readings.map(({ mark, x, y }) => (
+            <View key={mark} style={{ gap: 4 }}>
+              <Txt as="label">{MARK_NAMES[mark]}</Txt>
+              <SidedLengthField
+                label={`${MARK_NAMES[mark]} across`}
+                mm={x}
+                units={units}
+                sides={['left', 'right']}
+                onLength={(mm) => put(mark, { x: mm })}
+              />
+              <SidedLengthField
+                label={`${MARK_NAMES[mark]} along`}
+                mm={y}
+                units={units}
+                sides={['away', 'towards you']}
+                onLength={(mm) => put(mark, { y: mm })}
+              />
+            </View>
+          ))}
+          <FieldFindings field="readings" />
+          {mount.crooked ? <Verdict crooked={mount.crooked} /> : null}
+          <Why
+            about="how it sits"
+            reasons={mount.reasons.filter((r) => r.about === 'crooked')}
+            units={units}
+          />
+          <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+            {missing.map((mark) => (
+              <Press
+                key={mark}
+                title={`+ ${MARK_NAMES[mark]}`}
+                label={`Read the ${MARK_NAMES[mark]} too`}
+                onPress={() => set([...readings, readingOf(mark)])}
+              />
+            ))}
+            <Press kind="link" title="Leave the readings out" onPress={() => set([])} />
+          </View>
+        </>
+      )}
+    </Disclosure>
+  );
+}

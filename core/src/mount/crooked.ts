@@ -1,0 +1,199 @@
+import type { DesignFacts } from '../design/planDesign';
+import { type Finding, finding } from '../findings/finding';
+import { because, type Reason } from '../findings/reason';
+import { minus, type Point, plus, turn } from '../geometry/point';
+import { isKnit } from '../hoop/chooseMethod';
+import { crookedRoom, type Field, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
+import type { Fabric } from '../piece/schema';
+import { numberFor } from '../rules/numbers';
+import type { HouseRules } from '../rules/schema';
+import { count, deg, mm, type Phrase, percent, phrase } from '../units/phrase';
+import type { Keys } from './planMount';
+import type { MarkId, MountInput } from './schema';
+import { type CrookedFailure, type CrookedLie, solveCrooked } from './solveCrooked';
+
+/** What is asked about a piece that sits in its hoop as it does. */
+export interface CrookedQuestion {
+  readings: MountInput['readings'];
+  /** Where each mark was chalked, piece frame. */
+  marks: Readonly<Record<MarkId, Point>>;
+  designCentre: Point;
+  designTurnDeg: number;
+  /** The hoop's planned turn on the piece. */
+  hoopOnPieceDeg: number;
+  facts: DesignFacts;
+  field: Field;
+  turnStepDeg: number;
+  mirror: boolean;
+  fabric: Fabric;
+  rules: HouseRules;
+}
+
+/** What the readings tell, what to key in because of it, and what is left. */
+export interface CrookedPlan {
+  lie: CrookedLie | CrookedFailure;
+  /** How far the piece is turned from how it should lie, clockwise; null where the readings tell nothing. */
+  crookedDeg: number | null;
+  keys: Keys | null;
+  /** What the machine's step leaves at the farthest corner, mm. */
+  leftOverMm: number;
+  miss: Miss | null;
+  /** How much more it could turn either way in this place and still fit, degrees. */
+  room: { clockwiseDeg: number; counterDeg: number } | null;
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+export const MARK_NAMES: Readonly<Record<MarkId, string>> = {
+  centre: 'centre',
+  left: 'left axis end',
+  right: 'right axis end',
+  top: 'top axis end',
+  foot: 'bottom axis end',
+};
+
+const nearestTurn = (degrees: number): number => ((((degrees % 360) + 540) % 360) - 180 + 360) % 360;
+const signed = (degrees: number): number => (((degrees % 360) + 540) % 360) - 180;
+
+const FAILURES: Record<CrookedFailure['code'], Phrase> = {
+  'too-few': phrase`One mark tells the place but not the angle: read a second one.`,
+  coincident: phrase`Two readings are one and the same point: they tell no angle. Read marks that lie apart.`,
+  swapped: phrase`Left and right are swapped: seen in a mirror, these readings fit. Read each mark again.`,
+};
+
+function failed(lie: CrookedFailure): CrookedPlan {
+  const text = FAILURES[lie.code];
+  return {
+    lie,
+    crookedDeg: null,
+    keys: null,
+    leftOverMm: 0,
+    miss: null,
+    room: null,
+    findings: [finding('mount', `mount-crooked-${lie.code}`, 'stop', text, { field: 'readings' })],
+    reasons: [],
+  };
+}
+
+/** How the mark that is farthest off its height must move, seen by the operator. */
+function howToHoopAgain(q: CrookedQuestion, lie: CrookedLie): Phrase {
+  const centre = plus(turn(q.designCentre, lie.turnDeg), lie.shift);
+  const offs = q.readings
+    .filter((r) => r.mark !== 'centre')
+    .map((r) => {
+      const should = plus(centre, turn(minus(q.marks[r.mark], q.designCentre), -q.hoopOnPieceDeg));
+      return { mark: r.mark, by: r.y - should.y };
+    })
+    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
+  const [worst] = offs;
+  if (!worst) return phrase`Hoop it again.`;
+  return phrase`Hoop it again: bring the ${MARK_NAMES[worst.mark]} ${mm(Math.abs(worst.by))} ${worst.by > 0 ? 'away from you' : 'towards you'}.`;
+}
+
+function angleFindings(q: CrookedQuestion, lie: CrookedLie, leftOverMm: number): Finding[] {
+  const at = { field: 'readings' };
+  const [invisible, noticeable] = [
+    numberFor(q.rules, 'crookedInvisibleMm'),
+    numberFor(q.rules, 'crookedNoticeableMm'),
+  ];
+  if (leftOverMm <= invisible) return [];
+  const left = phrase`The machine turns by ${deg(q.turnStepDeg)}: ${mm(leftOverMm)} are left at the farthest corner`;
+  return leftOverMm <= noticeable
+    ? [finding('mount', 'mount-crooked-seen', 'warn', phrase`${left}; it can be noticed.`, at)]
+    : [finding('mount', 'mount-crooked-again', 'stop', phrase`${left}. ${howToHoopAgain(q, lie)}`, at)];
+}
+
+function trustFindings(q: CrookedQuestion, lie: CrookedLie): Finding[] {
+  const most = numberFor(q.rules, 'readingsAgreeMm');
+  const worst = Math.max(...lie.residualsMm);
+  const mark = q.readings[lie.residualsMm.indexOf(worst)]?.mark ?? 'centre';
+  const found: Finding[] = [];
+  if (lie.residualMm > most)
+    found.push(
+      finding(
+        'mount',
+        'mount-readings-disagree',
+        'warn',
+        phrase`The readings disagree by ${mm(lie.residualMm)}. Read the ${MARK_NAMES[mark]} again.`,
+        { field: 'readings' },
+      ),
+    );
+  const knit = isKnit(q.fabric);
+  const allowed = numberFor(q.rules, knit ? 'stretchKnitPercent' : 'stretchWovenPercent');
+  for (const [axis, name] of [
+    ['level', 'across'],
+    ['upright', 'up and down'],
+  ] as const) {
+    const share = (lie.stretch[axis] ?? 0) * 100;
+    if (share <= allowed) continue;
+    found.push(
+      finding(
+        'mount',
+        `mount-stretched-${axis}`,
+        'warn',
+        phrase`Stretched by ${count(share)} % ${name}; ${knit ? 'a knit' : 'this cloth'} stands ${percent(allowed)}. It springs back and puckers: loosen it and hoop it again.`,
+        { field: 'readings' },
+      ),
+    );
+  }
+  return found;
+}
+
+/**
+ * What marks found on the hoop's grid tell: how the piece lies, the keys that bring the design onto it in this
+ * machine's steps, what error that leaves, and whether it still fits; or how to hoop it again.
+ */
+export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
+  if (q.readings.length === 0) return null;
+  const lie = solveCrooked(
+    q.readings.map((r) => ({ piece: q.marks[r.mark], hoop: { x: r.x, y: r.y } })),
+    -q.hoopOnPieceDeg,
+  );
+  if (!lie.ok) return failed(lie);
+  const wanted = lie.turnDeg + q.designTurnDeg;
+  const keyed = Math.round(wanted / q.turnStepDeg) * q.turnStepDeg;
+  const centre = plus(turn(q.designCentre, lie.turnDeg), lie.shift);
+  const reach = Math.max(0, ...q.facts.hull.map((p) => Math.hypot(p.x, p.y)));
+  const leftOverMm = (reach * Math.abs(signed(wanted - keyed)) * Math.PI) / 180;
+  const pose = { turnDeg: keyed, ...centre };
+  const miss = whyDesignDoesNotFit(q.facts.hull, q.field, pose);
+  const file = { x: q.mirror ? -q.facts.fileCentre.x : q.facts.fileCentre.x, y: q.facts.fileCentre.y };
+  const move = plus(centre, turn(file, keyed));
+  const crookedDeg = signed(lie.turnDeg + q.hoopOnPieceDeg);
+  const tenth = (v: number) => Math.round(v * 10) / 10 + 0;
+  return {
+    lie,
+    crookedDeg,
+    keys: { turnDeg: nearestTurn(keyed), mirror: q.mirror, move: { x: tenth(move.x), y: tenth(move.y) } },
+    leftOverMm,
+    miss,
+    room: miss ? null : crookedRoom(q.facts.hull, q.field, pose),
+    findings: [
+      ...angleFindings(q, lie, leftOverMm),
+      ...(miss
+        ? [
+            finding(
+              'mount',
+              'mount-crooked-misses',
+              'stop',
+              phrase`Turned and moved like this it reaches ${mm(Math.max(miss.widthMm, miss.heightMm))} past the field. ${howToHoopAgain(q, lie)}`,
+              { field: 'readings' },
+            ),
+          ]
+        : []),
+      ...trustFindings(q, lie),
+    ],
+    reasons: [
+      because(
+        'crooked',
+        phrase`The turn and move that bring the marks as chalked nearest to where they are found.`,
+        [
+          phrase`the piece lies ${deg(Math.abs(crookedDeg))} ${crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise'} of how it should`,
+          phrase`the design must turn ${deg(signed(wanted))}; in steps of ${deg(q.turnStepDeg)} that is ${deg(signed(keyed))}`,
+          phrase`farthest corner ${mm(reach)} from the centre: ${mm(leftOverMm)} left over there`,
+          phrase`the readings agree within ${mm(lie.residualMm)}`,
+        ],
+      ),
+    ],
+  };
+}
