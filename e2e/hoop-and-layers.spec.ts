@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -90,43 +91,103 @@ test('a short bobbin is seen before it runs out', async ({ page }) => {
   await ticket.saved();
 });
 
+/** Where a mark is read on the hoop, mm right and towards you, as its fields stand. */
+async function markOf(page: Page, name: string): Promise<{ x: number; y: number }> {
+  const read = async (axis: 'across' | 'along', positive: string) => {
+    const value = await page.getByRole('textbox', { name: `${name} ${axis}` }).inputValue();
+    const ways = page.getByRole('radiogroup', { name: `${name} ${axis}, which way` });
+    const more = await ways.getByRole('radio', { name: positive }).getAttribute('aria-checked');
+    return Number.parseFloat(value) * (more === 'true' ? 1 : -1);
+  };
+  return { x: await read('across', 'right'), y: await read('along', 'towards you') };
+}
+
 test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or how to hoop it again', async ({
   page,
 }) => {
   const ticket = onTicket(page);
-  await page.goto('/ticket/demo-ticket-02/mount');
+  await ticket.start('Napkin');
   await page.getByRole('radio', { name: 'millimetres' }).click();
+  await ticket.fill('side to side', '400');
+  await ticket.fill('hem to hem', '400');
+  await ticket.fill('hem, depth', '12');
+  await ticket.stage('Design');
+  await ticket.fill('design width', '80');
+  await ticket.fill('design height', '54');
+  await page.getByRole('radio', { name: 'light', exact: true }).click();
+  await ticket.stage('Mount');
   await page.getByRole('button', { name: 'How it sits in the hoop' }).click();
   await page.getByRole('button', { name: 'Read three marks' }).click();
   await expect(page.getByTestId('crooked')).toHaveText('It lies as it should.');
-  await expect(page.getByRole('textbox', { name: 'left axis end along' })).toHaveValue('47.5 mm');
-  const mark = async (name: string, way: 'left' | 'right') => {
-    await ticket.fill(`${name} across`, '2.8 mm');
-    await ticket.fill(`${name} along`, '47.4 mm');
-    const sides = page.getByRole('radiogroup', { name: `${name} across, which way` });
-    await sides.getByRole('radio', { name: way }).click();
-  };
-  await mark('left axis end', 'left');
-  await mark('right axis end', 'right');
-  await expect(page.getByTestId('crooked')).toHaveText(
-    /It lies 3.4° (counter-)?clockwise of how it should\./,
-  );
+  const crooked = (3.4 * Math.PI) / 180;
+  for (const name of ['left axis end', 'right axis end']) {
+    const { x, y } = await markOf(page, name);
+    const moved = {
+      x: x * Math.cos(crooked) - y * Math.sin(crooked),
+      y: x * Math.sin(crooked) + y * Math.cos(crooked),
+    };
+    const put = async (axis: 'across' | 'along', value: number, [less, more]: [string, string]) => {
+      await ticket.fill(`${name} ${axis}`, `${Math.abs(value).toFixed(1)} mm`);
+      const ways = page.getByRole('radiogroup', { name: `${name} ${axis}, which way` });
+      await ways.getByRole('radio', { name: value < 0 ? less : more }).click();
+    };
+    await put('across', moved.x, ['left', 'right']);
+    await put('along', moved.y, ['away', 'towards you']);
+  }
+  await expect(page.getByTestId('crooked')).toHaveText('It lies 3.4° clockwise of how it should.');
   await ticket.reads(
     /The machine turns by 90°: .* are left at the farthest corner\. Hoop it again: bring the/,
   );
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: /^Single-needle, flat bed:/ }).click();
-  await page.getByRole('radio', { name: 'by 1°', exact: true }).click();
+  const address = page.url();
+  const turnsBy = async (step: string) => {
+    await page.goto('/shelf');
+    await page.getByRole('button', { name: /^Single-needle, flat bed:/ }).click();
+    await page.getByRole('radio', { name: step, exact: true }).click();
+    await ticket.saved();
+  };
   await ticket.saved();
-  await page.goto('/ticket/demo-ticket-02/mount');
+  await turnsBy('by 1°');
+  await page.goto(address);
   await expect(page.getByTestId('crooked')).toHaveText(/It lies 3.4°/);
   await expect(page.getByText(/The machine turns by 90°/)).toHaveCount(0);
   await page.getByRole('button', { name: 'why how it sits?' }).click();
   await ticket.reads(/the readings agree within/);
   await page.getByRole('button', { name: 'Leave the readings out' }).click();
   await expect(page.getByTestId('crooked')).toHaveCount(0);
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: /^Single-needle, flat bed:/ }).click();
-  await page.getByRole('radio', { name: 'by 90° only' }).click();
   await ticket.saved();
+  await turnsBy('by 90° only');
+});
+
+test('a trace that meets a pin says by how much, and no longer when the pin is dragged away', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-02/mount');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await expect(page.getByTestId('trace')).toHaveText(/^Foot to ring: .* clear\.$/);
+  await page.getByRole('button', { name: 'Things on the hoop' }).click();
+  await page.getByRole('button', { name: 'Put down a pin' }).click();
+  await expect(page.getByTestId('trace')).toHaveText(/^Foot to pin: [\d.]+ mm too near\.$/);
+  await ticket.reads(/The foot meets the pin: .* A needle on it can shatter/);
+  const pin = await ticket.sheet().locator('path[stroke-width="1.6"]').last().boundingBox();
+  const at = { x: (pin?.x ?? 0) + (pin?.width ?? 0) / 2, y: (pin?.y ?? 0) + (pin?.height ?? 0) / 2 };
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 40, at.y + 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByText(/The foot meets the pin/)).toHaveCount(0);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'The needle’s path as SVG' }).click();
+  expect((await waiting).suggestedFilename()).toBe('trace.svg');
+  await page.getByRole('button', { name: 'Take pin 1 off' }).click();
+  await expect(page.getByTestId('trace')).toHaveText(/^Foot to ring/);
+  await ticket.saved();
+});
+
+test('how far the design may still go in its hoop is drawn and said', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-01/hoop');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await expect(page.getByTestId('room')).toHaveText(
+    /In this hoop it can still go [\d.]+ mm up, [\d.]+ mm down/,
+  );
 });

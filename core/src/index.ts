@@ -50,7 +50,16 @@ export { type LogInput, OUTCOMES, type Outcome, outcomeOf, worstFault } from './
 export { type CrookedPlan, MARK_NAMES } from './mount/crooked';
 export { type Keys, keysNeeded, type MountPlan } from './mount/planMount';
 export { pieceInHoopFrame, type TurnRank } from './mount/rankTurns';
-export { MARK_IDS, type MarkFound, type MarkId } from './mount/schema';
+export {
+  MARK_IDS,
+  type MarkFound,
+  type MarkId,
+  type MountInput,
+  OBSTACLE_KINDS,
+  type Obstacle,
+  type ObstacleKind,
+} from './mount/schema';
+export { OBSTACLE_SIZES, obstacleOutline, type TracePlan } from './mount/trace';
 export { newTicket, withTodaysFields } from './newTicket';
 export { FABRICS } from './piece/fabrics';
 export {

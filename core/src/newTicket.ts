@@ -53,7 +53,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     },
     hoop: { hoopId: null, turnDeg: null, shift: null, method: null, methodWhy: '' },
     layers: { support: null, choices: {} },
-    mount: { machineId: null, mirror: false, checked: [], readings: [] },
+    mount: { machineId: null, mirror: false, checked: [], readings: [], obstacles: [] },
     stitch: { bobbinLeftM: null, stopsDone: 0 },
     finish: { done: [] },
     log: {

@@ -251,6 +251,7 @@ describe('the interface’s own description', () => {
         '/api/paper/{id}/sheet.svg',
         '/api/paper/{id}/template.pdf',
         '/api/paper/{id}/template.svg',
+        '/api/paper/{id}/trace.svg',
         '/api/plan',
         '/api/shelf/blanks/{id}',
         '/api/shelf/fabrics/{id}',

@@ -1,5 +1,5 @@
-import { type Box, boxOf, heightOf, widthOf } from '../geometry/box';
-import { type Point, turn } from '../geometry/point';
+import { type Box, boxOf, cornersOf, heightOf, widthOf } from '../geometry/box';
+import { dot, type Point, plus, turn } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 
 /** A stitch field, mm. A round one is as wide as high. */
@@ -76,6 +76,46 @@ export function largestScale(hull: Polygon, field: Field, turnDeg: number): numb
     return field.widthMm / 2 / points.reduce((most, p) => Math.max(most, Math.hypot(p.x, p.y)), 1e-9);
   const box = boxOf(points);
   return Math.min(field.widthMm / widthOf(box), field.heightMm / heightOf(box));
+}
+
+/** How far one point of the field may go along a way before it leaves it. */
+function roomOfPoint(p: Point, way: Point, field: Field): number {
+  if (field.round) {
+    const [along, radius] = [dot(p, way), field.widthMm / 2];
+    const root = along * along - dot(p, p) + radius * radius;
+    return Math.sqrt(Math.max(0, root)) - along;
+  }
+  const axis = (at: number, by: number, half: number): number =>
+    by === 0 ? Infinity : ((by > 0 ? half : -half) - at) / by;
+  return Math.min(axis(p.x, way.x, field.widthMm / 2), axis(p.y, way.y, field.heightMm / 2));
+}
+
+/**
+ * How far a design may still be moved along a way, a unit vector in the hoop frame, before a point of it leaves the
+ * field, mm; 0 where it does not fit as it lies. A design without points may go as far as it likes.
+ */
+export function roomTowards(hull: Polygon, field: Field, pose: Pose, way: Point): number {
+  if (whyDesignDoesNotFit(hull, field, pose)) return 0;
+  const points = turnedHull(hull, pose.turnDeg).map((p) => plus(p, pose));
+  return Math.max(0, Math.min(Infinity, ...points.map((p) => roomOfPoint(p, way, field))));
+}
+
+const WAYS = 72;
+
+/**
+ * The region in which the design's centre may lie in the field, hoop frame, mm: a box for a rectangular field, for a
+ * round one the points on its edge every 5°. Empty where the design fits nowhere.
+ */
+export function allowedRegion(hull: Polygon, field: Field, turnDeg: number): Point[] {
+  const box = allowedCentres(hull, field, turnDeg);
+  if (!box) return [];
+  if (!field.round) return cornersOf(box);
+  return Array.from({ length: WAYS }, (_, i) => {
+    const t = (2 * Math.PI * i) / WAYS;
+    const way = { x: Math.cos(t), y: Math.sin(t) };
+    const room = roomTowards(hull, field, { turnDeg, x: 0, y: 0 }, way);
+    return { x: room * way.x, y: room * way.y };
+  });
 }
 
 const FULL_TURN = 360;

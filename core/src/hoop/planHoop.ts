@@ -2,13 +2,13 @@ import { densityRank } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import type { Reason } from '../findings/reason';
 import { type Point, plus, turn } from '../geometry/point';
-import type { Polygon } from '../geometry/polygon';
+import { type Polygon, placed } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop, Shelf } from '../shelf/schema';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
 import { chooseMethod, isKnit } from './chooseMethod';
-import { whyDesignDoesNotFit } from './fit';
+import { allowedRegion, type Pose, roomTowards, whyDesignDoesNotFit } from './fit';
 import { type Hooping, hoopingsFor } from './hoopings';
 import {
   byChoice,
@@ -34,6 +34,10 @@ export interface LaidHoop {
   centre: Point;
   ring: Point[];
   field: Point[];
+  /** Where the design's centre may lie in this field, piece frame; empty where it fits nowhere. */
+  allowed: Point[];
+  /** How far the design may still be moved on the piece without moving the hoop, mm. */
+  room: { up: number; down: number; left: number; right: number };
 }
 
 export interface HoopPlan {
@@ -60,6 +64,13 @@ function turnsThatWork(verdict: HoopVerdict, method: Method): TurnVerdict[] {
   return method === 'hooped' && lying.length > 0 ? lying : fitting;
 }
 
+/** The ways to move on the piece, as they lie in the hoop. */
+function roomIn(hoop: Hoop, pose: Pose, onPieceDeg: number, q: HoopQuestion): LaidHoop['room'] {
+  const towards = (x: number, y: number) =>
+    roomTowards(q.facts.hull, fieldOf(hoop), pose, turn({ x, y }, -onPieceDeg));
+  return { up: towards(0, -1), down: towards(0, 1), left: towards(-1, 0), right: towards(1, 0) };
+}
+
 /** Lays the chosen hoop on the piece in one turn. */
 export function layHoop(
   verdict: HoopVerdict,
@@ -82,6 +93,8 @@ export function layHoop(
     centre: pose.centre,
     ring: ringOnPiece(verdict.hoop, pose),
     field: fieldOnPiece(verdict.hoop, pose),
+    allowed: placed(allowedRegion(q.facts.hull, fieldOf(verdict.hoop), -turnDeg), onPieceDeg, pose.centre),
+    room: roomIn(verdict.hoop, { turnDeg: -turnDeg, ...designAt }, onPieceDeg, q),
   };
 }
 

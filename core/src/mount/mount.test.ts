@@ -153,13 +153,18 @@ describe('the plan', () => {
     const shelf: Shelf = { ...SAMPLE_SHELF, machines: [FLAT, ARM] };
     const [hoop] = SAMPLE_SHELF.hoops;
     expect(
-      machineFor({ machineId: ARM.id, mirror: false, checked: [], readings: [] }, hoop ?? null, shelf)?.id,
+      machineFor(
+        { machineId: ARM.id, mirror: false, checked: [], readings: [], obstacles: [] },
+        hoop ?? null,
+        shelf,
+      )?.id,
     ).toBe(FLAT.id);
-    expect(machineFor({ machineId: ARM.id, mirror: false, checked: [], readings: [] }, null, shelf)?.id).toBe(
-      ARM.id,
-    );
     expect(
-      machineFor({ machineId: null, mirror: false, checked: [], readings: [] }, null, {
+      machineFor({ machineId: ARM.id, mirror: false, checked: [], readings: [], obstacles: [] }, null, shelf)
+        ?.id,
+    ).toBe(ARM.id);
+    expect(
+      machineFor({ machineId: null, mirror: false, checked: [], readings: [], obstacles: [] }, null, {
         ...shelf,
         machines: [],
       }),

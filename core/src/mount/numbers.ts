@@ -31,4 +31,22 @@ export const MOUNT_NUMBERS = {
     unit: 'percent',
     reason: 'A weave has no stretch to give: more means it is pulled out of square.',
   },
+  footRadiusMm: {
+    name: 'Presser foot, radius',
+    value: 6,
+    unit: 'mm',
+    reason: 'Half the width of an embroidery foot; measure yours.',
+  },
+  ringWallMm: {
+    name: 'Ring, thickness of its wall',
+    value: 6,
+    unit: 'mm',
+    reason: 'From the outer edge inwards; the foot must pass inside it.',
+  },
+  traceLeastMm: {
+    name: 'Trace: least clearance',
+    value: 2,
+    unit: 'mm',
+    reason: 'Cloth gives a little under the foot; a pin bends.',
+  },
 } satisfies Record<string, NumberRule>;

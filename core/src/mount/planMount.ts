@@ -13,6 +13,7 @@ import { mm, type Phrase, phrase } from '../units/phrase';
 import { type CrookedPlan, planCrooked } from './crooked';
 import type { TurnRank } from './rankTurns';
 import type { MarkId, MountInput } from './schema';
+import { planTrace, type TracePlan } from './trace';
 
 /** What to key in, relative to "design centred, upright": clockwise degrees, mm right and towards you. */
 export interface Keys {
@@ -36,6 +37,8 @@ export interface MountPlan {
   crooked: CrookedPlan | null;
   /** Where each mark of the piece should be found on the hoop's grid, mm. */
   marksShould: Readonly<Record<MarkId, Point>>;
+  /** The foot swept round the design, against the ring and what lies on the hoop. */
+  trace: TracePlan;
   checklist: Check[];
   findings: Finding[];
   reasons: Reason[];
@@ -214,15 +217,22 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   };
   const crooked = crookedOf(input, q);
   const keys = crooked?.keys ?? keysFor(q.facts, q.hoop.laid, input.mirror);
+  const trace = planTrace(
+    q.facts,
+    keys,
+    { hoop: q.hoop.laid.verdict.hoop, obstacles: input.obstacles },
+    q.rules,
+  );
   return {
     machine: q.machine,
     ranks: q.ranks,
     chosen,
     keys,
     crooked,
+    trace,
     marksShould: marksShould(q),
     checklist: checklistOf(q),
-    findings: [...mountFindings(q, chosen, input.mirror), ...(crooked?.findings ?? [])],
+    findings: [...mountFindings(q, chosen, input.mirror), ...(crooked?.findings ?? []), ...trace.findings],
     reasons: [
       ...(crooked?.reasons ?? []),
       because(

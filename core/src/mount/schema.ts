@@ -8,6 +8,18 @@ const coordinate = z.number().min(-600).max(600);
 export const MarkFoundSchema = z.object({ mark: z.enum(MARK_IDS), x: coordinate, y: coordinate });
 export type MarkFound = z.infer<typeof MarkFoundSchema>;
 
+export const OBSTACLE_KINDS = ['pin', 'clip', 'magnet', 'zip', 'button'] as const;
+export type ObstacleKind = (typeof OBSTACLE_KINDS)[number];
+
+/** Something on the hoop that the foot must not meet: its middle in the hoop frame, mm, its turn clockwise. */
+export const ObstacleSchema = z.object({
+  kind: z.enum(OBSTACLE_KINDS),
+  x: coordinate,
+  y: coordinate,
+  turnDeg: z.number().min(-360).max(360),
+});
+export type Obstacle = z.infer<typeof ObstacleSchema>;
+
 export const MountInputSchema = z.object({
   machineId: z.string().nullable(),
   mirror: z.boolean(),
@@ -15,5 +27,6 @@ export const MountInputSchema = z.object({
   checked: z.array(z.string()),
   /** Marks read off the hoop's grid, each once; none while nobody asked how it sits. */
   readings: z.array(MarkFoundSchema).max(5).default([]),
+  obstacles: z.array(ObstacleSchema).max(40).default([]),
 });
 export type MountInput = z.infer<typeof MountInputSchema>;

@@ -6,3 +6,4 @@ export { rulerSlots, type Slot } from './rulerSlots';
 export { sheetDrawing } from './sheetDrawing';
 export { templateDrawing } from './templateDrawing';
 export { PAPER_IDS, PAPERS, type Page, type PaperId, pagesFor } from './tiles';
+export { traceDrawing } from './traceDrawing';

@@ -105,7 +105,19 @@ export function HoopDrawing() {
       focus={grown(boxOf([...laid.ring, ...plan.place.footprint]), 34)}
       draggable
       description={`${hoop.name} on the piece, ${plan.hoop?.method}; its field is ${formatLength(hoop.fieldWidthMm, units)} by ${formatLength(hoop.fieldHeightMm, units)}. ${say(laid.verdict.line, units)}`}
-      under={(view, palette) => <HoopOutline laid={laid} view={view} palette={palette} />}
+      under={(view, palette) => (
+        <>
+          <HoopOutline laid={laid} view={view} palette={palette} />
+          <Path
+            d={pathPx(view, laid.allowed, true)}
+            fill={palette.tape}
+            opacity={0.35}
+            stroke={palette.ink}
+            strokeWidth={1}
+            strokeDasharray="2 3"
+          />
+        </>
+      )}
       over={(view, palette) => {
         const top = toPx(view, { x: laid.centre.x, y: boxOf(laid.field).bottom });
         return worst ? null : (

@@ -1,4 +1,4 @@
-import { formatLength, type HoopVerdict, type Method, say } from '@zt/core';
+import { formatLength, type HoopVerdict, type LaidHoop, type Method, say } from '@zt/core';
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
@@ -73,6 +73,20 @@ function VerdictRow({
   );
 }
 
+/** How far the design may still be dragged in this hoop as it lies. */
+function RoomLine({ laid }: { laid: LaidHoop }) {
+  const { units } = useOpenTicket();
+  const ways = (['up', 'down', 'left', 'right'] as const).filter((way) => laid.room[way] >= 0.5);
+  if (laid.allowed.length === 0) return null;
+  return (
+    <Txt as="small" tone="graphite" testID="room">
+      {ways.length === 0
+        ? 'It fills the field: it cannot be moved in this hoop.'
+        : `In this hoop it can still go ${ways.map((way) => `${formatLength(laid.room[way], units)} ${way}`).join(', ')}.`}
+    </Txt>
+  );
+}
+
 /** Which hoop, hooped or floated, with a verdict on every one. */
 export function HoopPanel() {
   const { ticket, plan, units, change } = useOpenTicket();
@@ -86,6 +100,7 @@ export function HoopPanel() {
           {laid ? `${laid.verdict.hoop.name}, ${hoop.method}` : 'No hoop fits'}
         </Txt>
         {laid ? <Txt>{say(laid.verdict.line, units)}</Txt> : null}
+        {laid ? <RoomLine laid={laid} /> : null}
         {hoop.cut ? (
           <Txt
             as="small"

@@ -1,11 +1,13 @@
 import {
   type Box,
   boxOf,
+  formatLength,
   grown,
   type LaidHoop,
-  type MarkFound,
+  type MountInput,
   type MountPlan,
   minus,
+  obstacleOutline,
   type Point,
   pieceInHoopFrame,
   plus,
@@ -15,7 +17,7 @@ import { useCallback, useRef } from 'react';
 import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/DesignLayer';
-import { ChalkCross } from '../../sheet/marks';
+import { ChalkCross, FigureTag } from '../../sheet/marks';
 import { clothInk, paletteOnCloth } from '../../sheet/PieceLayer';
 import { Sheet } from '../../sheet/Sheet';
 import { pathPx, toPx, type View } from '../../sheet/view';
@@ -109,28 +111,46 @@ function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: Mou
     : { ...spread, right: Math.max(spread.right, throat + BODY_MM) };
 }
 
-/** Marks read off the hoop can be dragged to where they are. */
-function useMarkDrag() {
+/** Marks read off the hoop, and what lies on it, can be dragged to where they are. */
+function useHoopDrag() {
   const { ticket, change } = useOpenTicket();
   const dispatch = useAppDispatch();
-  const start = useRef<readonly MarkFound[] | null>(null);
-  const held = useRef(-1);
-  const { readings } = ticket.mount;
+  const start = useRef<Pick<MountInput, 'readings' | 'obstacles'> | null>(null);
+  const held = useRef<{ list: 'readings' | 'obstacles'; index: number } | null>(null);
+  const { readings, obstacles } = ticket.mount;
   const holds = useCallback(
     (at: Point, tolerance: number) => {
-      const off = readings.map((r) => Math.hypot(r.x - at.x, r.y - at.y));
-      const nearest = Math.min(Infinity, ...off);
-      held.current = nearest <= tolerance * 2 ? off.indexOf(nearest) : -1;
-      return held.current >= 0;
+      const all = [
+        ...readings.map((r, index) => ({
+          list: 'readings' as const,
+          index,
+          off: Math.hypot(r.x - at.x, r.y - at.y),
+        })),
+        ...obstacles.map((o, index) => ({
+          list: 'obstacles' as const,
+          index,
+          off: Math.hypot(o.x - at.x, o.y - at.y),
+        })),
+      ].sort((a, b) => a.off - b.off);
+      const [nearest] = all;
+      held.current = nearest && nearest.off <= tolerance * 2 ? nearest : null;
+      return held.current !== null;
     },
-    [readings],
+    [readings, obstacles],
   );
   const onDrag = (by: Point) => {
-    start.current ??= readings;
-    const moved = start.current.map((r, i) =>
-      i === held.current ? { ...r, x: Math.round(r.x + by.x), y: Math.round(r.y + by.y) } : r,
-    );
-    change({ stage: 'mount', set: { readings: moved } }, 'mark dragged');
+    const grip = held.current;
+    start.current ??= { readings, obstacles };
+    if (!grip) return;
+    const moved = <T extends Point>(items: readonly T[]): T[] =>
+      items.map((r, i) =>
+        i === grip.index ? { ...r, x: Math.round(r.x + by.x), y: Math.round(r.y + by.y) } : r,
+      );
+    const set =
+      grip.list === 'readings'
+        ? { readings: moved(start.current.readings) }
+        : { obstacles: moved(start.current.obstacles) };
+    change({ stage: 'mount', set }, 'dragged on the hoop');
   };
   const onDragEnd = () => {
     start.current = null;
@@ -139,10 +159,61 @@ function useMarkDrag() {
   return { holds, onDrag, onDragEnd };
 }
 
+/** What lies on the hoop, the path the foot sweeps, and where it comes nearest. */
+function TraceLayer({ mount, view, palette: p }: { mount: MountPlan; view: View; palette: Palette }) {
+  const { ticket, units } = useOpenTicket();
+  const { trace } = mount;
+  const [nearest] = trace.clearances;
+  const [a, b] = (nearest?.on ?? []).map((q) => toPx(view, q));
+  const near = nearest !== undefined && (nearest.name !== 'ring' || nearest.mm < 2);
+  return (
+    <G>
+      {ticket.mount.obstacles.length > 0 ? (
+        <Path
+          d={pathPx(view, trace.path, true)}
+          fill="none"
+          stroke={p.graphite}
+          opacity={0.25}
+          strokeWidth={2 * trace.footMm * view.scale}
+          strokeLinejoin="round"
+        />
+      ) : null}
+      {ticket.mount.obstacles.map((obstacle, i) => (
+        <Path
+          key={i}
+          d={pathPx(view, obstacleOutline(obstacle), true)}
+          fill={p.panel}
+          stroke={p.onTape}
+          strokeWidth={1.6}
+        />
+      ))}
+      {near && a && b ? (
+        <G>
+          <Line
+            x1={a.x}
+            y1={a.y}
+            x2={b.x}
+            y2={b.y}
+            stroke={nearest.mm < 0 ? p.madder : p.ink}
+            strokeWidth={2.5}
+          />
+          <FigureTag
+            x={Math.min(b.x + 34, view.width - 40)}
+            y={b.y - 16}
+            text={`${nearest.mm < 0 ? '−' : ''}${formatLength(Math.abs(nearest.mm), units)}`}
+            palette={p}
+            size={13}
+          />
+        </G>
+      ) : null}
+    </G>
+  );
+}
+
 /** The machine from above with the piece lying on it as it must, or as it was found to lie. */
 export function MountDrawing() {
   const { ticket, plan } = useOpenTicket();
-  const drag = useMarkDrag();
+  const drag = useHoopDrag();
   const { mount, hoop, design, piece } = plan;
   const laid = hoop?.laid;
   if (!mount || !laid || !design.facts || !piece.geometry) return <PlaceDrawing />;
@@ -205,6 +276,7 @@ export function MountDrawing() {
           />
           <MachineBlock mount={mount} view={view} palette={palette} />
           <TopArrow laid={laid} view={view} palette={palette} />
+          <TraceLayer mount={mount} view={view} palette={palette} />
           {ticket.mount.readings.map((r, i) => (
             <ChalkCross
               key={r.mark}

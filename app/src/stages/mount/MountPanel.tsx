@@ -7,6 +7,7 @@ import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { CrookedFields } from './CrookedFields';
+import { TraceFields } from './TraceFields';
 
 function Key({ name, value, small = false }: { name: string; value: string; small?: boolean }) {
   const p = usePalette();
@@ -78,6 +79,7 @@ export function MountPanel() {
         />
       </View>
       <CrookedFields />
+      <TraceFields />
       <KeyRow keys={mount.keys} />
       {mount.ranks.length > 1 ? (
         <Choice

@@ -1,12 +1,9 @@
-import { createElement } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { FileLink } from '../../components/ui/FileLink';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
-import { FONTS } from '../../theme/fonts';
-import { TARGET } from '../../theme/layout';
-import { usePalette } from '../../theme/palette';
 
 const FILES = [
   { file: 'template.pdf?paper=a4', name: 'Template, A4' },
@@ -22,7 +19,6 @@ const FILES = [
 export function PaperLinks() {
   const { ticket } = useOpenTicket();
   const saved = useAppSelector((state) => state.editor.save === 'saved');
-  const p = usePalette();
   return (
     <Disclosure title="Print at true size" label="Print at true size">
       <Txt as="small">
@@ -30,31 +26,9 @@ export function PaperLinks() {
       </Txt>
       {saved ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-          {FILES.map(({ file, name }) =>
-            createElement(
-              'a',
-              {
-                key: file,
-                href: `/api/paper/${ticket.id}/${file}`,
-                download: true,
-                style: {
-                  display: 'inline-flex',
-                  alignItems: 'center',
-                  minHeight: TARGET,
-                  paddingLeft: 12,
-                  paddingRight: 12,
-                  border: `1.5px solid ${p.ink}`,
-                  borderRadius: 6,
-                  color: p.ink,
-                  backgroundColor: p.panel,
-                  fontFamily: FONTS.medium,
-                  fontSize: 15,
-                  textDecoration: 'none',
-                },
-              },
-              name,
-            ),
-          )}
+          {FILES.map(({ file, name }) => (
+            <FileLink key={file} href={`/api/paper/${ticket.id}/${file}`} name={name} />
+          ))}
         </View>
       ) : (
         <Txt as="small" tone="graphite" live>

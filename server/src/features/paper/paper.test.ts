@@ -1,5 +1,5 @@
 import { newTicket } from '@zt/core';
-import { exampleA } from '@zt/core/testing/samples';
+import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { PDFDocument } from 'pdf-lib';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
@@ -52,6 +52,14 @@ describe('paper', () => {
     const template = await (await shop.get(`/api/paper/${id}/template.svg`)).text();
     expect(template).toContain('Rowing club crest, Crossed oars');
     expect(template).toContain('3 7/16 in × 2 in, left chest');
+  });
+
+  it('draws the path of the needle in its hoop', async () => {
+    const id = await kept();
+    await shop.put('/api/shelf/hoops/hoop-100x100', SAMPLE_SHELF.hoops[1]);
+    const trace = await (await shop.get(`/api/paper/${id}/trace.svg`)).text();
+    expect(trace).toMatch(/^<svg [^>]*width="144mm" height="152mm"/);
+    expect((await shop.get('/api/paper/no-such-ticket/trace.svg')).status).toBe(404);
   });
 
   it('draws a picture of the sheet', async () => {

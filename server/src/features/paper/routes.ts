@@ -17,6 +17,7 @@ import {
   rulerSlots,
   sheetDrawing,
   templateDrawing,
+  traceDrawing,
 } from '@zt/core/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
@@ -52,6 +53,11 @@ const templatePdf = file(
 const rulerPdf = file('/{id}/ruler.pdf', 'A placement ruler with a slot for each size', 'application/pdf');
 const templateSvg = file('/{id}/template.svg', 'The paper template as SVG in millimetres', 'image/svg+xml');
 const sheetSvg = file('/{id}/sheet.svg', 'The pattern sheet as SVG in millimetres', 'image/svg+xml');
+const traceSvg = file(
+  '/{id}/trace.svg',
+  'The boundary the needle follows, as SVG in millimetres',
+  'image/svg+xml',
+);
 const sheetPng = file('/{id}/sheet.png', 'A picture of the pattern sheet', 'image/png');
 
 interface Printed {
@@ -126,6 +132,19 @@ export function paperRoutes({ store }: Context) {
       const printed = await printedOf(c.req.valid('param').id);
       const svg = drawingToSvg(sheetDrawing(printed.plan, printed.rules.units), titleOf(printed));
       return download(c, svg, 'image/svg+xml', 'sheet.svg');
+    })
+    .openapi(traceSvg, async (c) => {
+      const printed = await printedOf(c.req.valid('param').id);
+      const { mount, hoop } = printed.plan;
+      placedOrSay(printed);
+      if (!mount || !hoop?.laid)
+        throw new ApiError(
+          400,
+          'not-hooped',
+          'There is no path yet: no hoop on the shelf takes this design.',
+        );
+      const drawing = traceDrawing(mount.trace, hoop.laid.verdict.hoop, printed.ticket.mount.obstacles);
+      return download(c, drawingToSvg(drawing, titleOf(printed)), 'image/svg+xml', 'trace.svg');
     })
     .openapi(sheetPng, async (c) => {
       const printed = await printedOf(c.req.valid('param').id);

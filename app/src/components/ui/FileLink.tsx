@@ -1,0 +1,31 @@
+import { createElement } from 'react';
+import { FONTS } from '../../theme/fonts';
+import { TARGET } from '../../theme/layout';
+import { usePalette } from '../../theme/palette';
+
+/** A file to fetch from the shop's computer. */
+export function FileLink({ href, name }: { href: string; name: string }) {
+  const p = usePalette();
+  return createElement(
+    'a',
+    {
+      href,
+      download: true,
+      style: {
+        display: 'inline-flex',
+        alignItems: 'center',
+        minHeight: TARGET,
+        paddingLeft: 12,
+        paddingRight: 12,
+        border: `1.5px solid ${p.ink}`,
+        borderRadius: 6,
+        color: p.ink,
+        backgroundColor: p.panel,
+        fontFamily: FONTS.medium,
+        fontSize: 15,
+        textDecoration: 'none',
+      },
+    },
+    name,
+  );
+}

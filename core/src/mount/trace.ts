@@ -1,0 +1,130 @@
+import type { DesignFacts } from '../design/planDesign';
+import { type Finding, finding } from '../findings/finding';
+import { boxAbout, cornersOf } from '../geometry/box';
+import { nearestPair } from '../geometry/nearestPair';
+import { type Point, plus, turn } from '../geometry/point';
+import { type Polygon, placed } from '../geometry/polygon';
+import { numberFor } from '../rules/numbers';
+import type { HouseRules } from '../rules/schema';
+import type { Hoop } from '../shelf/schema';
+import { mm, phrase } from '../units/phrase';
+import type { Keys } from './planMount';
+import type { Obstacle, ObstacleKind } from './schema';
+
+/** How large a thing on the hoop is: its sides in mm, or both its diameter when it is round. */
+export const OBSTACLE_SIZES: Readonly<
+  Record<ObstacleKind, { name: string; widthMm: number; heightMm: number; round: boolean }>
+> = {
+  pin: { name: 'pin', widthMm: 34, heightMm: 3, round: false },
+  clip: { name: 'clip', widthMm: 12, heightMm: 30, round: false },
+  magnet: { name: 'magnet', widthMm: 20, heightMm: 20, round: true },
+  zip: { name: 'zip', widthMm: 60, heightMm: 8, round: false },
+  button: { name: 'button', widthMm: 15, heightMm: 15, round: true },
+};
+const ROUND_CORNERS = 24;
+
+/** What the foot would come near, and how near. Hoop frame, mm. */
+export interface Clearance {
+  name: string;
+  /** Between the foot's edge and the thing; below nothing where the foot meets it. */
+  mm: number;
+  /** On the path of the needle, and on the thing. */
+  on: [Point, Point];
+}
+
+export interface TracePlan {
+  /** The path of the needle round the design, hoop frame, mm. */
+  path: Point[];
+  footMm: number;
+  /** Nearest first. */
+  clearances: Clearance[];
+  findings: Finding[];
+}
+
+/** A thing's outline where it lies on the hoop. */
+export function obstacleOutline({ kind, x, y, turnDeg }: Obstacle): Point[] {
+  const { widthMm, heightMm, round } = OBSTACLE_SIZES[kind];
+  const shape = round
+    ? Array.from({ length: ROUND_CORNERS }, (_, i) =>
+        turn({ x: widthMm / 2, y: 0 }, (360 * i) / ROUND_CORNERS),
+      )
+    : cornersOf(boxAbout({ x: 0, y: 0 }, widthMm, heightMm));
+  return placed(shape, turnDeg, { x, y });
+}
+
+/** The design's hull in the hoop frame as the keys will have it. */
+export function hullAsKeyed(facts: DesignFacts, keys: Keys): Point[] {
+  const file = { x: keys.mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
+  const centre = plus(keys.move, turn({ x: -file.x, y: -file.y }, keys.turnDeg));
+  const hull = keys.mirror ? facts.hull.map((p) => ({ x: -p.x, y: p.y })) : facts.hull;
+  return placed(hull, keys.turnDeg, centre);
+}
+
+/** From the path to the ring's inner wall, less the foot; a round ring by its circle. */
+function ringClearance(path: Polygon, hoop: Hoop, footMm: number, wallMm: number): Clearance {
+  const [w, h] = [hoop.ringWidthMm / 2 - wallMm, hoop.ringHeightMm / 2 - wallMm];
+  let best: Clearance = {
+    name: 'ring',
+    mm: Infinity,
+    on: [
+      { x: 0, y: 0 },
+      { x: 0, y: 0 },
+    ],
+  };
+  for (const p of path) {
+    const reach = Math.hypot(p.x, p.y) || 1;
+    const walls: [number, Point][] = hoop.round
+      ? [[w - reach, { x: (p.x / reach) * w, y: (p.y / reach) * w }]]
+      : [
+          [w - Math.abs(p.x), { x: Math.sign(p.x) * w, y: p.y }],
+          [h - Math.abs(p.y), { x: p.x, y: Math.sign(p.y) * h }],
+        ];
+    for (const [apart, on] of walls)
+      if (apart - footMm < best.mm) best = { name: 'ring', mm: apart - footMm, on: [p, on] };
+  }
+  return best;
+}
+
+function findingOf(near: Clearance, least: number): Finding[] {
+  if (near.mm >= least) return [];
+  const meets = near.mm < 0;
+  return [
+    finding(
+      'mount',
+      meets ? 'mount-trace-meets' : 'mount-trace-near',
+      meets ? 'stop' : 'warn',
+      meets
+        ? phrase`The foot meets the ${near.name}: ${mm(-near.mm)} too near. A needle on it can shatter: move one or the other.`
+        : phrase`The foot passes the ${near.name} with ${mm(near.mm)} to spare; keep ${mm(least)}.`,
+      { field: 'obstacles' },
+    ),
+  ];
+}
+
+/**
+ * Sweeps the presser foot round the design's hull as it will be stitched and reports how near it comes to the ring
+ * and to what was put down on the hoop. Distances are exact for the hull; a foot is a disc about the needle.
+ */
+export function planTrace(
+  facts: DesignFacts,
+  keys: Keys,
+  on: { hoop: Hoop; obstacles: readonly Obstacle[] },
+  rules: HouseRules,
+): TracePlan {
+  const path = hullAsKeyed(facts, keys);
+  const footMm = numberFor(rules, 'footRadiusMm');
+  const things = on.obstacles.map((obstacle): Clearance => {
+    const near = nearestPair(path, obstacleOutline(obstacle));
+    return { name: OBSTACLE_SIZES[obstacle.kind].name, mm: near.mm - footMm, on: near.on };
+  });
+  const clearances = [...things, ringClearance(path, on.hoop, footMm, numberFor(rules, 'ringWallMm'))].sort(
+    (a, b) => a.mm - b.mm,
+  );
+  const least = numberFor(rules, 'traceLeastMm');
+  return {
+    path,
+    footMm,
+    clearances,
+    findings: clearances.slice(0, 3).flatMap((near) => findingOf(near, least)),
+  };
+}
