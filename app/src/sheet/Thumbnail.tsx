@@ -1,9 +1,9 @@
-import { boxOf, type DesignFacts, heightOf, type Plan, posesOf, widthOf } from '@zt/core';
+import { boxOf, heightOf, type Plan, widthOf } from '@zt/core';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { usePalette } from '../theme/palette';
-import { DesignLayer } from './DesignLayer';
-import { clothInk, PieceLayer } from './PieceLayer';
+import { Copies } from './Copies';
+import { PieceLayer } from './PieceLayer';
 import { fitView } from './view';
 
 /** Of a piece longer than this many times its width, only the lower end is seen. */
@@ -12,7 +12,7 @@ const LONG = 1.7;
 /** A small drawing of the piece with its design, true to scale. */
 export function Thumbnail({ plan, size = 104 }: { plan: Plan; size?: number }) {
   const palette = usePalette();
-  const { piece, design, place } = plan;
+  const { piece } = plan;
   const outline = piece.geometry ?? piece.sketch;
   const whole = boxOf(outline.outline);
   const long = heightOf(whole) > LONG * widthOf(whole);
@@ -32,18 +32,7 @@ export function Thumbnail({ plan, size = 104 }: { plan: Plan; size?: number }) {
     >
       <Svg width={size} height={size}>
         <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare />
-        {place && design.facts
-          ? posesOf(place).map(({ centre, turnDeg }, i) => (
-              <DesignLayer
-                key={i}
-                facts={design.facts as DesignFacts}
-                view={view}
-                at={centre}
-                turnDeg={turnDeg}
-                ink={clothInk(piece.colour)}
-              />
-            ))
-          : null}
+        <Copies plan={plan} view={view} />
       </Svg>
     </NativeView>
   );

@@ -1,7 +1,6 @@
 import {
   type Box,
   boxOf,
-  type DesignFacts,
   type DisplayUnits,
   type Face,
   type Finding,
@@ -17,9 +16,9 @@ import { useOpenTicket } from '../hooks/useTicket';
 import { gestureEnded } from '../store/editor';
 import { useAppDispatch } from '../store/store';
 import type { Palette } from '../theme/palette';
-import { DesignLayer } from './DesignLayer';
+import { Copies } from './Copies';
 import { FaceName, GrainArrow, Zigzag } from './marks';
-import { clothInk, PieceLayer, paletteOnCloth } from './PieceLayer';
+import { PieceLayer, paletteOnCloth } from './PieceLayer';
 import { Sheet } from './Sheet';
 import type { View } from './view';
 
@@ -95,10 +94,9 @@ export function TicketSheet({
 }: TicketSheetProps) {
   const { plan, units } = useOpenTicket();
   const { holds, onDrag, onDragEnd, dragging } = useDesignDrag(draggable);
-  const { piece, design, place } = plan;
+  const { piece } = plan;
   const own = face === undefined || face.view.id === piece.view.id;
   const outline = own ? (piece.geometry ?? piece.sketch) : face.sketch;
-  const ink = clothInk(piece.colour);
   const troubles = plan.findings.filter((f) => f.at && f.severity !== 'note' && f.stage !== 'piece');
   return (
     <Sheet
@@ -112,19 +110,7 @@ export function TicketSheet({
         <>
           <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare={!own} />
           {under?.(view, paletteOnCloth(palette, piece.colour))}
-          {withDesign && place && design.facts
-            ? posesOf(place).map(({ centre, turnDeg, footprint }, i) => (
-                <DesignLayer
-                  key={i}
-                  facts={design.facts as DesignFacts}
-                  view={view}
-                  at={centre}
-                  turnDeg={turnDeg}
-                  box={dragging ? footprint : null}
-                  ink={ink}
-                />
-              ))
-            : null}
+          {withDesign ? <Copies plan={plan} view={view} boxed={dragging} /> : null}
           <GrainArrow view={view} palette={palette} />
           {piece.kind.views.length > 1 ? (
             <FaceName palette={palette} name={(face?.view ?? piece.view).name} />

@@ -1,6 +1,5 @@
 import { deckOf, STAGE_QUESTIONS, STAGES, type Stage } from '@zt/core';
 import { useRouter } from 'expo-router';
-import { useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
 import { IconPress } from '../components/ui/IconPress';
@@ -8,15 +7,15 @@ import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
 import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { useKeys } from '../hooks/useKeys';
-import { type Shop, useShop } from '../hooks/useShop';
-import { OpenTicketProvider, useOpenTicket } from '../hooks/useTicket';
-import { useTicketQuery } from '../services/api';
-import { redone, stageSettled, ticketOpened, undone } from '../store/editor';
+import type { Shop } from '../hooks/useShop';
+import { useOpenTicket } from '../hooks/useTicket';
+import { redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
 import { STAGE_VIEWS } from './registry';
+import { WithTicket } from './WithTicket';
 
 const SAVE_WORDS = {
   saved: 'saved',
@@ -180,44 +179,7 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
   );
 }
 
-/** Loads a ticket into the editor unless it is there already. */
-export function useEditedTicket(id: string) {
-  const dispatch = useAppDispatch();
-  const kept = useTicketQuery(id);
-  const present = useAppSelector((state) => state.editor.present);
-  const open = present?.id === id ? present : null;
-  useEffect(() => {
-    if (kept.data && kept.data.ticket.id === id && !open)
-      dispatch(ticketOpened({ ticket: kept.data.ticket, rev: kept.data.rev }));
-  }, [kept.data, id, open, dispatch]);
-  return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError };
-}
-
 /** One ticket at one stage: the sheet, the panel beside or below it, the tape. */
 export function TicketScreen({ id, stage }: { id: string; stage: Stage }) {
-  const shop = useShop();
-  const router = useRouter();
-  const { ticket, loggedAs, failed } = useEditedTicket(id);
-  if (failed) {
-    return (
-      <View role="main" style={{ padding: 24, gap: 12 }}>
-        <Txt as="title" level={1}>
-          This ticket cannot be opened
-        </Txt>
-        <Txt>It is not on the bench, or the shop’s computer does not answer. Nothing was changed.</Txt>
-        <Press kind="main" title="Back to the bench" onPress={() => router.replace('/')} />
-      </View>
-    );
-  }
-  if (!ticket || !shop.ready)
-    return (
-      <View role="main" style={{ padding: 24 }}>
-        <Txt>Fetching the ticket.</Txt>
-      </View>
-    );
-  return (
-    <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
-      <Body stage={stage} shop={shop} />
-    </OpenTicketProvider>
-  );
+  return <WithTicket id={id}>{(shop) => <Body stage={stage} shop={shop} />}</WithTicket>;
 }

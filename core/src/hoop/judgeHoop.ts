@@ -1,4 +1,5 @@
 import type { DesignFacts } from '../design/planDesign';
+import { boxOf } from '../geometry/box';
 import type { Point } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
@@ -8,7 +9,7 @@ import type { Hoop } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
 import { CLOSES_BY_KIND } from './numbers';
-import { hoopCentre, ringLies, ringOnPiece, searchDesignAt } from './ring';
+import { hoopCentre, isTooLarge, ringLies, ringOnPiece, searchDesignAt } from './ring';
 import type { QuarterTurn } from './schema';
 
 /** One way of turning one hoop on the piece. */
@@ -65,13 +66,12 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdi
   const miss = allowed ? null : whyDesignDoesNotFit(q.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
   const clearance = numberFor(q.rules, 'ringClearanceMm');
   const hoopTurn = q.designTurnDeg + turnDeg;
-  const lies = (designAt: Point) =>
-    ringLies(
-      ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn }),
-      q.outline,
-      clearance,
-    );
-  const designAt = allowed ? searchDesignAt(hoop, allowed, lies) : null;
+  const face = boxOf(q.outline.hoopable);
+  const ringAt = (designAt: Point) =>
+    ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn });
+  const lies = (designAt: Point) => ringLies(ringAt(designAt), q.outline, clearance, face);
+  const mayLie = allowed !== null && !isTooLarge(boxOf(ringAt({ x: 0, y: 0 })), face, clearance);
+  const designAt = mayLie ? searchDesignAt(hoop, allowed, lies) : null;
   return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
 }
 

@@ -1,4 +1,4 @@
-import { type Box, boxAbout, boxOf, cornersOf } from '../geometry/box';
+import { type Box, boxAbout, boxOf, cornersOf, heightOf, widthOf } from '../geometry/box';
 import { type Point, plus, turn } from '../geometry/point';
 import { clearanceToLine, containsPoint, type Polygon, placed } from '../geometry/polygon';
 import type { PieceOutline } from '../piece/geometry';
@@ -24,9 +24,22 @@ export function hoopCentre(designCentre: Point, hoopTurnDeg: number, designAt: P
   return plus(designCentre, turn({ x: -designAt.x, y: -designAt.y }, hoopTurnDeg));
 }
 
-/** Whether a ring lies on the hoopable face with its room, mm, all round. A ring that just has it lies. */
-export function ringLies(ring: Polygon, outline: PieceOutline, clearanceMm: number): boolean {
-  const [face, box] = [boxOf(outline.hoopable), boxOf(ring)];
+/** Whether a ring of this box and its room, mm, is too large for a face of that box, wherever it is laid. */
+export const isTooLarge = (ring: Box, face: Box, clearanceMm: number): boolean =>
+  widthOf(ring) + 2 * clearanceMm > widthOf(face) + TOLERANCE_MM ||
+  heightOf(ring) + 2 * clearanceMm > heightOf(face) + TOLERANCE_MM;
+
+/**
+ * Whether a ring lies on the hoopable face with its room, mm, all round. A ring that just has it lies. `face` is the
+ * face's box, for those who ask about many rings.
+ */
+export function ringLies(
+  ring: Polygon,
+  outline: PieceOutline,
+  clearanceMm: number,
+  face: Box = boxOf(outline.hoopable),
+): boolean {
+  const box = boxOf(ring);
   const past = Math.max(
     face.left - box.left,
     box.right - face.right,

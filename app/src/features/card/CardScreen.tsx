@@ -15,12 +15,11 @@ import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
 import { Txt } from '../../components/ui/Txt';
-import { useShop } from '../../hooks/useShop';
-import { OpenTicketProvider, useOpenTicket } from '../../hooks/useTicket';
+import { useOpenTicket } from '../../hooks/useTicket';
 import { ChalkCross, Dimension } from '../../sheet/marks';
 import { TicketSheet } from '../../sheet/TicketSheet';
 import { placeFocus } from '../../stages/place/placeFocus';
-import { useEditedTicket } from '../../stages/TicketScreen';
+import { WithTicket } from '../../stages/WithTicket';
 import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
@@ -136,17 +135,5 @@ const YELLOW = '#EFBF45';
 
 /** A stage as hands-busy cards: one step, one drawing, figures readable at arm's length. */
 export function CardScreen({ id, stage }: { id: string; stage: Stage }) {
-  const shop = useShop();
-  const { ticket, loggedAs } = useEditedTicket(id);
-  if (!ticket || !shop.ready)
-    return (
-      <View role="main">
-        <Txt>Fetching the ticket.</Txt>
-      </View>
-    );
-  return (
-    <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
-      <Deck stage={stage} />
-    </OpenTicketProvider>
-  );
+  return <WithTicket id={id}>{() => <Deck stage={stage} />}</WithTicket>;
 }

@@ -1,10 +1,10 @@
-import { boxOf, type DesignFacts, formatFigure, posesOf, type SizeRow } from '@zt/core';
+import { boxOf, formatFigure, type SizeRow } from '@zt/core';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { DesignLayer } from '../../sheet/DesignLayer';
+import { Copies } from '../../sheet/Copies';
 import { Dimension } from '../../sheet/marks';
-import { clothInk, PieceLayer, paletteOnCloth } from '../../sheet/PieceLayer';
+import { PieceLayer, paletteOnCloth } from '../../sheet/PieceLayer';
 import type { View } from '../../sheet/view';
 import { usePalette } from '../../theme/palette';
 
@@ -23,7 +23,7 @@ const FIGURES_FROM_PX = 160;
 export function SizePicture({ row, scale, width, height }: SizePictureProps) {
   const { units } = useOpenTicket();
   const palette = usePalette();
-  const { piece, design, place } = row.plan;
+  const { piece, place } = row.plan;
   const outline = piece.geometry ?? piece.sketch;
   const box = boxOf(outline.outline);
   const view: View = {
@@ -37,18 +37,7 @@ export function SizePicture({ row, scale, width, height }: SizePictureProps) {
     <NativeView aria-hidden style={{ width, height }}>
       <Svg width={width} height={height}>
         <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
-        {place && design.facts
-          ? posesOf(place).map(({ centre, turnDeg }, i) => (
-              <DesignLayer
-                key={i}
-                facts={design.facts as DesignFacts}
-                view={view}
-                at={centre}
-                turnDeg={turnDeg}
-                ink={clothInk(piece.colour)}
-              />
-            ))
-          : null}
+        <Copies plan={row.plan} view={view} />
         {place && width >= FIGURES_FROM_PX ? (
           <Dimension
             view={view}

@@ -14,9 +14,9 @@ import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
-import { type Shop, useShop } from '../../hooks/useShop';
-import { OpenTicketProvider, useOpenTicket } from '../../hooks/useTicket';
-import { useEditedTicket } from '../../stages/TicketScreen';
+import type { Shop } from '../../hooks/useShop';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { WithTicket } from '../../stages/WithTicket';
 import { usePalette } from '../../theme/palette';
 import { SizeFields } from './SizeFields';
 import { SizePicture } from './SizePicture';
@@ -170,17 +170,5 @@ function Sizes({ shop }: { shop: Shop }) {
 
 /** One placement on every size of an order, side by side at one scale, with its numbers. */
 export function SizesScreen({ id }: { id: string }) {
-  const shop = useShop();
-  const { ticket, loggedAs } = useEditedTicket(id);
-  if (!ticket || !shop.ready)
-    return (
-      <View role="main" style={{ padding: 24 }}>
-        <Txt>Fetching the ticket.</Txt>
-      </View>
-    );
-  return (
-    <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
-      <Sizes shop={shop} />
-    </OpenTicketProvider>
-  );
+  return <WithTicket id={id}>{(shop) => <Sizes shop={shop} />}</WithTicket>;
 }

@@ -1,6 +1,7 @@
 import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from '../geometry';
 import { closedByMirror, contradictionsOf, curve, strip } from './shapes';
-import { CHEST_WIDTH, frontOf, type TopCut, topOutline } from './top';
+import { frontOf, type TopCut, topOutline } from './top';
+import { CHEST_WIDTH } from './topReadings';
 
 const CUT: TopCut = { sleeve: 'short', hem: { name: 'crotch fastening', mm: 30 }, collar: 'rib' };
 const SHOULDER_OF_CHEST = 0.24;

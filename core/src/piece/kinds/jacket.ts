@@ -1,14 +1,8 @@
 import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from '../geometry';
 import { contradictionsOf, level, seam } from './shapes';
-import {
-  backNeckAbove,
-  backOf,
-  CHEST_PLACEMENTS,
-  CHEST_WIDTH,
-  frontOf,
-  type TopCut,
-  topOutline,
-} from './top';
+import { backNeckAbove, backOf, frontOf, type TopCut, topOutline } from './top';
+import { CHEST_PLACEMENTS } from './topPlacements';
+import { CHEST_WIDTH } from './topReadings';
 
 const ARMHOLE_OF_CHEST = 0.45;
 const NECK_HALF_OF_CHEST = 0.1675;

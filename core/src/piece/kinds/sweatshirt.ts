@@ -1,16 +1,7 @@
 import type { PieceKind } from '../geometry';
-import {
-  BACK_PLACEMENTS,
-  backOf,
-  CHEST_PLACEMENTS,
-  frontOf,
-  HEM_CORNERS,
-  POCKET_READINGS,
-  sizedReadings,
-  TOP_READINGS,
-  type TopCut,
-  topContradictions,
-} from './top';
+import { backOf, frontOf, type TopCut, topContradictions } from './top';
+import { BACK_PLACEMENTS, CHEST_PLACEMENTS, HEM_CORNERS } from './topPlacements';
+import { POCKET_READINGS, sizedReadings, TOP_READINGS } from './topReadings';
 
 const RIB_HEM = { name: 'hem rib', mm: 60 };
 const SIZES = { chestWidth: 560, length: 660, shoulder: 150, armhole: 245, hemWidth: 500 };

@@ -1,19 +1,14 @@
 import type { PieceKind } from '../geometry';
+import { SLEEVE } from './sleeve';
+import { backOf, frontOf, type TopCut, topContradictions } from './top';
 import {
   BACK_PLACEMENTS,
-  backOf,
   CHEST_PLACEMENTS,
   FULL_FRONT,
-  frontOf,
   HEM_CORNERS,
-  SLEEVE,
   SLEEVE_PLACEMENT,
-  SLEEVE_READINGS,
-  sizedReadings,
-  TOP_READINGS,
-  type TopCut,
-  topContradictions,
-} from './top';
+} from './topPlacements';
+import { SLEEVE_READINGS, sizedReadings, TOP_READINGS } from './topReadings';
 
 const TEE_HEM = { name: 'hem', mm: 25 };
 

@@ -1,15 +1,5 @@
 import { type Point, plus, turn } from '../../geometry/point';
-import type {
-  Contradiction,
-  Halving,
-  NoGoArea,
-  PieceOutline,
-  PieceView,
-  Reading,
-  Readings,
-  Seam,
-} from '../geometry';
-import type { UsualPlacement } from '../usualPlacement';
+import type { Contradiction, Halving, NoGoArea, PieceOutline, PieceView, Readings, Seam } from '../geometry';
 import {
   closedByMirror,
   contradictionsOf,
@@ -21,6 +11,7 @@ import {
   strip,
   twins,
 } from './shapes';
+import { TOP_NAMES } from './topReadings';
 
 /** Proportions of a set-in top, good enough to see and to check clearances. */
 const NECK_WIDTH_OF_CHEST = 0.335;
@@ -32,7 +23,6 @@ const SHORT_SLEEVE_OF_CHEST = 0.34;
 const LONG_SLEEVE_OF_CHEST = 0.95;
 const ARMHOLE_BOW_OF_CHEST = 0.045;
 const COLLAR_RIB_MM = 18;
-const SLEEVE_HEM_MM = 20;
 
 /** How one kind of top is made up. */
 export interface TopCut {
@@ -42,119 +32,6 @@ export interface TopCut {
   /** Something down the centre front: no stitch crosses it. Depth of a placket, or the whole front. */
   front?: { name: string; widthMm: number; depth: 'whole' | number };
 }
-
-export const CHEST_WIDTH: Reading = {
-  id: 'chestWidth',
-  name: 'underarm to underarm',
-  how: 'Lay it flat. Tape straight across, from underarm seam to underarm seam.',
-  leastMm: 180,
-  mostMm: 1000,
-  typicalMm: 520,
-  from: 'underarmLeft',
-  to: 'underarmRight',
-};
-export const TOP_READINGS: readonly Reading[] = [
-  CHEST_WIDTH,
-  {
-    id: 'length',
-    name: 'collar seam to hem',
-    how: 'From the collar seam at centre front straight down to the hem edge.',
-    leastMm: 200,
-    mostMm: 1200,
-    typicalMm: 620,
-    from: 'collarSeam',
-    to: 'hem',
-  },
-  {
-    id: 'shoulder',
-    name: 'shoulder seam',
-    how: 'Along the shoulder seam, from the collar to the sleeve seam.',
-    leastMm: 30,
-    mostMm: 300,
-    typicalMm: 145,
-    from: 'neckPointRight',
-    to: 'shoulderRight',
-  },
-  {
-    id: 'armhole',
-    name: 'armhole depth',
-    how: 'Straight down from the end of the shoulder seam to the level of the underarm.',
-    leastMm: 80,
-    mostMm: 450,
-    typicalMm: 220,
-    from: 'shoulderLeft',
-    to: 'armholeFoot',
-  },
-  {
-    id: 'hemWidth',
-    name: 'hem, edge to edge',
-    how: 'Straight across the hem, lying flat. Leave it out when the sides run straight.',
-    leastMm: 150,
-    mostMm: 1100,
-    typicalMm: 520,
-    from: 'hemCornerLeft',
-    to: 'hemCornerRight',
-    optional: true,
-  },
-];
-
-export const SLEEVE_READINGS: readonly Reading[] = [
-  {
-    id: 'sleeveHem',
-    name: 'sleeve hem, edge to edge',
-    how: 'Lay the sleeve flat. Straight across its hem.',
-    leastMm: 50,
-    mostMm: 350,
-    typicalMm: 180,
-    from: 'hemLeft',
-    to: 'hemRight',
-    on: 'sleeve',
-    needed: ['sleeve'],
-  },
-  {
-    id: 'sleeveLength',
-    name: 'underarm to sleeve hem',
-    how: 'Along the underarm seam, from the armhole to the sleeve hem.',
-    leastMm: 30,
-    mostMm: 700,
-    typicalMm: 130,
-    from: 'sleeveUnderarm',
-    to: 'hemRight',
-    on: 'sleeve',
-    needed: ['sleeve'],
-  },
-];
-
-export const POCKET_READINGS: readonly Reading[] = [
-  {
-    id: 'pocketTop',
-    name: 'collar seam to pocket',
-    how: 'From the collar seam at centre front straight down to the top edge of the pocket.',
-    leastMm: 60,
-    mostMm: 1000,
-    typicalMm: 400,
-    from: 'collarSeam',
-    to: 'pocketTop',
-  },
-  {
-    id: 'pocketWidth',
-    name: 'pocket, top edge',
-    how: 'Straight across the top edge of the pocket.',
-    leastMm: 60,
-    mostMm: 600,
-    typicalMm: 220,
-    from: 'pocketLeft',
-    to: 'pocketRight',
-  },
-];
-
-/** The readings of a family with some of them typically smaller or larger. */
-export const sizedReadings = (readings: readonly Reading[], typical: Readings): Reading[] =>
-  readings.map((r) => ({ ...r, typicalMm: typical[r.id] ?? r.typicalMm }));
-
-export const TOP_NAMES: Readonly<Record<string, string>> = Object.fromEntries(
-  [...TOP_READINGS, ...SLEEVE_READINGS, ...POCKET_READINGS].map((r) => [r.id, r.name]),
-);
 
 /** How far the back collar seam lies above the front one, mm. */
 export const backNeckAbove = (chestWidth: number, collar: TopCut['collar']): number =>
@@ -329,42 +206,6 @@ export function topOutline(readings: Readings, cut: TopCut, face: 'front' | 'bac
   };
 }
 
-/** A sleeve laid flat with its outer fold in the middle, from the middle of its hem upwards. */
-function sleeveOutline(readings: Readings): PieceOutline {
-  const { sleeveHem = 0, sleeveLength = 0, armhole = sleeveHem } = readings;
-  const foot = { x: sleeveHem / 2, y: 0 };
-  const topHalf = Math.max(sleeveHem / 2, armhole * 0.48);
-  const across = topHalf - sleeveHem / 2;
-  const rise = Math.sqrt(Math.max(sleeveLength ** 2 - across ** 2, (sleeveLength * 0.6) ** 2));
-  const underarm = { x: sleeveHem / 2 + Math.sqrt(Math.max(0, sleeveLength ** 2 - rise ** 2)), y: -rise };
-  const cap = curve(
-    underarm,
-    { x: underarm.x * 0.75, y: -rise - armhole * 0.42 },
-    { x: 0, y: -rise - armhole * 0.42 },
-  );
-  const hem = Math.min(SLEEVE_HEM_MM, sleeveLength * 0.2);
-  const body = (bottom: number) => closedByMirror([...[...cap].reverse(), { x: foot.x, y: bottom }]);
-  return {
-    outline: body(0),
-    hoopable: body(-hem),
-    seams: [
-      seam('hem', 'sleeve hem', level(foot.x, -hem), 'hem'),
-      seam('capSeam', 'armhole seam', [...mirrored(cap).reverse(), ...cap]),
-    ],
-    noGo: [strip('hemBand', 'sleeve hem', { left: -foot.x, right: foot.x, top: -hem, bottom: 0 })],
-    landmarks: {
-      ...twins('hem', foot),
-      hem: { x: 0, y: 0 },
-      hemLine: { x: 0, y: -hem },
-      sleeveUnderarm: underarm,
-      cap: { x: 0, y: -rise - armhole * 0.21 },
-    },
-    opening: { name: 'sleeve hem', widthMm: sleeveHem },
-    centreFrom: -rise,
-    centreTo: 0,
-  };
-}
-
 const TOP_HALVING: Halving = {
   name: 'underarm to underarm',
   left: 'underarmLeft',
@@ -385,92 +226,6 @@ const face = (id: 'front' | 'back', name: string, cut: TopCut): PieceView => ({
 });
 export const frontOf = (cut: TopCut): PieceView => face('front', 'Front', cut);
 export const backOf = (cut: TopCut): PieceView => face('back', 'Back', cut);
-export const SLEEVE: PieceView = {
-  id: 'sleeve',
-  name: 'Sleeve',
-  datum: 'above the sleeve hem',
-  datumSign: -1,
-  wearersLeft: null,
-  halving: {
-    name: 'sleeve hem, edge to edge',
-    left: 'hemLeft',
-    right: 'hemRight',
-    edge: 'edge',
-    fold: 'underarm seam and outer fold apart, edges matched',
-    second: { landmark: 'cap', name: 'the shoulder seam at the top of the sleeve' },
-  },
-  outlineOf: sleeveOutline,
-};
-
-export const CHEST_PLACEMENTS: readonly [UsualPlacement, ...UsualPlacement[]] = [
-  {
-    id: 'left-chest',
-    name: 'Left chest',
-    faces: "Wearer's left chest, on your right as it faces you",
-    view: 'front',
-    rule: { by: 'side-chest', side: 1 },
-  },
-  {
-    id: 'right-chest',
-    name: 'Right chest',
-    faces: "Wearer's right chest, on your left as it faces you",
-    view: 'front',
-    rule: { by: 'side-chest', side: -1 },
-  },
-  {
-    id: 'centre-chest',
-    name: 'Centre chest',
-    faces: 'Centre chest, below the collar seam',
-    view: 'front',
-    rule: { by: 'centre-chest' },
-  },
-];
-export const FULL_FRONT: UsualPlacement = {
-  id: 'full-front',
-  name: 'Full front',
-  faces: 'Full front, its top below the collar seam',
-  view: 'front',
-  rule: { by: 'top-below', row: 'topBelowCollar' },
-};
-export const BACK_PLACEMENTS: readonly UsualPlacement[] = [
-  {
-    id: 'upper-back',
-    name: 'Upper back',
-    faces: 'Upper back, its top below the back collar seam',
-    view: 'back',
-    rule: { by: 'top-below', row: 'topBelowBackUpper' },
-  },
-  {
-    id: 'full-back',
-    name: 'Full back',
-    faces: 'Full back, its top below the back collar seam',
-    view: 'back',
-    rule: { by: 'top-below', row: 'topBelowBackFull' },
-  },
-];
-export const SLEEVE_PLACEMENT: UsualPlacement = {
-  id: 'sleeve',
-  name: 'Sleeve',
-  faces: 'On the outer fold of the sleeve, above its hem',
-  view: 'sleeve',
-  rule: { by: 'sleeve' },
-};
-export const HEM_CORNERS: readonly UsualPlacement[] = [
-  {
-    id: 'hem-corner-left',
-    name: 'Hem corner, left',
-    faces: "Wearer's left hem corner, on your right as it faces you",
-    view: 'front',
-    rule: { by: 'hem-corner', side: 1 },
-  },
-  {
-    id: 'hem-corner-right',
-    name: 'Hem corner, right',
-    faces: "Wearer's right hem corner, on your left as it faces you",
-    view: 'front',
-    rule: { by: 'hem-corner', side: -1 },
-  },
-];
 
 /** Readings of a top that cannot both be right. Readings not taken are not compared. */
 export function topContradictions(r: Readings): Contradiction[] {

@@ -1,0 +1,52 @@
+import { useRouter } from 'expo-router';
+import { type ReactNode, useEffect } from 'react';
+import { View } from 'react-native';
+import { Press } from '../components/ui/Press';
+import { Txt } from '../components/ui/Txt';
+import { type Shop, useShop } from '../hooks/useShop';
+import { OpenTicketProvider } from '../hooks/useTicket';
+import { useTicketQuery } from '../services/api';
+import { ticketOpened } from '../store/editor';
+import { useAppDispatch, useAppSelector } from '../store/store';
+
+/** Loads a ticket into the editor unless it is there already. */
+function useEditedTicket(id: string) {
+  const dispatch = useAppDispatch();
+  const kept = useTicketQuery(id);
+  const present = useAppSelector((state) => state.editor.present);
+  const open = present?.id === id ? present : null;
+  useEffect(() => {
+    if (kept.data && kept.data.ticket.id === id && !open)
+      dispatch(ticketOpened({ ticket: kept.data.ticket, rev: kept.data.rev }));
+  }, [kept.data, id, open, dispatch]);
+  return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError };
+}
+
+/** Opens a ticket for what is drawn with it; says so while it is fetched, or when it cannot be. */
+export function WithTicket({ id, children }: { id: string; children: (shop: Shop) => ReactNode }) {
+  const shop = useShop();
+  const router = useRouter();
+  const { ticket, loggedAs, failed } = useEditedTicket(id);
+  if (failed) {
+    return (
+      <View role="main" style={{ padding: 24, gap: 12 }}>
+        <Txt as="title" level={1}>
+          This ticket cannot be opened
+        </Txt>
+        <Txt>It is not on the bench, or the shop’s computer does not answer. Nothing was changed.</Txt>
+        <Press kind="main" title="Back to the bench" onPress={() => router.replace('/')} />
+      </View>
+    );
+  }
+  if (!ticket || !shop.ready)
+    return (
+      <View role="main" style={{ padding: 24 }}>
+        <Txt>Fetching the ticket.</Txt>
+      </View>
+    );
+  return (
+    <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
+      {children(shop)}
+    </OpenTicketProvider>
+  );
+}

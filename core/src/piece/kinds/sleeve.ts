@@ -1,0 +1,58 @@
+import type { PieceOutline, PieceView, Readings } from '../geometry';
+import { closedByMirror, curve, level, mirrored, seam, strip, twins } from './shapes';
+
+/** Depth of a sleeve's turned hem. */
+const SLEEVE_HEM_MM = 20;
+
+/** A sleeve laid flat with its outer fold in the middle, from the middle of its hem upwards. */
+function sleeveOutline(readings: Readings): PieceOutline {
+  const { sleeveHem = 0, sleeveLength = 0, armhole = sleeveHem } = readings;
+  const foot = { x: sleeveHem / 2, y: 0 };
+  const topHalf = Math.max(sleeveHem / 2, armhole * 0.48);
+  const across = topHalf - sleeveHem / 2;
+  const rise = Math.sqrt(Math.max(sleeveLength ** 2 - across ** 2, (sleeveLength * 0.6) ** 2));
+  const underarm = { x: sleeveHem / 2 + Math.sqrt(Math.max(0, sleeveLength ** 2 - rise ** 2)), y: -rise };
+  const cap = curve(
+    underarm,
+    { x: underarm.x * 0.75, y: -rise - armhole * 0.42 },
+    { x: 0, y: -rise - armhole * 0.42 },
+  );
+  const hem = Math.min(SLEEVE_HEM_MM, sleeveLength * 0.2);
+  const body = (bottom: number) => closedByMirror([...[...cap].reverse(), { x: foot.x, y: bottom }]);
+  return {
+    outline: body(0),
+    hoopable: body(-hem),
+    seams: [
+      seam('hem', 'sleeve hem', level(foot.x, -hem), 'hem'),
+      seam('capSeam', 'armhole seam', [...mirrored(cap).reverse(), ...cap]),
+    ],
+    noGo: [strip('hemBand', 'sleeve hem', { left: -foot.x, right: foot.x, top: -hem, bottom: 0 })],
+    landmarks: {
+      ...twins('hem', foot),
+      hem: { x: 0, y: 0 },
+      hemLine: { x: 0, y: -hem },
+      sleeveUnderarm: underarm,
+      cap: { x: 0, y: -rise - armhole * 0.21 },
+    },
+    opening: { name: 'sleeve hem', widthMm: sleeveHem },
+    centreFrom: -rise,
+    centreTo: 0,
+  };
+}
+
+export const SLEEVE: PieceView = {
+  id: 'sleeve',
+  name: 'Sleeve',
+  datum: 'above the sleeve hem',
+  datumSign: -1,
+  wearersLeft: null,
+  halving: {
+    name: 'sleeve hem, edge to edge',
+    left: 'hemLeft',
+    right: 'hemRight',
+    edge: 'edge',
+    fold: 'underarm seam and outer fold apart, edges matched',
+    second: { landmark: 'cap', name: 'the shoulder seam at the top of the sleeve' },
+  },
+  outlineOf: sleeveOutline,
+};
