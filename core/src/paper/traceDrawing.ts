@@ -8,7 +8,7 @@ import { CHALK, crossAt, drawingOf, GRAPHITE, line, type PaperDrawing, type Pape
 
 const ROUND = 24;
 
-/** Where the foot's edge reaches round a convex path: its discs at every corner, hulled by their tangents. */
+/** Where the foot's edge reaches at every corner of the path. */
 function footEdge(path: readonly Point[], footMm: number): Point[][] {
   const disc = Array.from({ length: ROUND }, (_, i) => {
     const t = (2 * Math.PI * i) / ROUND;

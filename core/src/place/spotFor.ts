@@ -30,7 +30,3 @@ export function spotFor<K extends SpotRule['by']>(
 ): RuledSpot {
   return SPOTS[rule.by as K](q, rule);
 }
-
-/** Rules that the chest schools speak of. */
-export const followsChestSchool = (rule: SpotRule): boolean =>
-  rule.by === 'side-chest' || rule.by === 'centre-chest';
