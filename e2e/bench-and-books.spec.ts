@@ -3,9 +3,9 @@ import { onTicket } from './support/ticket';
 
 test('the bench shows each ticket, its stage and its worst finding, and finds one', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByText(/13 pieces, \d+ min of stitching/)).toBeVisible();
+  await expect(page.getByText(/15 pieces, \d+ min of stitching/)).toBeVisible();
   const rows = page.getByRole('link', { name: /: / });
-  await expect(rows).toHaveCount(13);
+  await expect(rows).toHaveCount(15);
   await expect(
     page.getByRole('link', { name: 'Guest hand towel, Piece: Still to measure: hem to hem.' }),
   ).toBeVisible();

@@ -1,6 +1,9 @@
 import type { Point } from './geometry/point';
+import type { LaidHoop } from './hoop/layHoop';
+import { type RingPicture, ritualFor } from './hoop/ritual';
 import { faceOf } from './piece/planPiece';
 import type { Plan } from './plan';
+import type { HouseRules } from './rules/schema';
 import type { Stage } from './stages';
 import { minutes, mm, type Phrase, phrase, type Quantity } from './units/phrase';
 
@@ -14,6 +17,8 @@ export interface Card {
   cross: Point | null;
   /** The face of the piece it is drawn on; null for the one the design goes on. */
   face: string | null;
+  /** A picture of the ring in place of the piece; null for the piece. */
+  ring: RingPicture | null;
 }
 
 const card = (text: Phrase, rest: Partial<Card> = {}): Card => ({
@@ -24,6 +29,7 @@ const card = (text: Phrase, rest: Partial<Card> = {}): Card => ({
   tape: null,
   cross: null,
   face: null,
+  ring: null,
   ...rest,
 });
 
@@ -41,42 +47,38 @@ function pieceCards({ piece }: Plan): Card[] {
   });
 }
 
-function hoopCards({ hoop, place }: Plan): Card[] {
-  if (!hoop?.laid || !place) return [];
-  const { hoop: chosen } = hoop.laid.verdict;
-  const cut = hoop.cut
-    ? [
-        card(phrase`Cut the stabilizer ${mm(hoop.cut.widthMm)} × ${mm(hoop.cut.heightMm)}.`, {
-          figure: mm(hoop.cut.widthMm),
-          caution: phrase`Scissors away from you.`,
-        }),
-      ]
-    : [];
-  const opened = card(
-    phrase`Loosen ${chosen.name} before you close it; bracket on the ${chosen.bracket}, arrow to arrow.`,
-    { hint: phrase`The inner ring upside down puts its notches off.` },
+/** The ring's ritual; of a split design the registration crosses of the part in hand come with it. */
+function hoopCards({ hoop, place, piece, layers, mount }: Plan, rules: HouseRules): Card[] {
+  if (!hoop?.laid || !place || !layers || !mount) return [];
+  const { laid } = hoop;
+  const steps = ritualFor({ hoop: { ...hoop, laid }, place, piece, layers, mount, rules });
+  const cards = steps.map(({ text, figure, hint, caution, picture, atCentre }) =>
+    card(text, {
+      figure: figure ?? null,
+      hint: hint ?? null,
+      caution: caution ?? null,
+      ring: picture,
+      cross: atCentre ? place.centre : null,
+    }),
   );
-  const [centreNotch, level] = [
-    phrase`Bring the hoop's notches onto the centre and both axis ends.`,
-    { cross: place.centre },
-  ];
-  if (hoop.method === 'floated') {
-    return [
-      ...cut,
-      opened,
-      card(hoop.tension),
-      card(phrase`Lay the piece on it: ${centreNotch}`, level),
-      card(
-        phrase`Smooth it from the middle outwards. A basting box ${mm(hoop.bastingMm ?? 0)} outside the design goes first.`,
-      ),
-    ];
-  }
+  return [...cards, ...partCards(laid)];
+}
+
+function partCards({ split }: LaidHoop): Card[] {
+  if (!split || split.split.parts.length < 2) return [];
+  const { index, split: all } = split;
+  const last = index + 1 === all.parts.length;
   return [
-    ...cut,
-    opened,
-    card(phrase`Outer ring inside, under both layers' mark; the stabilizer covers the whole ring.`),
-    card(centreNotch, level),
-    card(phrase`Close it finger-tight, the inner ring a hair past flush.`, { hint: hoop.tension }),
+    card(
+      index === 0
+        ? phrase`Part 1 of ${String(all.parts.length)}: its crosses are stitched with it.`
+        : phrase`Part ${String(index + 1)} of ${String(all.parts.length)}: bring the needle over each cross of the part before, then stitch.`,
+      {
+        hint: last
+          ? phrase`Crosses are picked out when all is stitched.`
+          : phrase`Leave the crosses in: the next part is laid on them.`,
+      },
+    ),
   ];
 }
 
@@ -100,14 +102,14 @@ function layerCards({ layers }: Plan): Card[] {
 }
 
 /** The deck of a stage's step cards, in order. Empty where the stage has none, or waits for an earlier one. */
-export function deckOf(stage: Stage, plan: Plan): Card[] {
+export function deckOf(stage: Stage, plan: Plan, rules: HouseRules): Card[] {
   switch (stage) {
     case 'piece':
       return pieceCards(plan);
     case 'place':
       return (plan.place?.marks ?? []).map((step) => card(step.text, step));
     case 'hoop':
-      return hoopCards(plan);
+      return hoopCards(plan, rules);
     case 'layers':
       return layerCards(plan);
     case 'mount':

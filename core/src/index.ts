@@ -2,19 +2,28 @@ export { type Card, deckOf } from './cards';
 export { colourDifference, lightnessOf, nameOfColour } from './colour/colour';
 export { DENSITY_CLASSES, DENSITY_TABLE, DESIGN_NUMBERS, type DensityClass } from './design/numbers';
 export { type DesignFacts, type DesignPlan, densityClassOf, densityRank } from './design/planDesign';
-export type { Artwork, ColourStop, DesignInput } from './design/schema';
+export { type Artwork, type ColourStop, type DesignInput, LOOKS, type Looks } from './design/schema';
 export type { StitchFigures } from './design/svg/estimate';
 export type { ReadSvg } from './design/svg/readSvg';
 export type { SvgRefusal } from './design/svg/refuse';
-export { byGravity, type Finding, FindingSchema, type Mend, type Severity } from './findings/finding';
+export {
+  applyMend,
+  byGravity,
+  type Finding,
+  FindingSchema,
+  type Mend,
+  type Severity,
+} from './findings/finding';
 export { questionText, type Reason, ReasonSchema } from './findings/reason';
 export type { FinishPlan, FinishStep } from './finish/planFinish';
 export { type Box, boxOf, grown, heightOf, widthOf } from './geometry/box';
-export { minus, type Point, plus, turn } from './geometry/point';
+export { distanceToSegment, minus, type Point, plus, turn } from './geometry/point';
 export { placed } from './geometry/polygon';
 export type { Hooping } from './hoop/hoopings';
 export type { HoopVerdict } from './hoop/judgeHoop';
-export type { HoopPlan, LaidHoop } from './hoop/planHoop';
+export { factsInHoop, type LaidHoop } from './hoop/layHoop';
+export type { HoopPlan } from './hoop/planHoop';
+export type { RingPicture } from './hoop/ritual';
 export type { HoopInput, Method, QuarterTurn } from './hoop/schema';
 export { IdSchema } from './ids';
 export {
@@ -48,6 +57,9 @@ export {
 export { FAULT_IDS, FAULTS, type FaultId, SEVERITY_WORDS } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome, outcomeOf, worstFault } from './log/schema';
 export { type CrookedPlan, MARK_NAMES } from './mount/crooked';
+export type { Display } from './mount/display';
+export type { SideHold } from './mount/holdDown';
+export { OBSTACLE_SIZES, obstacleOutline } from './mount/obstacles';
 export { type Keys, keysNeeded, type MountPlan } from './mount/planMount';
 export { pieceInHoopFrame, type TurnRank } from './mount/rankTurns';
 export {
@@ -59,7 +71,7 @@ export {
   type Obstacle,
   type ObstacleKind,
 } from './mount/schema';
-export { OBSTACLE_SIZES, obstacleOutline, type TracePlan } from './mount/trace';
+export type { TracePlan } from './mount/trace';
 export { newTicket, withTodaysFields } from './newTicket';
 export { FABRICS } from './piece/fabrics';
 export {
@@ -95,6 +107,7 @@ export { type Plan, planTicket } from './plan';
 export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, type QuestionId, schoolsOf } from './rules/schools';
+export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {
   type Blank,
   EMPTY_SHELF,

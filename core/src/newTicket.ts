@@ -17,6 +17,8 @@ const EMPTY_DESIGN: DesignInput = {
   letterHeightMm: null,
   scalePercent: 100,
   artwork: null,
+  elementMoves: [],
+  looks: null,
 };
 
 /** A bare ticket for a kind of piece; the id is the caller's. */
@@ -51,7 +53,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       ...NO_COPIES_ASKED,
       scatter: { ...NO_COPIES_ASKED.scatter, spots: [] },
     },
-    hoop: { hoopId: null, turnDeg: null, shift: null, method: null, methodWhy: '' },
+    hoop: { hoopId: null, turnDeg: null, shift: null, method: null, methodWhy: '', split: false, part: 0 },
     layers: { support: null, choices: {} },
     mount: { machineId: null, mirror: false, checked: [], readings: [], obstacles: [] },
     stitch: { bobbinLeftM: null, stopsDone: 0 },

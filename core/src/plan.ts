@@ -2,7 +2,9 @@ import { type DesignPlan, planDesign } from './design/planDesign';
 import { byGravity, type Finding } from './findings/finding';
 import type { Reason } from './findings/reason';
 import { type FinishPlan, planFinish } from './finish/planFinish';
-import { type HoopPlan, type LaidHoop, planHoop } from './hoop/planHoop';
+import { factsInHoop, type LaidHoop } from './hoop/layHoop';
+import { type HoopPlan, planHoop } from './hoop/planHoop';
+import { stackFindings } from './hoop/stackThickness';
 import { layerFacts } from './layers/facts';
 import { type LayersPlan, planLayers } from './layers/planLayers';
 import { machineFor } from './mount/machineFor';
@@ -60,12 +62,15 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     designTurnDeg: place.turnDeg,
     outline: geometry,
     fabric: piece.fabric,
+    opened: piece.opened,
     rules,
   };
   const hoop = planHoop(ticket.hoop, question, {
     shelf,
     copies: place.copies.map((copy) => copy.footprint),
     scalePercent: ticket.design.scalePercent,
+    artwork: ticket.design.artwork,
+    offset: ticket.place.offset,
     preferTurns: (hoopChosen, turns) =>
       rankTurns(turns, lie, machineFor(ticket.mount, hoopChosen, shelf)).map((r) => r.turnDeg),
   });
@@ -74,25 +79,46 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const ranks = rankTurns(hoop.turns, lie, machine);
   const mount = hasLaid(hoop)
     ? planMount(ticket.mount, {
-        facts,
+        facts: factsInHoop(facts, hoop.laid),
         hoop,
         layers,
         ranks,
         machine,
         tubular: piece.kind.form === 'tubular',
         place,
+        outline: geometry,
         fabric: piece.fabric,
         rules,
       })
     : null;
+  const thick =
+    hoop.laid && hoop.method === 'hooped'
+      ? stackFindings(
+          hoop.laid.verdict.hoop,
+          {
+            fabric: piece.fabric,
+            clampedSheets: layers.stack.filter((l) => l.role === 'sheet' && l.clamped).length,
+          },
+          rules,
+        )
+      : [];
   const stitch = planStitch(ticket.stitch, facts, {
     machine,
     shelf,
     rules,
     copies: Math.max(1, place.copies.length),
   });
-  const finish = planFinish({ piece, opened: ticket.piece.opened, hoop, layers, rules });
-  return gather({ piece, design, place, hoop, layers, mount, stitch, finish });
+  const finish = planFinish({ piece, opened: piece.opened, hoop, layers, rules });
+  return gather({
+    piece,
+    design,
+    place,
+    hoop: { ...hoop, findings: [...hoop.findings, ...thick] },
+    layers,
+    mount,
+    stitch,
+    finish,
+  });
 }
 
 const hasLaid = (hoop: HoopPlan): hoop is HoopPlan & { laid: LaidHoop } => hoop.laid !== null;

@@ -127,20 +127,20 @@ describe('the tape', () => {
 describe('cards at the table', () => {
   it.each(STAGES.filter((s) => s !== 'design' && s !== 'log'))('%s has a deck', (stage) => {
     for (const ticket of [exampleA(), exampleB()]) {
-      const deck = deckOf(stage, plan(ticket));
+      const deck = deckOf(stage, plan(ticket), DEFAULT_HOUSE_RULES);
       expect(deck.length).toBeGreaterThan(0);
       for (const card of deck) expect(say(card.text, IN).length).toBeGreaterThan(3);
     }
   });
 
   it('has none where the plan waits', () => {
-    expect(deckOf('hoop', plan(newTicket('a-new-ticket', 't-shirt')))).toEqual([]);
-    expect(deckOf('design', plan())).toEqual([]);
+    expect(deckOf('hoop', plan(newTicket('a-new-ticket', 't-shirt')), DEFAULT_HOUSE_RULES)).toEqual([]);
+    expect(deckOf('design', plan(), DEFAULT_HOUSE_RULES)).toEqual([]);
   });
 
   it('says the cautions where the hazard is', () => {
     const cautions = (stage: (typeof STAGES)[number], ticket = exampleA()) =>
-      deckOf(stage, plan(ticket))
+      deckOf(stage, plan(ticket), DEFAULT_HOUSE_RULES)
         .flatMap((c) => c.caution ?? [])
         .join(' ');
     expect(cautions('stitch')).toContain('never reach in while it runs');

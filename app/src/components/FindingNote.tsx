@@ -1,7 +1,8 @@
-import { type Change, type DisplayUnits, type Finding, say } from '@zt/core';
+import { type DisplayUnits, type Finding, type Mend, say } from '@zt/core';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Offer } from './Offer';
+import { Press } from './ui/Press';
 import { Txt } from './ui/Txt';
 
 const WORDS = { stop: 'Stop', warn: 'Mind', note: 'Note' } as const;
@@ -9,13 +10,58 @@ const WORDS = { stop: 'Stop', warn: 'Mind', note: 'Note' } as const;
 interface FindingNoteProps {
   finding: Finding;
   units: DisplayUnits;
-  onMend: (change: Change) => void;
+  onMend: (mend: Mend) => void;
+  /** The mend that is tried out on the sheet, and how to try one; without, a mend is taken at once. */
+  trial?: { mend: Mend | null; onTry: (mend: Mend | null) => void };
   /** Without its own ground, where it stands below the very field. */
   quiet?: boolean;
 }
 
+const sameMend = (a: Mend | null, b: Mend): boolean =>
+  a !== null && JSON.stringify(a.change) === JSON.stringify(b.change);
+
+/** A mend that is on the sheet for trial: what it brings and costs, to take or to leave. */
+function Trial({
+  mend,
+  units,
+  onTake,
+  onLeave,
+}: {
+  mend: Mend;
+  units: DisplayUnits;
+  onTake: () => void;
+  onLeave: () => void;
+}) {
+  const p = usePalette();
+  const label = say(mend.label, units);
+  return (
+    <View
+      role="group"
+      aria-label={`Tried out: ${label}`}
+      style={{
+        borderWidth: 2.5,
+        borderColor: p.ink,
+        borderRadius: 6,
+        backgroundColor: p.panel,
+        padding: 10,
+        gap: 6,
+      }}
+    >
+      <Txt as="strong">{`On the sheet: ${label}`}</Txt>
+      <Txt as="small" tone="moss">
+        {say(mend.result, units)}
+      </Txt>
+      <Txt as="small">{`Cost: ${say(mend.cost ?? [], units)}`}</Txt>
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press kind="main" title="Do it" label={`Do it: ${label}`} onPress={onTake} />
+        <Press title="Leave it" onPress={onLeave} />
+      </View>
+    </View>
+  );
+}
+
 /** What is wrong, by how much, and the buttons that mend it. */
-export function FindingNote({ finding, units, onMend, quiet = false }: FindingNoteProps) {
+export function FindingNote({ finding, units, onMend, trial, quiet = false }: FindingNoteProps) {
   const p = usePalette();
   const tone = finding.severity === 'note' ? 'graphite' : 'madder';
   return (
@@ -37,15 +83,26 @@ export function FindingNote({ finding, units, onMend, quiet = false }: FindingNo
         </Txt>
         {say(finding.text, units)}
       </Txt>
-      {finding.mends.map((mend) => (
-        <Offer
-          key={say(mend.label, units)}
-          title={say(mend.label, units)}
-          detail={say(mend.result, units)}
-          tone="moss"
-          onTake={() => onMend(mend.change)}
-        />
-      ))}
+      {finding.mends.map((mend) =>
+        trial && sameMend(trial.mend, mend) ? (
+          <Trial
+            key={say(mend.label, units)}
+            mend={mend}
+            units={units}
+            onTake={() => onMend(mend)}
+            onLeave={() => trial.onTry(null)}
+          />
+        ) : (
+          <Offer
+            key={say(mend.label, units)}
+            title={say(mend.label, units)}
+            detail={say(mend.result, units)}
+            {...(mend.cost ? { cost: say(mend.cost, units) } : {})}
+            tone="moss"
+            onTake={() => (trial && mend.cost ? trial.onTry(mend) : onMend(mend))}
+          />
+        ),
+      )}
     </View>
   );
 }

@@ -6,12 +6,14 @@ interface OfferProps {
   title: string;
   /** What will be true, or why one would. */
   detail: string;
+  /** What it costs, where it costs something. */
+  cost?: string;
   tone?: 'moss' | 'graphite';
   onTake: () => void;
 }
 
 /** A way on that says what it brings. */
-export function Offer({ title, detail, tone = 'graphite', onTake }: OfferProps) {
+export function Offer({ title, detail, cost, tone = 'graphite', onTake }: OfferProps) {
   const p = usePalette();
   return (
     <Pressable
@@ -32,6 +34,7 @@ export function Offer({ title, detail, tone = 'graphite', onTake }: OfferProps) 
       <Txt as="small" tone={tone}>
         {detail}
       </Txt>
+      {cost ? <Txt as="small" tone="graphite">{`Cost: ${cost}`}</Txt> : null}
     </Pressable>
   );
 }

@@ -163,7 +163,7 @@ describe('findings, reasons, steps', () => {
 
   it('a finding says how much, and its button what will be true', () => {
     const heard: unknown[] = [];
-    render(<FindingNote finding={finding} units={MM} onMend={(change) => heard.push(change)} />);
+    render(<FindingNote finding={finding} units={MM} onMend={(mend) => heard.push(mend.change)} />);
     expect(screen.getByLabelText('Stop: Misses by 6.4 mm in height.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Turn 90°: fits with 8 mm to spare'));
     expect(heard).toEqual([{ stage: 'hoop', set: { turnDeg: 90 } }]);

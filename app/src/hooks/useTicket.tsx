@@ -1,8 +1,10 @@
 import {
+  applyMend,
   type Change,
   type DisplayUnits,
   type Finding,
   type HouseRules,
+  type Mend,
   type Plan,
   planTicket,
   type Shelf,
@@ -12,7 +14,7 @@ import {
   type Ticket,
 } from '@zt/core';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
-import { ticketChanged } from '../store/editor';
+import { mendTaken, ticketChanged } from '../store/editor';
 import { useAppDispatch } from '../store/store';
 import type { Shop } from './useShop';
 
@@ -27,6 +29,11 @@ export interface OpenTicket {
   loggedAs: string | null;
   /** Changes one stage's inputs; changes of one gesture are one step to undo. */
   change: (change: Change, gesture?: string) => void;
+  /** A way out of a finding that is tried out: the sheet shows what it would bring, and nothing is changed. */
+  trial: Mend | null;
+  tryOut: (mend: Mend | null) => void;
+  /** Makes a mend's change, as one step to undo. */
+  take: (mend: Mend) => void;
   findingsOf: (stage: Stage) => Finding[];
   /** The reading being taken: the sheet shows where its tape goes. */
   reading: string | null;
@@ -55,6 +62,10 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
       void dispatch(ticketChanged({ change: next, ...(gesture ? { gesture } : {}) })),
     [dispatch],
   );
+  const [tried, setTried] = useState<{ mend: Mend; on: Ticket } | null>(null);
+  const trial = tried?.on === ticket ? tried.mend : null;
+  const tryOut = useCallback((mend: Mend | null) => setTried(mend && { mend, on: ticket }), [ticket]);
+  const take = useCallback((mend: Mend) => void dispatch(mendTaken(mend)), [dispatch]);
   const [reading, choose] = useState(() => firstToMeasure(plan));
   const asked = plan.piece.asked.map((r) => r.id).join();
   const [askedBefore, setAskedBefore] = useState(asked);
@@ -72,11 +83,14 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
       units: rules.units,
       loggedAs,
       change,
+      trial,
+      tryOut,
+      take,
       findingsOf: (stage) => plan.findings.filter((f) => f.stage === stage),
       reading,
       setReading: choose,
     }),
-    [ticket, plan, shelf, rules, loggedAs, change, reading],
+    [ticket, plan, shelf, rules, loggedAs, change, trial, tryOut, take, reading],
   );
   return <OpenTicketContext.Provider value={open}>{children}</OpenTicketContext.Provider>;
 }
@@ -85,4 +99,17 @@ export function useOpenTicket(): OpenTicket {
   const open = useContext(OpenTicketContext);
   if (!open) throw new Error('assertion failed: no ticket is open here');
   return open;
+}
+
+/** What is drawn inside shows the ticket as it would be with the mend that is tried out, if one is. */
+export function TriedOut({ children }: { children: ReactNode }) {
+  const open = useOpenTicket();
+  const { trial, ticket, shelf, rules } = open;
+  const shown = useMemo(() => {
+    if (!trial) return open;
+    const tried = applyMend(ticket, trial);
+    const plan = planTicket(tried, shelf, rules);
+    return { ...open, ticket: tried, plan, states: stageStates(tried, plan) };
+  }, [open, trial, ticket, shelf, rules]);
+  return <OpenTicketContext.Provider value={shown}>{children}</OpenTicketContext.Provider>;
 }

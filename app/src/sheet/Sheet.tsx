@@ -17,6 +17,8 @@ interface SheetProps {
   /** The design was moved by so many mm since it was taken hold of. */
   onDrag?: (by: Point) => void;
   onDragEnd?: () => void;
+  /** A tap on the sheet, mm. */
+  onTap?: (at: Point) => void;
   room?: number;
   /** Keep the view as it is: the design is in the hand. */
   still?: boolean;
@@ -43,6 +45,7 @@ export function Sheet({
   holds = never,
   onDrag = nothing,
   onDragEnd = nothing,
+  onTap = nothing,
   room = 28,
   still = false,
 }: SheetProps) {
@@ -63,7 +66,8 @@ export function Sheet({
     (by: Point) => onDrag({ x: by.x / latest.current.scale, y: by.y / latest.current.scale }),
     [onDrag],
   );
-  useSheetGestures(ref, { holds: held, onDrag: drag, onDragEnd, onHand: setHand });
+  const tap = (at: Point) => onTap(toMm(latest.current, at));
+  useSheetGestures(ref, { holds: held, onDrag: drag, onDragEnd, onTap: tap, onHand: setHand });
   return (
     <NativeView
       ref={ref}

@@ -22,6 +22,15 @@ import { PieceLayer, paletteOnCloth } from './PieceLayer';
 import { Sheet } from './Sheet';
 import type { View } from './view';
 
+/** Something on the sheet that a hand can move. Points in the piece frame, mm. */
+export interface Grip {
+  holds: (at: Point, tolerance: number) => boolean;
+  /** It was moved by so much since it was taken hold of. */
+  onDrag: (by: Point) => void;
+  onDragEnd: () => void;
+  dragging: boolean;
+}
+
 interface TicketSheetProps {
   focus: Box;
   description: string;
@@ -30,6 +39,8 @@ interface TicketSheetProps {
   /** Drawn between piece and design. */
   under?: (view: View, palette: Palette) => ReactNode;
   draggable?: boolean;
+  /** Something else on the sheet that can be taken hold of, before the design. */
+  grip?: Grip;
   withDesign?: boolean;
   /** Another face of the piece than the one the design goes on. */
   face?: Face;
@@ -89,11 +100,19 @@ export function TicketSheet({
   over,
   under,
   draggable = false,
+  grip,
   withDesign = true,
   face,
 }: TicketSheetProps) {
   const { plan, units } = useOpenTicket();
-  const { holds, onDrag, onDragEnd, dragging } = useDesignDrag(draggable);
+  const design = useDesignDrag(draggable);
+  const { dragging } = design;
+  const byGrip = useRef(false);
+  const holds = (at: Point, tolerance: number) => {
+    byGrip.current = grip?.holds(at, tolerance) ?? false;
+    return byGrip.current || design.holds(at, tolerance);
+  };
+  const inHand = () => (byGrip.current && grip ? grip : design);
   const { piece } = plan;
   const own = face === undefined || face.view.id === piece.view.id;
   const outline = own ? (piece.geometry ?? piece.sketch) : face.sketch;
@@ -103,9 +122,9 @@ export function TicketSheet({
       focus={focus}
       description={description}
       holds={holds}
-      onDrag={onDrag}
-      onDragEnd={onDragEnd}
-      still={dragging}
+      onDrag={(by) => inHand().onDrag(by)}
+      onDragEnd={() => inHand().onDragEnd()}
+      still={dragging || (grip?.dragging ?? false)}
       draw={(view, palette) => (
         <>
           <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare={!own} />

@@ -9,11 +9,15 @@ interface GestureHandlers {
   /** The design was moved by so many px since it was taken hold of. */
   onDrag: (by: Point) => void;
   onDragEnd: () => void;
+  /** A press that went nowhere. Px within the sheet. */
+  onTap: (at: Point) => void;
   onHand: (change: (hand: Hand) => Hand) => void;
 }
 
 const LEAST_ZOOM = 0.5;
 const MOST_ZOOM = 8;
+/** A press that moved less is a tap. */
+const TAP_PX = 5;
 const clampZoom = (zoom: number) => Math.min(MOST_ZOOM, Math.max(LEAST_ZOOM, zoom));
 
 /** A hand zoomed by a factor about a point given from the middle of the sheet, px. */
@@ -93,6 +97,7 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
     const up = (event: PointerEvent) => {
       const p = pointers.get(event.pointerId);
       pointers.delete(event.pointerId);
+      if (p && held && Math.hypot(p.x - held.start.x, p.y - held.start.y) < TAP_PX) latest.current.onTap(p);
       if (held?.kind === 'drag' && p) {
         if (frame) cancelAnimationFrame(frame);
         frame = 0;

@@ -9,10 +9,8 @@ interface FieldFindingsProps {
 
 /** What is wrong with one input, right below it. */
 export function FieldFindings({ field, except = [] }: FieldFindingsProps) {
-  const { plan, units, change } = useOpenTicket();
+  const { plan, units, take } = useOpenTicket();
   return plan.findings
     .filter((finding) => finding.field === field && !except.includes(finding.code))
-    .map((finding) => (
-      <FindingNote key={finding.code} finding={finding} units={units} onMend={change} quiet />
-    ));
+    .map((finding) => <FindingNote key={finding.code} finding={finding} units={units} onMend={take} quiet />);
 }

@@ -1,4 +1,4 @@
-import { deckOf, STAGE_QUESTIONS, STAGES, type Stage } from '@zt/core';
+import { deckOf, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
@@ -8,7 +8,7 @@ import { Txt } from '../components/ui/Txt';
 import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { useKeys } from '../hooks/useKeys';
 import type { Shop } from '../hooks/useShop';
-import { useOpenTicket } from '../hooks/useTicket';
+import { TriedOut, useOpenTicket } from '../hooks/useTicket';
 import { redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
@@ -64,7 +64,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
 }
 
 function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const { ticket, plan } = useOpenTicket();
+  const { ticket, plan, rules } = useOpenTicket();
   const p = usePalette();
   const router = useRouter();
   const dispatch = useAppDispatch();
@@ -93,7 +93,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
       <IconPress icon="undo" label="Undo" disabled={past.length === 0} onPress={() => dispatch(undone())} />
       <IconPress icon="redo" label="Redo" disabled={future.length === 0} onPress={() => dispatch(redone())} />
       <View style={{ flex: 1 }} />
-      {deckOf(stage, plan).length > 0 ? (
+      {deckOf(stage, plan, rules).length > 0 ? (
         <Press title="At the table" onPress={() => router.push(`/ticket/${ticket.id}/card/${stage}`)} />
       ) : null}
       {Action ? <Action /> : null}
@@ -103,7 +103,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
 }
 
 function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const { findingsOf, states, units, change } = useOpenTicket();
+  const { findingsOf, states, units, take, trial, tryOut } = useOpenTicket();
   const p = usePalette();
   const { Panel: Body } = STAGE_VIEWS[stage];
   const blocked = states.find((s) => s.stage === stage)?.blocked ?? false;
@@ -128,7 +128,8 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
             key={`${finding.code} ${JSON.stringify(finding.text)}`}
             finding={finding}
             units={units}
-            onMend={change}
+            onMend={take}
+            trial={{ mend: trial, onTry: tryOut }}
           />
         ))}
       {blocked && stage !== 'log' ? (
@@ -144,8 +145,34 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
   );
 }
 
+/** Says on the sheet that it shows a trial. */
+function TrialRibbon() {
+  const { trial, units } = useOpenTicket();
+  const p = usePalette();
+  return (
+    <View
+      role="status"
+      style={{
+        position: 'absolute',
+        left: 0,
+        right: 0,
+        bottom: 0,
+        padding: 6,
+        backgroundColor: p.tape,
+        borderTopWidth: 1.5,
+        borderColor: p.ink,
+      }}
+    >
+      <Txt
+        as="label"
+        style={{ color: p.onTape }}
+      >{`Trial, nothing changed yet: ${say(trial?.label ?? [], units)}`}</Txt>
+    </View>
+  );
+}
+
 function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
-  const { ticket, states } = useOpenTicket();
+  const { ticket, states, trial } = useOpenTicket();
   const router = useRouter();
   const wide = useWide();
   const p = usePalette();
@@ -159,7 +186,12 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
       {wide ? tape : null}
       <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
         <View style={wide ? { flex: 2 } : { height: '42%' }}>
-          <Drawing />
+          <View style={{ flex: 1, pointerEvents: trial ? 'none' : 'auto' }}>
+            <TriedOut>
+              <Drawing />
+            </TriedOut>
+          </View>
+          {trial ? <TrialRibbon /> : null}
         </View>
         <View
           style={{

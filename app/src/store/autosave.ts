@@ -3,6 +3,7 @@ import type { Ticket } from '@zt/core';
 import { api } from '../services/api';
 import {
   type EditorState,
+  mendTaken,
   redone,
   saveDone,
   saveFailed,
@@ -21,7 +22,7 @@ const QUIET_MS = 350;
 /** Rest after a failure before the next try, ms. */
 const RETRY_MS = 3000;
 
-const isChange = isAnyOf(ticketChanged, ticketNamed, stageSettled, undone, redone, ticketOpened);
+const isChange = isAnyOf(ticketChanged, mendTaken, ticketNamed, stageSettled, undone, redone, ticketOpened);
 type WithEditor = { editor: EditorState };
 
 const isFailure = isAnyOf(saveFailed, waitingFailed);

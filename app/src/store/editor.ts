@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyChange, type Change, type Stage, type Ticket } from '@zt/core';
+import { applyChange, applyMend, type Change, type Mend, type Stage, type Ticket } from '@zt/core';
 
 /** How the ticket on the sheet stands with the server. */
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'conflict';
@@ -76,6 +76,9 @@ const editor = createSlice({
       if (state.present)
         step(state, applyChange(state.present as Ticket, payload.change), payload.gesture ?? null);
     },
+    mendTaken: (state, { payload }: PayloadAction<Mend>) => {
+      if (state.present) step(state, applyMend(state.present as Ticket, payload), null);
+    },
     ticketNamed: (state, { payload }: PayloadAction<Partial<Pick<Ticket, 'name' | 'customer' | 'due'>>>) => {
       if (state.present)
         step(state, { ...(state.present as Ticket), ...payload }, `named ${Object.keys(payload).join()}`);
@@ -133,6 +136,7 @@ const editor = createSlice({
 export const {
   ticketOpened,
   ticketChanged,
+  mendTaken,
   ticketNamed,
   stageSettled,
   gestureEnded,

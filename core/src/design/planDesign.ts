@@ -1,13 +1,14 @@
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
-import { boxAbout, cornersOf } from '../geometry/box';
+import { boxAbout, boxOf, cornersOf, heightOf, widthOf } from '../geometry/box';
 import { ORIGIN, type Point } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
+import { arranged } from './elements';
 import { DENSITY_TABLE, type DensityClass } from './numbers';
-import type { Artwork, DesignInput } from './schema';
+import type { Artwork, DesignInput, Looks } from './schema';
 
 export interface PlannedStop {
   hex: string;
@@ -28,11 +29,13 @@ export interface DesignFacts {
   hull: Polygon;
   hullKnown: boolean;
   fileCentre: Point;
+  /** The drawing as arranged, mm at 100 %. */
   artwork: Artwork | null;
   scale: number;
   hasUp: boolean;
   lettering: boolean;
   letterHeightMm: number | null;
+  looks: Looks | null;
 }
 
 export interface DesignPlan {
@@ -86,11 +89,30 @@ function plannedStops(input: DesignInput, stitches: number): PlannedStop[] {
   }));
 }
 
+const arrangements = new WeakMap<Artwork, { moves: DesignInput['elementMoves']; artwork: Artwork }>();
+
+/** The drawing as arranged; kept for the last moves, since the same plan is asked for while a hand drags. */
+function artworkAs(input: DesignInput): Artwork | null {
+  const { artwork, elementMoves: moves } = input;
+  if (!artwork || moves.length === 0) return artwork;
+  const before = arrangements.get(artwork);
+  if (before?.moves === moves) return before.artwork;
+  const after = { moves, artwork: arranged(artwork, moves) };
+  arrangements.set(artwork, after);
+  return after.artwork;
+}
+
+/** Where a drawing was rearranged its size is the arrangement's; density stays that of the design as it came. */
 function factsOf(input: DesignInput, size: { width: number; height: number }, stitches: number): DesignFacts {
   const scale = input.scalePercent / 100;
-  const [widthMm, heightMm] = [size.width * scale, size.height * scale];
-  const density = stitches / ((widthMm * heightMm) / 100);
+  const artwork = artworkAs(input);
   const scaled = (p: Point): Point => ({ x: p.x * scale, y: p.y * scale });
+  const box = artwork && artwork !== input.artwork ? boxOf(artwork.hull) : null;
+  const [widthMm, heightMm] = [
+    (box ? widthOf(box) : size.width) * scale,
+    (box ? heightOf(box) : size.height) * scale,
+  ];
+  const density = stitches / ((size.width * size.height * scale * scale) / 100);
   return {
     widthMm,
     heightMm,
@@ -98,21 +120,35 @@ function factsOf(input: DesignInput, size: { width: number; height: number }, st
     density,
     densityClass: densityClassOf(density),
     stops: plannedStops(input, stitches),
-    hull: input.artwork ? input.artwork.hull.map(scaled) : cornersOf(boxAbout(ORIGIN, widthMm, heightMm)),
-    hullKnown: input.artwork !== null,
-    fileCentre: scaled(input.artwork?.fileCentre ?? ORIGIN),
-    artwork: input.artwork,
+    hull: artwork ? artwork.hull.map(scaled) : cornersOf(boxAbout(ORIGIN, widthMm, heightMm)),
+    hullKnown: artwork !== null,
+    fileCentre: scaled(artwork?.fileCentre ?? ORIGIN),
+    artwork,
     scale,
     hasUp: input.hasUp,
     lettering: input.lettering,
     letterHeightMm: input.letterHeightMm === null ? null : input.letterHeightMm * scale,
+    looks: input.looks,
   };
 }
 
+const REARRANGED = phrase`Its elements are moved from where the file has them: save the file so before you load it.`;
+const AS_IN_FILE: Finding['mends'] = [
+  {
+    label: phrase`As in the file`,
+    result: phrase`every element back where it was drawn`,
+    change: { stage: 'design', set: { elementMoves: [] } },
+  },
+];
+
 function judge(facts: DesignFacts, input: DesignInput, rules: HouseRules): Finding[] {
   const found: Finding[] = [];
-  const add = (code: string, severity: Finding['severity'], text: Finding['text']) =>
-    found.push(finding('design', code, severity, text));
+  const add = (
+    code: string,
+    severity: Finding['severity'],
+    text: Finding['text'],
+    mends: Finding['mends'] = [],
+  ) => found.push(finding('design', code, severity, text, { mends }));
   const denser = (1 / facts.scale ** 2 - 1) * 100;
   if (input.scalePercent < numberFor(rules, 'resizeLeastPercent')) {
     add(
@@ -148,6 +184,8 @@ function judge(facts: DesignFacts, input: DesignInput, rules: HouseRules): Findi
       'warn',
       phrase`${count(cover)} mm of thread on a mm² is a hot spot: slow down there.`,
     );
+  if (facts.artwork && facts.artwork !== input.artwork)
+    add('design-rearranged', 'note', REARRANGED, AS_IN_FILE);
   for (const remark of input.artwork?.remarks ?? []) add('design-file-remark', 'note', phrase`${remark}`);
   return found;
 }
@@ -172,12 +210,13 @@ export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
   }
   if (findings.length > 0 || stitches === null) return { facts: null, findings, reasons: [] };
   const facts = factsOf(input, { width, height }, stitches);
+  const areaCm2 = (width * height * facts.scale ** 2) / 100;
   const reason = because(
     'density',
     phrase`Stitches on each cm² of the design's box: ${facts.densityClass}.`,
     [
-      phrase`${mm(facts.widthMm)} × ${mm(facts.heightMm)} = ${count((facts.widthMm * facts.heightMm) / 100)} cm²`,
-      phrase`${count(stitches)} ÷ ${count((facts.widthMm * facts.heightMm) / 100)} = ${count(facts.density)} to the cm²`,
+      phrase`${mm(width * facts.scale)} × ${mm(height * facts.scale)} = ${count(areaCm2)} cm²`,
+      phrase`${count(stitches)} ÷ ${count(areaCm2)} = ${count(facts.density)} to the cm²`,
       phrase`open below 40, light below 80, medium below 150, heavy below 240`,
     ],
   );

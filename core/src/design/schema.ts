@@ -35,6 +35,9 @@ export const ColourStopSchema = z.object({
 });
 export type ColourStop = z.infer<typeof ColourStopSchema>;
 
+export const LOOKS = ['left', 'right'] as const;
+export type Looks = (typeof LOOKS)[number];
+
 /** What the maker enters about the design. Lengths in mm; null is not known yet. */
 export const DesignInputSchema = z.object({
   name: z.string().max(120),
@@ -49,5 +52,9 @@ export const DesignInputSchema = z.object({
   letterHeightMm: z.number().positive().max(400).nullable(),
   scalePercent: z.number().min(10).max(200),
   artwork: ArtworkSchema.nullable(),
+  /** How far each element of the drawing is moved from where the file has it, mm at 100 %; empty: as in the file. */
+  elementMoves: z.array(PointSchema).max(400).default([]),
+  /** Which way a figure in it looks; null where it has none, or looks at you. */
+  looks: z.enum(LOOKS).nullable().default(null),
 });
 export type DesignInput = z.infer<typeof DesignInputSchema>;

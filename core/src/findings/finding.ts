@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PointSchema } from '../geometry/schema';
 import { STAGES } from '../stages';
-import { ChangeSchema } from '../ticket';
+import { applyChange, ChangeSchema, type Ticket } from '../ticket';
 import { type Phrase, PhraseSchema } from '../units/phrase';
 
 /** `stop`: the plan cannot be right. `warn`: it will show. `note`: worth knowing. */
@@ -9,8 +9,22 @@ export const SEVERITIES = ['stop', 'warn', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 /** A way out of a finding: what the button says, what will then be true, and the change it makes. */
-export const MendSchema = z.object({ label: PhraseSchema, result: PhraseSchema, change: ChangeSchema });
+export const MendSchema = z.object({
+  label: PhraseSchema,
+  result: PhraseSchema,
+  change: ChangeSchema,
+  /** A second stage's change that goes with it. */
+  also: ChangeSchema.optional(),
+  /** What it costs; a mend that costs something is tried out on the sheet before it is taken. */
+  cost: PhraseSchema.optional(),
+});
 export type Mend = z.infer<typeof MendSchema>;
+
+/** The ticket once a mend is taken; the one given is left as it was. */
+export function applyMend(ticket: Ticket, { change, also }: Mend): Ticket {
+  const changed = applyChange(ticket, change);
+  return also ? applyChange(changed, also) : changed;
+}
 
 /** Something the maker should know, beside the place it speaks of (piece frame, mm). */
 export const FindingSchema = z.object({

@@ -4,8 +4,8 @@ import { type Point, turn } from '../geometry/point';
 import { clearanceToLine, containsPoint, hullOf } from '../geometry/polygon';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
-import type { Hoop, Shelf } from '../shelf/schema';
-import { exampleA, exampleB, hoop, SAMPLE_SHELF } from '../testing/samples';
+import type { Shelf } from '../shelf/schema';
+import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
 import { allowedCentres, largestScale, spareMm, whyDesignDoesNotFit } from './fit';
@@ -19,7 +19,6 @@ const hooped = (ticket: Ticket, set: Partial<HoopInput>): Ticket =>
   applyChange(ticket, { stage: 'hoop', set });
 const designed = (ticket: Ticket, widthMm: number, heightMm: number): Ticket =>
   applyChange(ticket, { stage: 'design', set: { widthMm, heightMm } });
-const shelfOf = (...hoops: Hoop[]): Shelf => ({ ...SAMPLE_SHELF, hoops });
 
 const FIELD = { widthMm: 100, heightMm: 80, round: false };
 const coordinate = fc.double({ min: -70, max: 70, noNaN: true });
@@ -248,68 +247,12 @@ describe('hooped or floated', () => {
   });
 });
 
-describe('rescues', () => {
-  const codes = (ticket: Ticket, shelf?: Shelf) =>
-    planOf(ticket, shelf)
-      .findings.filter((f) => f.stage === 'hoop' && f.severity === 'stop')
-      .map((f) => f.code);
-
-  it.each([
-    [
-      'turn',
-      hooped(designed(exampleA(), 150, 60), { hoopId: 'hoop-130x180', turnDeg: 0 }),
-      /^Turn the hoop (90|270)°$/,
-    ],
-    [
-      'shift',
-      hooped(exampleA(), { hoopId: 'hoop-100x100', shift: { x: 30, y: 0 } }),
-      /^Centre it in the field$/,
-    ],
-    ['shrink', hooped(designed(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }), /^Shrink to 94 %$/],
-    [
-      'next hoop',
-      hooped(designed(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }),
-      /^Use Round 150 screw hoop$/,
-    ],
-  ])('%s: states its result and mends', (_, ticket, label) => {
-    const finding = planOf(ticket).findings.find((f) => f.code === 'hoop-misses');
-    const mend = finding?.mends.find((m) => label.test(say(m.label, MM)));
-    expect(mend).toBeDefined();
-    expect(say(mend?.result ?? [], MM)).toMatch(/\w/);
-    if (mend) expect(codes(applyChange(ticket, mend.change))).toEqual([]);
+it('cuts stabilizer 25 mm beyond the ring all round, a patch as far beyond the field', () => {
+  expect(planOf(exampleA()).hoop?.cut).toEqual({
+    widthMm: 182,
+    heightMm: 190,
+    patch: { widthMm: 150, heightMm: 150 },
   });
-
-  it('never shrinks below what the cloth bears', () => {
-    const ticket = hooped(designed(exampleA(), 140, 60), { hoopId: 'hoop-100x100' });
-    const labels = planOf(ticket).findings.flatMap((f) => f.mends.map((m) => say(m.label, MM)));
-    expect(labels.filter((l) => l.startsWith('Shrink'))).toEqual([]);
-  });
-
-  it('offers to shrink into the nearest when nothing fits, and says so when there is no hoop', () => {
-    const lonely = shelfOf(hoop('hoop-only-one', [80, 80], [110, 118]));
-    expect(codes(exampleA(), lonely)).toEqual(['hoop-none-fits']);
-    const finding = planOf(exampleA(), lonely).findings[0];
-    expect(say(finding?.mends[0]?.label ?? [], MM)).toBe('Shrink to 90 %');
-    expect(codes(exampleA(), shelfOf())).toEqual(['hoop-none']);
-  });
-
-  it('needs an opening that lets the ring in', () => {
-    const ticket = exampleA();
-    const small = {
-      ...ticket,
-      piece: { ...ticket.piece, readings: { chestWidth: 200, length: 300, shoulder: 55, armhole: 110 } },
-    };
-    const big = shelfOf(hoop('hoop-large-one', [200, 200], [236, 240]));
-    const plan = planOf(hooped(designed(small, 50, 40), { hoopId: 'hoop-large-one' }), big);
-    const finding = plan.findings.find((f) => f.code === 'hoop-opening');
-    expect(say(finding?.text ?? [], MM)).toContain(
-      'needs an opening of 256 mm; the hem is 200 mm: open a seam',
-    );
-  });
-});
-
-it('cuts stabilizer 25 mm beyond the ring all round', () => {
-  expect(planOf(exampleA()).hoop?.cut).toEqual({ widthMm: 182, heightMm: 190 });
 });
 
 describe('tension', () => {

@@ -7,8 +7,8 @@ import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
+import { closesOnMm } from './closesOn';
 import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
-import { CLOSES_BY_KIND } from './numbers';
 import { hoopCentre, isTooLarge, ringLies, ringOnPiece, searchDesignAt } from './ring';
 import type { QuarterTurn } from './schema';
 
@@ -41,6 +41,10 @@ export interface HoopQuestion {
   outline: PieceOutline;
   fabric: Fabric;
   rules: HouseRules;
+  /** Seams opened to let a hoop in, by name: then the opening does not bind. */
+  opened: readonly string[];
+  /** A place of the design in the hoop that the maker chose: tried before any other. */
+  chosenAt?: Point;
 }
 
 export const fieldOf = (hoop: Hoop): Field => ({
@@ -51,13 +55,14 @@ export const fieldOf = (hoop: Hoop): Field => ({
 
 /** A field and a ring turned by 180° lie as they did, so the half turns follow from 0° and 90°. */
 function judgeTurns(hoop: Hoop, q: HoopQuestion): TurnVerdict[] {
-  const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, 90, q)];
+  const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, hoop.mayTurn ? 90 : 0, q)];
   const opposite = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
     ...turn,
     turnDeg,
     designAt: turn.designAt && { x: -turn.designAt.x + 0, y: -turn.designAt.y + 0 },
   });
-  return [upright, quarter, opposite(upright, 180), opposite(quarter, 270)];
+  const half = opposite(upright, 180);
+  return hoop.mayTurn ? [upright, quarter, half, opposite(quarter, 270)] : [upright, half];
 }
 
 function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdict {
@@ -71,7 +76,7 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdi
     ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn });
   const lies = (designAt: Point) => ringLies(ringAt(designAt), q.outline, clearance, face);
   const mayLie = allowed !== null && !isTooLarge(boxOf(ringAt({ x: 0, y: 0 })), face, clearance);
-  const designAt = mayLie ? searchDesignAt(hoop, allowed, lies) : null;
+  const designAt = mayLie ? searchDesignAt(hoop, allowed, lies, q.chosenAt) : null;
   return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
 }
 
@@ -86,8 +91,7 @@ const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set([
 /** Why this hoop cannot close on the cloth. */
 function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {
   const why: Phrase[] = [];
-  const closes = CLOSES_BY_KIND[hoop.kind];
-  const closesMm = closes ? numberFor(q.rules, closes) : Infinity;
+  const closesMm = closesOnMm(hoop, q.rules);
   if (hoop.kind === 'open frame')
     why.push(phrase`an open frame has no inner ring: the piece is floated on it`);
   if (q.fabric.thicknessMm > closesMm)
@@ -104,7 +108,7 @@ function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion
 }
 
 function whyNotUsed(hoop: Hoop, q: HoopQuestion): Phrase | null {
-  if (!q.outline.opening) return null;
+  if (!q.outline.opening || q.opened.length > 0) return null;
   const needed = Math.min(hoop.ringWidthMm, hoop.ringHeightMm) + numberFor(q.rules, 'openingAllowanceMm');
   if (q.outline.opening.widthMm >= needed) return null;
   return phrase`needs an opening of ${mm(needed)}; the ${q.outline.opening.name} is ${mm(q.outline.opening.widthMm)}: open a seam`;
@@ -141,10 +145,7 @@ export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
     whyNotHooped: whyNotHooped(hoop, turns, q),
     whyNotUsed: whyNotUsed(hoop, q),
     turns,
-    largestScale: Math.max(
-      largestScale(q.facts.hull, fieldOf(hoop), 0),
-      largestScale(q.facts.hull, fieldOf(hoop), 90),
-    ),
+    largestScale: Math.max(...turns.map((t) => largestScale(q.facts.hull, fieldOf(hoop), -t.turnDeg))),
   };
   return { ...verdict, line: lineOf(verdict) };
 }

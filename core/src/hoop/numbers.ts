@@ -26,6 +26,30 @@ export const HOOP_NUMBERS = {
     unit: 'mm',
     reason: 'A hand-width less slips out of the ring.',
   },
+  splitOverlapMm: {
+    name: 'Parts of a split design overlap by',
+    value: 15,
+    unit: 'mm',
+    reason: 'Room for the crosses, and for cloth that draws in.',
+  },
+  crossOutMm: {
+    name: 'Registration cross outside the design',
+    value: 6,
+    unit: 'mm',
+    reason: 'Picked out afterwards without touching the design.',
+  },
+  elementGapMm: {
+    name: 'Elements of a design no nearer than',
+    value: 3,
+    unit: 'mm',
+    reason: 'Nearer they read as one, and pull each other.',
+  },
+  sheetThicknessMm: {
+    name: 'A stabilizer sheet, thickness',
+    value: 0.4,
+    unit: 'mm',
+    reason: 'Pressed in a ring, a medium sheet.',
+  },
   closesScrewMm: { name: 'A screw hoop closes on', value: 3, unit: 'mm', reason: 'Thicker stacks pop out.' },
   closesQuickMm: {
     name: 'A quick-release hoop closes on',

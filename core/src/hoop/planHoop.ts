@@ -1,44 +1,19 @@
-import { densityRank } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
-import type { Reason } from '../findings/reason';
-import { type Point, plus, turn } from '../geometry/point';
-import { type Polygon, placed } from '../geometry/polygon';
+import { because, type Reason } from '../findings/reason';
+import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop, Shelf } from '../shelf/schema';
-import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
-import { chooseMethod, isKnit } from './chooseMethod';
-import { allowedRegion, type Pose, roomTowards, whyDesignDoesNotFit } from './fit';
+import { count, type Phrase, percent, phrase } from '../units/phrase';
+import { chooseMethod } from './chooseMethod';
+import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { type Hooping, hoopingsFor } from './hoopings';
-import {
-  byChoice,
-  fieldOf,
-  type HoopQuestion,
-  type HoopVerdict,
-  judgeHoop,
-  type TurnVerdict,
-} from './judgeHoop';
-import { floatRescue, hoopRescue, rescuesFor } from './rescues';
-import { fieldOnPiece, hoopCentre, ringOnPiece } from './ring';
+import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
+import { designAtFor, type LaidHoop, layHoop, layPart, splitFor } from './layHoop';
+import type { RescueQuestion } from './rescues';
 import type { HoopInput, Method, QuarterTurn } from './schema';
+import type { Split } from './split';
 import { tensionFor } from './tension';
-
-/** The chosen hoop where it lies on the piece. Corners in the piece frame, mm. */
-export interface LaidHoop {
-  verdict: HoopVerdict;
-  turnDeg: QuarterTurn;
-  /** The hoop's whole turn on the piece, the design's included. */
-  onPieceDeg: number;
-  /** The design's centre in the hoop frame. */
-  designAt: Point;
-  centre: Point;
-  ring: Point[];
-  field: Point[];
-  /** Where the design's centre may lie in this field, piece frame; empty where it fits nowhere. */
-  allowed: Point[];
-  /** How far the design may still be moved on the piece without moving the hoop, mm. */
-  room: { up: number; down: number; left: number; right: number };
-}
 
 export interface HoopPlan {
   verdicts: HoopVerdict[];
@@ -49,8 +24,8 @@ export interface HoopPlan {
   turns: QuarterTurn[];
   /** Basting box outside the design when floating, mm; null when hooped. */
   bastingMm: number | null;
-  /** Stabilizer to cut, mm. */
-  cut: { widthMm: number; heightMm: number } | null;
+  /** Stabilizer to cut for the ring, and for a patch laid under the field alone, mm. */
+  cut: { widthMm: number; heightMm: number; patch: { widthMm: number; heightMm: number } } | null;
   tension: Phrase;
   /** Which copies of the design one hooping reaches; empty where there is one copy. */
   hoopings: Hooping[];
@@ -64,136 +39,6 @@ function turnsThatWork(verdict: HoopVerdict, method: Method): TurnVerdict[] {
   return method === 'hooped' && lying.length > 0 ? lying : fitting;
 }
 
-/** The ways to move on the piece, as they lie in the hoop. */
-function roomIn(hoop: Hoop, pose: Pose, onPieceDeg: number, q: HoopQuestion): LaidHoop['room'] {
-  const towards = (x: number, y: number) =>
-    roomTowards(q.facts.hull, fieldOf(hoop), pose, turn({ x, y }, -onPieceDeg));
-  return { up: towards(0, -1), down: towards(0, 1), left: towards(-1, 0), right: towards(1, 0) };
-}
-
-/** Lays the chosen hoop on the piece in one turn. */
-export function layHoop(
-  verdict: HoopVerdict,
-  turnDeg: QuarterTurn,
-  method: Method,
-  q: HoopQuestion,
-  shift: Point | null,
-): LaidHoop {
-  const found = verdict.turns.find((t) => t.turnDeg === turnDeg)?.designAt;
-  const designAt = shift
-    ? { x: -shift.x, y: -shift.y }
-    : ((method === 'hooped' ? found : null) ?? { x: 0, y: 0 });
-  const onPieceDeg = q.designTurnDeg + turnDeg;
-  const pose = { centre: hoopCentre(q.designCentre, onPieceDeg, designAt), turnDeg: onPieceDeg };
-  return {
-    verdict,
-    turnDeg,
-    onPieceDeg,
-    designAt,
-    centre: pose.centre,
-    ring: ringOnPiece(verdict.hoop, pose),
-    field: fieldOnPiece(verdict.hoop, pose),
-    allowed: placed(allowedRegion(q.facts.hull, fieldOf(verdict.hoop), -turnDeg), onPieceDeg, pose.centre),
-    room: roomIn(verdict.hoop, { turnDeg: -turnDeg, ...designAt }, onPieceDeg, q),
-  };
-}
-
-/** The design's point that reaches farthest past the field, in the piece frame. */
-function farthestOut(laid: LaidHoop, q: HoopQuestion): Point {
-  const { fieldWidthMm, fieldHeightMm } = laid.verdict.hoop;
-  let worst = { past: -Infinity, at: q.designCentre };
-  for (const point of q.facts.hull) {
-    const inHoop = plus(turn(point, -laid.turnDeg), laid.designAt);
-    const past = Math.max(Math.abs(inHoop.x) - fieldWidthMm / 2, Math.abs(inHoop.y) - fieldHeightMm / 2);
-    if (past > worst.past) worst = { past, at: plus(q.designCentre, turn(point, q.designTurnDeg)) };
-  }
-  return worst.at;
-}
-
-function fitFindings(
-  laid: LaidHoop,
-  plan: Pick<HoopPlan, 'verdicts' | 'method'>,
-  input: HoopInput,
-  q: HoopQuestion,
-  scalePercent: number,
-): Finding[] {
-  const found: Finding[] = [];
-  const { verdict } = laid;
-  const mends = rescuesFor(verdict, plan.verdicts, input, { scalePercent, rules: q.rules });
-  const miss = whyDesignDoesNotFit(q.facts.hull, fieldOf(verdict.hoop), {
-    turnDeg: -laid.turnDeg,
-    ...laid.designAt,
-  });
-  if (miss) {
-    const [wide, high] = [miss.widthMm > 0, miss.heightMm > 0];
-    const by =
-      wide && high
-        ? phrase`${mm(miss.widthMm)} in width and ${mm(miss.heightMm)} in height`
-        : wide
-          ? phrase`${mm(miss.widthMm)} in width`
-          : phrase`${mm(miss.heightMm)} in height`;
-    found.push(
-      finding(
-        'hoop',
-        'hoop-misses',
-        'stop',
-        phrase`The design reaches past the field of ${verdict.hoop.name} by ${by}, on one side.`,
-        { at: farthestOut(laid, q), mends },
-      ),
-    );
-  }
-  if (verdict.whyNotUsed)
-    found.push(
-      finding('hoop', 'hoop-opening', 'stop', phrase`${verdict.hoop.name} ${verdict.whyNotUsed}.`, { mends }),
-    );
-  if (plan.method === 'hooped' && verdict.whyNotHooped.length > 0) {
-    const why = verdict.whyNotHooped[0] ?? [];
-    found.push(
-      finding(
-        'hoop',
-        'hoop-cannot-close',
-        'stop',
-        phrase`${verdict.hoop.name} cannot be closed here: ${why}.`,
-        {
-          mends: [floatRescue(), ...mends],
-        },
-      ),
-    );
-  }
-  return found;
-}
-
-function methodFindings(plan: Pick<HoopPlan, 'method' | 'laid'>, q: HoopQuestion): Finding[] {
-  if (plan.method !== 'floated' || !isKnit(q.fabric) || densityRank(q.facts.densityClass) < 3) return [];
-  const canHoop = plan.laid?.verdict.whyNotHooped.length === 0;
-  return [
-    finding(
-      'hoop',
-      'hoop-float-puckers',
-      'warn',
-      phrase`A ${q.facts.densityClass} design floated on a knit with ${percent(q.fabric.stretchPercent)} stretch puckers. Baste it at the very least.`,
-      { mends: canHoop ? [hoopRescue()] : [] },
-    ),
-  ];
-}
-
-function nothingFits(
-  verdicts: readonly HoopVerdict[],
-  input: HoopInput,
-  scalePercent: number,
-  rules: HouseRules,
-): Finding {
-  const nearest = verdicts[0];
-  if (!nearest) return finding('hoop', 'hoop-none', 'stop', phrase`There is no hoop on the shelf yet.`);
-  return finding(
-    'hoop',
-    'hoop-none-fits',
-    'stop',
-    phrase`No hoop on the shelf takes this design. Nearest: ${nearest.hoop.name}. ${nearest.line}`,
-    { mends: rescuesFor(nearest, verdicts, input, { scalePercent, rules }) },
-  );
-}
-
 function proposalReason(verdicts: readonly HoopVerdict[], proposed: HoopVerdict, method: Method): Reason {
   return {
     about: 'hoop',
@@ -204,16 +49,32 @@ function proposalReason(verdicts: readonly HoopVerdict[], proposed: HoopVerdict,
   };
 }
 
-function cutFor(laid: LaidHoop, rules: HouseRules): HoopPlan['cut'] {
+/** How much of the ring the piece fills, and what that says of hooping it. */
+function fillReason(laid: LaidHoop): Reason {
+  const full = laid.fillPercent > 99.5;
+  return because(
+    'fill',
+    full
+      ? phrase`The piece fills the whole ring.`
+      : phrase`The piece fills ${percent(laid.fillPercent)} of the ring: it cannot be gripped all round.`,
+  );
+}
+
+function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['cut'] {
   const allowance = numberFor(rules, 'stabilizerAllowanceMm');
-  const { hoop } = laid.verdict;
-  return { widthMm: hoop.ringWidthMm + 2 * allowance, heightMm: hoop.ringHeightMm + 2 * allowance };
+  const all = (width: number, height: number) => ({
+    widthMm: width + 2 * allowance,
+    heightMm: height + 2 * allowance,
+  });
+  return {
+    ...all(hoop.ringWidthMm, hoop.ringHeightMm),
+    patch: all(hoop.fieldWidthMm, hoop.fieldHeightMm),
+  };
 }
 
 /** What the choice of a hoop depends on beyond the design and the piece. */
-export interface HoopContext {
+export interface HoopContext extends Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset'> {
   shelf: Shelf;
-  scalePercent: number;
   /** The turns that work, the best for mounting first. */
   preferTurns: (hoop: Hoop, turns: readonly QuarterTurn[]) => QuarterTurn[];
   /** Footprints of all copies of the design, piece frame, mm; empty where there is one. */
@@ -254,39 +115,76 @@ function fewerHoopings(
   return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];
 }
 
+/** The turns in which a split takes the fewest parts, with the split. */
+function splitsOf(verdict: HoopVerdict, q: HoopQuestion): { turnDeg: QuarterTurn; split: Split }[] {
+  const all = verdict.turns.flatMap(({ turnDeg }) => {
+    const split = splitFor(verdict.hoop, turnDeg, q);
+    return split ? [{ turnDeg, split }] : [];
+  });
+  const fewest = Math.min(...all.map(({ split }) => split.parts.length));
+  return all.filter(({ split }) => split.parts.length === fewest);
+}
+
+/** The chosen hoop on the piece, in the turn asked for or the best for mounting, whole or for the part in hand. */
+function layChosen(
+  chosen: HoopVerdict,
+  method: Method,
+  asked: { input: HoopInput; q: HoopQuestion; context: HoopContext },
+): Pick<HoopPlan, 'laid' | 'turns'> {
+  const { input, q, context } = asked;
+  const best = (turns: QuarterTurn[]) =>
+    input.turnDeg ?? context.preferTurns(chosen.hoop, turns)[0] ?? (0 as const);
+  if (input.split) {
+    const splits = splitsOf(chosen, q);
+    const turns = splits.map((s) => s.turnDeg);
+    const turnDeg = best(turns);
+    const split = splits.find((s) => s.turnDeg === turnDeg)?.split ?? splitFor(chosen.hoop, turnDeg, q);
+    if (split) return { laid: layPart(chosen, turnDeg, { split, index: input.part }, q), turns };
+  }
+  const turns = turnsThatWork(chosen, method).map((t) => t.turnDeg);
+  const turnDeg = best(turns);
+  const designAt = designAtFor(chosen, turnDeg, method, input.shift);
+  return { laid: layHoop(chosen, { turnDeg, designAt, hull: q.facts.hull }, q), turns };
+}
+
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
-export function planHoop(input: HoopInput, q: HoopQuestion, context: HoopContext): HoopPlan {
-  const { shelf, scalePercent } = context;
-  const verdicts = shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
+export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopPlan {
+  const q: HoopQuestion = input.shift
+    ? { ...asked, chosenAt: { x: -input.shift.x + 0, y: -input.shift.y + 0 } }
+    : asked;
+  const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
   const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
   const choice = chooseMethod(usable, q.facts, q.fabric, q.rules);
   const method = input.method ?? choice.method;
   const proposed =
     (method === 'hooped' ? usable.find((v) => v.whyNotHooped.length === 0) : usable[0]) ?? usable[0] ?? null;
   const chosen = verdicts.find((v) => v.hoop.id === input.hoopId) ?? proposed;
-  const working = chosen ? turnsThatWork(chosen, method).map((t) => t.turnDeg) : [];
-  const turnDeg = input.turnDeg ?? (chosen ? context.preferTurns(chosen.hoop, working)[0] : undefined) ?? 0;
-  const laid = chosen ? layHoop(chosen, turnDeg, method, q, input.shift) : null;
+  const { laid, turns } = chosen
+    ? layChosen(chosen, method, { input, q, context })
+    : { laid: null, turns: [] };
   const tension = tensionFor(q.fabric, method, q.rules);
-  const findings = laid
-    ? fitFindings(laid, { verdicts, method }, input, q, scalePercent)
-    : [nothingFits(verdicts, input, scalePercent, q.rules)];
-  const hoopings = laid ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context.copies) : [];
+  const trouble = { verdicts, method, input, q, rescue: context };
+  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context.copies) : [];
   return {
     verdicts,
     proposedId: proposed?.hoop.id ?? null,
     method,
     laid,
-    turns: working,
+    turns,
     bastingMm: method === 'floated' ? numberFor(q.rules, 'bastingOutsideMm') : null,
     cut: laid ? cutFor(laid, q.rules) : null,
     tension: tension.text,
     hoopings,
     findings: [
-      ...findings,
-      ...methodFindings({ method, laid }, q),
+      ...(laid ? [...fitFindings({ ...trouble, laid }), ...splitFindings(laid)] : [nothingFits(trouble)]),
+      ...methodFindings(method, laid, q),
       ...fewerHoopings(usable, laid, hoopings, { copies: context.copies, method, q }),
     ],
-    reasons: [choice.reason, tension, ...(proposed ? [proposalReason(verdicts, proposed, method)] : [])],
+    reasons: [
+      choice.reason,
+      tension,
+      ...(proposed ? [proposalReason(verdicts, proposed, method)] : []),
+      ...(laid ? [fillReason(laid)] : []),
+    ],
   };
 }

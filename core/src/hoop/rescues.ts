@@ -1,82 +1,305 @@
+import { elementsOf, gathered } from '../design/elements';
+import type { DesignFacts } from '../design/planDesign';
+import type { Artwork } from '../design/schema';
 import type { Mend } from '../findings/finding';
+import { boxOf, grown } from '../geometry/box';
+import { distance, minus, ORIGIN, type Point, plus, turn } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
-import type { HouseRules } from '../rules/schema';
-import { mm, percent, phrase } from '../units/phrase';
-import type { HoopVerdict } from './judgeHoop';
-import type { HoopInput } from './schema';
+import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
+import { type HoopQuestion, type HoopVerdict, judgeHoop } from './judgeHoop';
+import { type LaidHoop, splitFor } from './layHoop';
+import { nearestReach } from './nearestReach';
+import type { HoopInput, Method, QuarterTurn } from './schema';
+import type { SplitPart } from './split';
 
-const set = (change: Partial<HoopInput>): Mend['change'] => ({ stage: 'hoop', set: change });
+/** What the ways out of a hoop's trouble depend on. */
+export interface RescueQuestion {
+  /** The hoop where it lies; null where none was chosen. */
+  laid: LaidHoop | null;
+  /** The hoop that comes nearest, where none was chosen. */
+  nearest?: HoopVerdict;
+  verdicts: readonly HoopVerdict[];
+  method: Method;
+  input: HoopInput;
+  q: HoopQuestion;
+  scalePercent: number;
+  /** The drawing as it came, where there is one that can be rearranged. */
+  artwork: Artwork | null;
+  /** How far the design is off its rule already, piece frame. */
+  offset: Point;
+}
 
-function turnRescue(chosen: HoopVerdict, input: HoopInput): Mend[] {
-  if (input.turnDeg === null || !chosen.fits) return [];
-  const other = chosen.turns.filter((t) => t.miss === null).sort((a, b) => b.spareMm - a.spareMm)[0];
+/** A rescue question with the hoop it is about. */
+interface Asked extends RescueQuestion {
+  verdict: HoopVerdict;
+}
+
+type HoopSet = Partial<HoopInput>;
+const set = (change: HoopSet): Mend['change'] => ({ stage: 'hoop', set: change });
+const forHoop = ({ verdict, input }: Asked, rest: HoopSet = {}): HoopSet => ({
+  ...(input.hoopId === verdict.hoop.id ? {} : { hoopId: verdict.hoop.id }),
+  ...rest,
+});
+
+/** The turns in which a hoop can be used by the method, the design as judged. */
+const turnsOf = (verdict: HoopVerdict, method: Method) => {
+  if (verdict.whyNotUsed !== null || (method === 'hooped' && verdict.whyNotHooped.length > 0)) return [];
+  return verdict.turns.filter((t) => t.miss === null && (method === 'floated' || t.designAt !== null));
+};
+const works = (verdict: HoopVerdict, method: Method): boolean => turnsOf(verdict, method).length > 0;
+
+const scaledBy = (facts: DesignFacts, by: number): DesignFacts => ({
+  ...facts,
+  hull: facts.hull.map((p) => ({ x: p.x * by, y: p.y * by })),
+});
+
+/** Where the opening is too tight: open the seam nearest at hand. */
+function openSeam({ verdict, q }: Asked): Mend[] {
+  if (!verdict.whyNotUsed) return [];
+  const seams = q.outline.seams.filter((s) => s.style === 'seam');
+  const [seam] = [...seams.filter((s) => s.name.includes('side')), ...seams];
+  if (!seam) return [];
+  return [
+    {
+      label: phrase`Open the ${seam.name}`,
+      result: phrase`lets ${verdict.hoop.name} in`,
+      cost: phrase`closed again by hand; Finish lists it`,
+      change: { stage: 'piece', set: { opened: [seam.name] } },
+    },
+  ];
+}
+
+/** 1. Turn the hoop on the piece. */
+function turnHoop({ verdict, method, input }: Asked): Mend[] {
+  if (input.turnDeg === null) return [];
+  const [other] = turnsOf(verdict, method).sort((a, b) => b.spareMm - a.spareMm);
   if (!other || other.turnDeg === input.turnDeg) return [];
   const by = (((other.turnDeg - input.turnDeg) % 360) + 360) % 360;
   return [
     {
       label: phrase`Turn the hoop ${String(by)}°`,
       result: phrase`fits with ${mm(other.spareMm)} to spare each side`,
+      cost: phrase`none: the design stays where it is`,
       change: set({ turnDeg: other.turnDeg, shift: null }),
     },
   ];
 }
 
-function shrinkRescue(verdict: HoopVerdict, scalePercent: number, rules: HouseRules): Mend[] {
-  const to = Math.floor(verdict.largestScale * scalePercent);
-  if (verdict.fits || to < numberFor(rules, 'resizeLeastPercent') || to >= scalePercent) return [];
-  const denser = ((100 / to) ** 2 - 1) * 100;
+/** 2. Draw the elements of the design closer together. */
+function moveCloser(asked: Asked): Mend[] {
+  const { artwork, q, scalePercent, verdict } = asked;
+  if (!artwork || works(verdict, asked.method)) return [];
+  const scale = scalePercent / 100;
+  const fits = (hull: Polygon) =>
+    works(judgeHoop(verdict.hoop, { ...q, facts: scaledBy({ ...q.facts, hull }, scale) }), asked.method);
+  const gapMm = numberFor(q.rules, 'elementGapMm');
+  const found = gathered(elementsOf(artwork), fits, gapMm / scale);
+  if (!found) return [];
+  const farthest = Math.max(...found.moves.map((m) => Math.hypot(m.x, m.y))) * scale;
   return [
     {
-      label: phrase`Shrink to ${percent(to)}`,
-      result: phrase`fits ${verdict.hoop.name}; ${percent(denser)} denser with the same stitches`,
-      change: { stage: 'design', set: { scalePercent: to } },
+      label: phrase`Move its elements closer together`,
+      result: phrase`fits ${verdict.hoop.name}; ${mm(found.gapMm * scale)} are left between them`,
+      cost: phrase`the composition changes: up to ${mm(farthest)} for an element; save the file so`,
+      change: { stage: 'design', set: { elementMoves: found.moves } },
+      also: set(forHoop(asked, { shift: null })),
     },
   ];
 }
 
-function otherHoopRescue(chosen: HoopVerdict, all: readonly HoopVerdict[]): Mend[] {
-  const other = all.find((v) => v.hoop.id !== chosen.hoop.id && v.fits && v.whyNotUsed === null);
-  if (!other || (chosen.fits && chosen.whyNotUsed === null)) return [];
-  const best = Math.max(...other.turns.filter((t) => t.miss === null).map((t) => t.spareMm));
+/** A design moved by less lies where it lay: half of a sixteenth of an inch. */
+const LEAST_SHIFT_MM = 0.8;
+
+/** Ways in words, piece frame. */
+function wayInWords(by: Point): Phrase {
+  const parts = [
+    ...(Math.abs(by.y) < LEAST_SHIFT_MM ? [] : [phrase`${mm(Math.abs(by.y))} ${by.y > 0 ? 'down' : 'up'}`]),
+    ...(Math.abs(by.x) < LEAST_SHIFT_MM
+      ? []
+      : [phrase`${mm(Math.abs(by.x))} ${by.x > 0 ? 'to the right' : 'to the left'}`]),
+  ];
+  return parts.length === 2 ? phrase`${parts[0] ?? []} and ${parts[1] ?? []}` : (parts[0] ?? phrase`a hair`);
+}
+
+function moved(asked: Asked, by: Point, change: HoopSet): Mend[] {
+  const off = distance(plus(asked.offset, by), ORIGIN);
+  return [
+    {
+      label: phrase`Shift the design ${wayInWords(by)}`,
+      result: phrase`inside the field of ${asked.verdict.hoop.name}`,
+      cost: phrase`it sits ${mm(off)} off the rule`,
+      change: { stage: 'place', set: { offset: plus(asked.offset, by) } },
+      also: set(forHoop(asked, change)),
+    },
+  ];
+}
+
+/** 3. Shift the design inside the field, off its rule: the hoop stays where it is on the cloth, or goes where it lies. */
+function shiftInField(asked: Asked): Mend[] {
+  const { laid, q, method, verdict } = asked;
+  if (laid && asked.input.shift && laid.allowed.length > 0) {
+    const box = boxOf(laid.allowed.map((p) => turn(minus(p, laid.centre), -laid.onPieceDeg)));
+    const { x, y } = laid.designAt;
+    const inside = {
+      x: Math.min(Math.max(x, box.left), box.right),
+      y: Math.min(Math.max(y, box.top), box.bottom),
+    };
+    const by = turn(minus(inside, laid.designAt), laid.onPieceDeg);
+    return distance(by, ORIGIN) < 0.05 ? [] : moved(asked, by, { shift: { x: -inside.x, y: -inside.y } });
+  }
+  if (method === 'floated' || !verdict.fits || works(verdict, method)) return [];
+  const reach = nearestReach(verdict, q);
+  if (!reach) return [];
+  const { by, turnDeg, designAt } = reach;
+  const place = { turnDeg, shift: { x: -designAt.x + 0, y: -designAt.y + 0 } };
+  if (distance(by, ORIGIN) > LEAST_SHIFT_MM) return moved(asked, by, place);
+  return [
+    {
+      label: phrase`Lay the hoop ${wayInWords(turn(place.shift, q.designTurnDeg + turnDeg))}, off the mark`,
+      result: phrase`its ring lies clear there`,
+      cost: phrase`none: the design stays on its rule, off the middle of the field`,
+      change: set(forHoop(asked, place)),
+    },
+  ];
+}
+
+/** 4. Shrink the design, as far as its stitches stand it. */
+function shrink(asked: Asked): Mend[] {
+  const { verdict, q, scalePercent, method } = asked;
+  if (works(verdict, method)) return [];
+  const least = numberFor(q.rules, 'resizeLeastPercent');
+  const freely = numberFor(q.rules, 'resizeFreelyPercent');
+  const from = Math.min(scalePercent - 1, Math.floor(verdict.largestScale * scalePercent));
+  for (let to = from; to >= least; to--) {
+    const facts = scaledBy(q.facts, to / scalePercent);
+    if (!works(judgeHoop(verdict.hoop, { ...q, facts }), method)) continue;
+    const denser = ((100 / to) ** 2 - 1) * 100;
+    return [
+      {
+        label: phrase`Shrink to ${percent(to)}`,
+        result: phrase`fits ${verdict.hoop.name}`,
+        cost: phrase`${percent(denser)} denser with the same stitches${to < freely ? ': watch for a stiff patch' : ''}`,
+        change: { stage: 'design', set: { scalePercent: to } },
+        also: set(forHoop(asked, { shift: null })),
+      },
+    ];
+  }
+  return [];
+}
+
+/** 5. The next hoop up that works. */
+function nextHoop({ verdict, verdicts, method }: Asked): Mend[] {
+  const other = verdicts.find((v) => v.hoop.id !== verdict.hoop.id && works(v, method));
+  if (!other) return [];
+  const best = Math.max(...turnsOf(other, method).map((t) => t.spareMm));
+  const more =
+    (other.hoop.ringWidthMm * other.hoop.ringHeightMm) /
+      (verdict.hoop.ringWidthMm * verdict.hoop.ringHeightMm) -
+    1;
   return [
     {
       label: phrase`Use ${other.hoop.name}`,
       result: phrase`fits with ${mm(best)} to spare each side`,
+      cost: more > 0 ? phrase`${percent(more * 100)} more stabilizer` : phrase`none`,
       change: set({ hoopId: other.hoop.id, turnDeg: null, shift: null }),
     },
   ];
 }
 
-/** Ways to make the chosen hoop work, or to leave it, in the order people try them. */
-export function rescuesFor(
-  chosen: HoopVerdict,
-  all: readonly HoopVerdict[],
-  input: HoopInput,
-  context: { scalePercent: number; rules: HouseRules },
-): Mend[] {
+/** 6. Hoop it again, so many mm over: the design stays on its rule. */
+function rehoop(asked: Asked): Mend[] {
+  const { laid, input, verdict, method } = asked;
+  if (!laid || !input.shift) return [];
+  const way = verdict.turns.find((t) => t.turnDeg === laid.turnDeg);
+  if (!way || way.miss || (method === 'hooped' && way.designAt === null)) return [];
+  const to = way.designAt ?? ORIGIN;
+  const by = turn(minus(laid.designAt, to), laid.onPieceDeg);
   return [
-    ...turnRescue(chosen, input),
-    ...(input.shift
-      ? [
-          {
-            label: phrase`Centre it in the field`,
-            result: phrase`the design back in the middle`,
-            change: set({ shift: null }),
-          },
-        ]
-      : []),
-    ...shrinkRescue(chosen, context.scalePercent, context.rules),
-    ...otherHoopRescue(chosen, all),
+    {
+      label: phrase`Hoop it again ${wayInWords(by)}`,
+      result: phrase`the design stays on its rule, inside the field`,
+      cost: phrase`the hoop comes off: one more hooping`,
+      change: set({ shift: null }),
+    },
   ];
+}
+
+/** How many elements of the drawing lie in no part whole. */
+function elementsCut({ artwork, scalePercent }: Asked, parts: readonly SplitPart[]): number {
+  if (!artwork) return 0;
+  const boxes = parts.map((part) => grown(boxOf(part.hull), 0.01));
+  const scale = scalePercent / 100;
+  return elementsOf(artwork).filter(({ hull }) => {
+    const own = boxOf(hull.map((p) => ({ x: p.x * scale, y: p.y * scale })));
+    return !boxes.some(
+      (b) => own.left >= b.left && own.right <= b.right && own.top >= b.top && own.bottom <= b.bottom,
+    );
+  }).length;
+}
+
+const HALF_TURNS: readonly QuarterTurn[] = [0, 90];
+
+/** 7. Stitch it in parts that overlap. */
+function splitIt(asked: Asked): Mend[] {
+  const { verdict, q, input } = asked;
+  if (verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
+  const turns = verdict.hoop.mayTurn ? HALF_TURNS : HALF_TURNS.slice(0, 1);
+  const splits = turns.flatMap((turnDeg) => {
+    const split = splitFor(verdict.hoop, turnDeg, q);
+    return split ? [{ turnDeg, split }] : [];
+  });
+  const [best] = splits.sort((a, b) => a.split.parts.length - b.split.parts.length);
+  if (!best) return [];
+  const { parts, overlapMm, byPositions } = best.split;
+  const cut = elementsCut(asked, parts);
+  const cuts =
+    cut > 0 ? phrase`; ${count(cut)} of its elements ${cut === 1 ? 'is' : 'are'} cut through` : phrase``;
+  return [
+    {
+      label: byPositions
+        ? phrase`Stitch it in ${count(parts.length)} places of this hoop`
+        : phrase`Split it into ${count(parts.length)} hoopings`,
+      result: phrase`each inside the field, overlapping ${mm(overlapMm)}, laid by registration crosses`,
+      cost: byPositions
+        ? phrase`the file is saved in ${count(parts.length)} parts${cuts}`
+        : phrase`${count(parts.length - 1)} more ${parts.length === 2 ? 'hooping' : 'hoopings'}; the file is saved in ${count(parts.length)} parts${cuts}`,
+      change: set(forHoop(asked, { split: true, part: 0, turnDeg: best.turnDeg, shift: null })),
+    },
+  ];
+}
+
+/** The rescues in the order people try them. */
+const RESCUES: readonly ((asked: Asked) => Mend[])[] = [
+  openSeam,
+  turnHoop,
+  moveCloser,
+  shiftInField,
+  shrink,
+  nextHoop,
+  rehoop,
+  splitIt,
+];
+
+/** Ways to make the chosen hoop work, or to leave it, in the order people try them, each with its cost. */
+export function rescuesFor(question: RescueQuestion): Mend[] {
+  const verdict = question.laid?.verdict ?? question.nearest;
+  return verdict ? RESCUES.flatMap((rescue) => rescue({ ...question, verdict })) : [];
 }
 
 export const floatRescue = (): Mend => ({
   label: phrase`Float it`,
-  result: phrase`only the stabilizer is hooped; baste the cloth on top`,
+  result: phrase`only the stabilizer is hooped`,
+  cost: phrase`a basting box, and a cloth that can shift`,
   change: set({ method: 'floated' }),
 });
 export const hoopRescue = (): Mend => ({
   label: phrase`Hoop it`,
   result: phrase`the cloth is held flat all round`,
   change: set({ method: 'hooped' }),
+});
+export const wholeRescue = (): Mend => ({
+  label: phrase`Stitch it whole`,
+  result: phrase`in one hooping, where the field takes it`,
+  change: set({ split: false, part: 0 }),
 });

@@ -1,6 +1,13 @@
 import { type Box, boxAbout, boxOf, cornersOf, heightOf, widthOf } from '../geometry/box';
 import { type Point, plus, turn } from '../geometry/point';
-import { clearanceToLine, containsPoint, type Polygon, placed } from '../geometry/polygon';
+import {
+  clearanceToLine,
+  containsPoint,
+  type Polygon,
+  placed,
+  segmentsCross,
+  segmentsOf,
+} from '../geometry/polygon';
 import type { PieceOutline } from '../piece/geometry';
 import type { Hoop } from '../shelf/schema';
 
@@ -29,9 +36,23 @@ export const isTooLarge = (ring: Box, face: Box, clearanceMm: number): boolean =
   widthOf(ring) + 2 * clearanceMm > widthOf(face) + TOLERANCE_MM ||
   heightOf(ring) + 2 * clearanceMm > heightOf(face) + TOLERANCE_MM;
 
+/** Whether a ring's edge runs over an area; an area wholly inside the ring is not under it. */
+function runsOver(ring: Polygon, ringBox: Box, area: Polygon): boolean {
+  const box = boxOf(area);
+  const apart =
+    box.right < ringBox.left ||
+    box.left > ringBox.right ||
+    box.bottom < ringBox.top ||
+    box.top > ringBox.bottom;
+  if (apart) return false;
+  const edges = segmentsOf(area, true);
+  const crosses = segmentsOf(ring, true).some((side) => edges.some((edge) => segmentsCross(side, edge)));
+  return crosses || ring.some((corner) => containsPoint(area, corner));
+}
+
 /**
- * Whether a ring lies on the hoopable face with its room, mm, all round. A ring that just has it lies. `face` is the
- * face's box, for those who ask about many rings.
+ * Whether a ring lies on the hoopable face with its room, mm, all round, and its edge over no no-go area. A ring
+ * that just has its room lies. `face` is the face's box, for those who ask about many rings.
  */
 export function ringLies(
   ring: Polygon,
@@ -50,7 +71,8 @@ export function ringLies(
   if (!ring.every((corner) => containsPoint(outline.hoopable, corner))) return false;
   const first = outline.hoopable[0];
   const room = clearanceToLine(ring, first ? [...outline.hoopable, first] : outline.hoopable).mm;
-  return room + TOLERANCE_MM >= clearanceMm;
+  if (room + TOLERANCE_MM < clearanceMm) return false;
+  return outline.noGo.every(({ area }) => !runsOver(ring, box, area));
 }
 
 /** Rounding in turning and adding; far below anything a tape shows. */
@@ -58,11 +80,24 @@ const TOLERANCE_MM = 1e-9;
 
 const STEPS = 4;
 
+const isInside = (p: Point, box: Box): boolean =>
+  p.x >= box.left - TOLERANCE_MM &&
+  p.x <= box.right + TOLERANCE_MM &&
+  p.y >= box.top - TOLERANCE_MM &&
+  p.y <= box.bottom + TOLERANCE_MM;
+
 /**
  * The least move of the design inside the field that lets the ring lie well, searched on a grid over the
- * allowed centres; null when none does. The result is the design's centre in the hoop frame, mm.
+ * allowed centres; null when none does. A place the maker chose is tried first. The result is the design's
+ * centre in the hoop frame, mm.
  */
-export function searchDesignAt(hoop: Hoop, allowed: Box, lies: (designAt: Point) => boolean): Point | null {
+export function searchDesignAt(
+  hoop: Hoop,
+  allowed: Box,
+  lies: (designAt: Point) => boolean,
+  chosen?: Point,
+): Point | null {
+  if (chosen && isInside(chosen, allowed) && lies(chosen)) return chosen;
   const centred = {
     x: Math.min(Math.max(0, allowed.left), allowed.right),
     y: Math.min(Math.max(0, allowed.top), allowed.bottom),

@@ -17,5 +17,9 @@ export const HoopInputSchema = z.object({
   shift: PointSchema.nullable(),
   method: z.enum(METHODS).nullable(),
   methodWhy: z.string().max(300),
+  /** Stitched in parts, one hooping after the other, where the field does not take it whole. */
+  split: z.boolean().default(false),
+  /** The part that is in the hoop now, from 0. */
+  part: z.number().int().min(0).max(63).default(0),
 });
 export type HoopInput = z.infer<typeof HoopInputSchema>;

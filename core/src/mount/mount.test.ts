@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { DesignFacts } from '../design/planDesign';
 import { plus, turn } from '../geometry/point';
-import type { LaidHoop } from '../hoop/planHoop';
+import type { LaidHoop } from '../hoop/layHoop';
 import type { QuarterTurn } from '../hoop/schema';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';

@@ -37,12 +37,6 @@ export const MOUNT_NUMBERS = {
     unit: 'mm',
     reason: 'Half the width of an embroidery foot; measure yours.',
   },
-  ringWallMm: {
-    name: 'Ring, thickness of its wall',
-    value: 6,
-    unit: 'mm',
-    reason: 'From the outer edge inwards; the foot must pass inside it.',
-  },
   traceLeastMm: {
     name: 'Trace: least clearance',
     value: 2,

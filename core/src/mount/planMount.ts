@@ -1,16 +1,19 @@
 import type { DesignFacts } from '../design/planDesign';
-import type { Finding } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
 import { minus, type Point, plus, turn } from '../geometry/point';
 import { fieldOf } from '../hoop/judgeHoop';
-import type { HoopPlan, LaidHoop } from '../hoop/planHoop';
+import type { LaidHoop } from '../hoop/layHoop';
+import type { HoopPlan } from '../hoop/planHoop';
 import type { LayersPlan } from '../layers/planLayers';
+import type { PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
 import type { PlacePlan } from '../place/planPlace';
 import type { HouseRules } from '../rules/schema';
 import type { Machine } from '../shelf/schema';
-import { mm, type Phrase, phrase } from '../units/phrase';
+import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { type CrookedPlan, planCrooked } from './crooked';
+import { type Display, displayFor, looksFindings } from './display';
 import type { TurnRank } from './rankTurns';
 import type { MarkId, MountInput } from './schema';
 import { planTrace, type TracePlan } from './trace';
@@ -33,6 +36,8 @@ export interface MountPlan {
   ranks: TurnRank[];
   chosen: TurnRank;
   keys: Keys;
+  /** What the machine's display must show once the keys are pressed. */
+  display: Display;
   /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
   crooked: CrookedPlan | null;
   /** Where each mark of the piece should be found on the hoop's grid, mm. */
@@ -71,6 +76,7 @@ interface MountQuestion {
   machine: Machine | null;
   tubular: boolean;
   place: PlacePlan;
+  outline: PieceOutline;
   fabric: Fabric;
   rules: HouseRules;
 }
@@ -115,6 +121,33 @@ function checklistOf(q: MountQuestion): Check[] {
   ];
 }
 
+/** What this machine's screen cannot do: then it is done in the file. */
+function limitFindings({ machine, facts }: MountQuestion, mirror: boolean): Finding[] {
+  if (!machine) return [];
+  const { leastPercent, mostPercent } = machine.resize;
+  const scale = Math.round(facts.scale * 100);
+  const found: Finding[] = [];
+  if (mirror && !machine.mirrors)
+    found.push(
+      finding(
+        'mount',
+        'mount-no-mirror',
+        'warn',
+        phrase`${machine.name} cannot mirror: save the file mirrored, and load that.`,
+      ),
+    );
+  if (scale < leastPercent || scale > mostPercent)
+    found.push(
+      finding(
+        'mount',
+        'mount-resize',
+        'warn',
+        phrase`${machine.name} resizes from ${percent(leastPercent)} to ${percent(mostPercent)}: save the file at ${percent(scale)}, and load that.`,
+      ),
+    );
+  return found;
+}
+
 function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Finding[] {
   const found: Finding[] = [];
   const better = q.ranks[0];
@@ -133,6 +166,7 @@ function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Fin
       ],
     });
   }
+  found.push(...looksFindings(q.facts, mirror, q), ...limitFindings(q, mirror));
   if (chosen.overMm > 0) {
     const mends: Finding['mends'] =
       better && better.overMm < chosen.overMm
@@ -228,6 +262,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     ranks: q.ranks,
     chosen,
     keys,
+    display: displayFor(q.facts, keys),
     crooked,
     trace,
     marksShould: marksShould(q),

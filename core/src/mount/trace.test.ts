@@ -7,8 +7,8 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
 import { exampleA, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
+import { obstacleOutline } from './obstacles';
 import type { Obstacle } from './schema';
-import { obstacleOutline } from './trace';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };

@@ -1,6 +1,5 @@
 import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
-import { boxAbout, cornersOf } from '../geometry/box';
 import { nearestPair } from '../geometry/nearestPair';
 import { type Point, plus, turn } from '../geometry/point';
 import { type Polygon, placed } from '../geometry/polygon';
@@ -8,20 +7,10 @@ import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop } from '../shelf/schema';
 import { mm, phrase } from '../units/phrase';
+import { holdDownFor, type SideHold } from './holdDown';
+import { OBSTACLE_SIZES, obstacleOutline } from './obstacles';
 import type { Keys } from './planMount';
-import type { Obstacle, ObstacleKind } from './schema';
-
-/** How large a thing on the hoop is: its sides in mm, or both its diameter when it is round. */
-export const OBSTACLE_SIZES: Readonly<
-  Record<ObstacleKind, { name: string; widthMm: number; heightMm: number; round: boolean }>
-> = {
-  pin: { name: 'pin', widthMm: 34, heightMm: 3, round: false },
-  clip: { name: 'clip', widthMm: 12, heightMm: 30, round: false },
-  magnet: { name: 'magnet', widthMm: 20, heightMm: 20, round: true },
-  zip: { name: 'zip', widthMm: 60, heightMm: 8, round: false },
-  button: { name: 'button', widthMm: 15, heightMm: 15, round: true },
-};
-const ROUND_CORNERS = 24;
+import type { Obstacle } from './schema';
 
 /** What the foot would come near, and how near. Hoop frame, mm. */
 export interface Clearance {
@@ -38,18 +27,9 @@ export interface TracePlan {
   footMm: number;
   /** Nearest first. */
   clearances: Clearance[];
+  /** Where pins and clips may go. */
+  holdDown: SideHold[];
   findings: Finding[];
-}
-
-/** A thing's outline where it lies on the hoop. */
-export function obstacleOutline({ kind, x, y, turnDeg }: Obstacle): Point[] {
-  const { widthMm, heightMm, round } = OBSTACLE_SIZES[kind];
-  const shape = round
-    ? Array.from({ length: ROUND_CORNERS }, (_, i) =>
-        turn({ x: widthMm / 2, y: 0 }, (360 * i) / ROUND_CORNERS),
-      )
-    : cornersOf(boxAbout({ x: 0, y: 0 }, widthMm, heightMm));
-  return placed(shape, turnDeg, { x, y });
 }
 
 /** The design's hull in the hoop frame as the keys will have it. */
@@ -61,8 +41,8 @@ export function hullAsKeyed(facts: DesignFacts, keys: Keys): Point[] {
 }
 
 /** From the path to the ring's inner wall, less the foot; a round ring by its circle. */
-function ringClearance(path: Polygon, hoop: Hoop, footMm: number, wallMm: number): Clearance {
-  const [w, h] = [hoop.ringWidthMm / 2 - wallMm, hoop.ringHeightMm / 2 - wallMm];
+function ringClearance(path: Polygon, hoop: Hoop, footMm: number): Clearance {
+  const [w, h] = [hoop.ringWidthMm / 2 - hoop.wallMm, hoop.ringHeightMm / 2 - hoop.wallMm];
   let best: Clearance = {
     name: 'ring',
     mm: Infinity,
@@ -117,14 +97,13 @@ export function planTrace(
     const near = nearestPair(path, obstacleOutline(obstacle));
     return { name: OBSTACLE_SIZES[obstacle.kind].name, mm: near.mm - footMm, on: near.on };
   });
-  const clearances = [...things, ringClearance(path, on.hoop, footMm, numberFor(rules, 'ringWallMm'))].sort(
-    (a, b) => a.mm - b.mm,
-  );
+  const clearances = [...things, ringClearance(path, on.hoop, footMm)].sort((a, b) => a.mm - b.mm);
   const least = numberFor(rules, 'traceLeastMm');
   return {
     path,
     footMm,
     clearances,
+    holdDown: holdDownFor(path, on.hoop, { footMm, leastMm: least }),
     findings: clearances.slice(0, 3).flatMap((near) => findingOf(near, least)),
   };
 }

@@ -1,8 +1,9 @@
 import { boxAbout, cornersOf } from '../geometry/box';
 import type { Point } from '../geometry/point';
 import { placed } from '../geometry/polygon';
+import { obstacleOutline } from '../mount/obstacles';
 import type { Obstacle } from '../mount/schema';
-import { obstacleOutline, type TracePlan } from '../mount/trace';
+import type { TracePlan } from '../mount/trace';
 import type { Hoop } from '../shelf/schema';
 import { CHALK, crossAt, drawingOf, GRAPHITE, line, type PaperDrawing, type PaperMark } from './drawing';
 

@@ -110,6 +110,8 @@ export interface PieceKind {
   contradictions: (readings: Readings) => Contradiction[];
   /** The faces, the usual one first. */
   views: readonly [PieceView, ...PieceView[]];
+  /** How it goes onto a hoop, step by step, where it does not go on like others. */
+  loading?: readonly string[];
   /** Sewing sums that arise on it. */
   sews?: readonly SewingSumId[];
   /** The usual places, the commonest first. */

@@ -20,6 +20,8 @@ export interface PiecePlan {
   asked: Reading[];
   fabric: Fabric;
   colour: string;
+  /** Seams opened to let a hoop in, by name. */
+  opened: readonly string[];
   readings: Readonly<Record<string, number>>;
   /** The face the design goes on. Null while a reading is missing or cannot be right. */
   geometry: PieceOutline | null;
@@ -186,6 +188,7 @@ export function planPiece(
     asked: kind.readings.filter((r) => isAsked(r, view)),
     fabric,
     colour: input.colour,
+    opened: input.opened,
     readings: input.readings,
     geometry,
     sketch,

@@ -11,6 +11,12 @@ export const SIDES = ['left', 'right', 'back', 'front'] as const;
 const name = z.string().min(1).max(120);
 const side = z.number().min(20).max(1200);
 
+/** How many places along its length a repositioning hoop latches in, and how far apart they are, mm. */
+const PositionsSchema = z.object({
+  count: z.number().int().min(1).max(4),
+  stepMm: z.number().min(0).max(400),
+});
+
 /** A hoop: stitch field and outer ring in mm. A round field has equal sides. */
 export const HoopSchema = z.object({
   id: IdSchema,
@@ -23,6 +29,14 @@ export const HoopSchema = z.object({
   kind: z.enum(HOOP_KINDS),
   bracket: z.enum(SIDES),
   machineIds: z.array(IdSchema),
+  /** Thickness of the ring from its outer edge inwards. */
+  wallMm: z.number().min(2).max(60).default(6),
+  /** The thickest stack it closes on; null for what its kind usually does. */
+  closesOnMm: z.number().min(0.5).max(30).nullable().default(null),
+  /** Whether it may lie a quarter turn round on the piece; a half turn always may. */
+  mayTurn: z.boolean().default(true),
+  /** The field is that of one position; one position for a hoop that is latched in one place only. */
+  positions: PositionsSchema.default({ count: 1, stepMm: 0 }),
 });
 export type Hoop = z.infer<typeof HoopSchema>;
 
@@ -37,7 +51,16 @@ export const MachineSchema = z.object({
   /** Room between needle and body, mm. */
   throatMm: z.number().min(50).max(1500),
   stitchesPerMinute: z.number().min(50).max(2000),
+  /** Whether it trims jump threads itself. */
   trims: z.boolean(),
+  /** Whether its screen can mirror a design. */
+  mirrors: z.boolean().default(true),
+  /** How far its screen resizes a design; beyond, the file is made in the size. */
+  resize: z
+    .object({ leastPercent: z.number().min(10).max(100), mostPercent: z.number().min(100).max(400) })
+    .default({ leastPercent: 80, mostPercent: 120 }),
+  /** Whether it tells which hoop is on it, and will not run with another. */
+  knowsHoops: z.boolean().default(true),
   /** The smallest turn its screen offers, degrees. */
   turnStepDeg: z.union([z.literal(1), z.literal(10), z.literal(90)]).default(1),
   needleHours: z.number().min(0).max(1000),

@@ -1,24 +1,19 @@
+import type { Artwork } from '../design/schema';
 import { newTicket } from '../newTicket';
 import { PIECE_KINDS, type PieceKindId } from '../piece/kinds';
 import type { HouseRules } from '../rules/schema';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import { USUAL_HOOP, USUAL_MACHINE } from '../shelf/presets';
 import type { Hoop, Machine, Shelf } from '../shelf/schema';
 import type { Ticket } from '../ticket';
 
 /** The worked examples and a small shelf, shared by tests and the benchmark. */
 
 const machine = (id: string, rest: Partial<Machine>): Machine => ({
+  ...USUAL_MACHINE,
   id,
   name: 'Single-needle, flat bed',
-  needles: 1,
-  bed: 'flat',
-  bodySide: 'right',
-  throatMm: 200,
-  stitchesPerMinute: 650,
-  trims: true,
-  turnStepDeg: 1,
   needleHours: 2,
-  bobbinMetres: 70,
   ...rest,
 });
 
@@ -28,6 +23,7 @@ export const hoop = (
   ring: [number, number],
   rest: Partial<Hoop> = {},
 ): Hoop => ({
+  ...USUAL_HOOP,
   id,
   name: `${field[0]} × ${field[1]} screw hoop`,
   fieldWidthMm: field[0],
@@ -36,7 +32,6 @@ export const hoop = (
   ringWidthMm: ring[0],
   ringHeightMm: ring[1],
   kind: 'screw',
-  bracket: 'left',
   machineIds: ['machine-flat'],
   ...rest,
 });
@@ -139,5 +134,34 @@ export function exampleB(): Ticket {
       colours: [{ hex: '#5B86A8', name: 'sea blue', stitches: null }],
     },
     place: { ...bare.place, placement: 'above-border' },
+  };
+}
+
+/** A drawing of two squares of 40 mm with 40 mm between them: two elements. */
+export const TWO_SQUARES: Artwork = {
+  fileName: 'two.svg',
+  paths: [
+    { d: 'M-60 -20L-20 -20L-20 20L-60 20Z', stop: 0, strokeMm: null },
+    { d: 'M20 -20L60 -20L60 20L20 20Z', stop: 1, strokeMm: null },
+  ],
+  hull: [
+    { x: -60, y: -20 },
+    { x: 60, y: -20 },
+    { x: 60, y: 20 },
+    { x: -60, y: 20 },
+  ],
+  fileCentre: { x: 0, y: 0 },
+  mostCover: 3,
+  narrowestSatinMm: null,
+  remarks: [],
+};
+
+/** A T-shirt with two leaves side by side, 120 × 40 mm. */
+export function twoLeaves(): Ticket {
+  const ticket = exampleA();
+  const { colours } = ticket.design;
+  return {
+    ...ticket,
+    design: { ...ticket.design, widthMm: 120, heightMm: 40, stitches: 5000, colours, artwork: TWO_SQUARES },
   };
 }

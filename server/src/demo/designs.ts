@@ -73,6 +73,32 @@ const DRAWINGS = {
       `<path d="M8 22 C28 2 48 6 60 24 C72 6 92 2 112 22 C94 14 78 18 66 34 L60 40 L54 34 C42 18 26 14 8 22Z" fill="#59626E"/><path d="M20 50 q10 -8 20 0 t20 0 t20 0 t20 0" fill="none" stroke="#2D6A99" stroke-width="3"/>`,
     ),
   },
+  hare: {
+    name: 'Sitting hare',
+    hasUp: true,
+    lettering: false,
+    looks: 'right',
+    svg: svg(
+      84,
+      80,
+      `<path d="M22 78 C4 72 6 46 26 42 C30 32 40 28 50 31 C44 20 42 8 46 3 C53 5 58 16 59 28 C60 16 65 7 72 6 C75 13 73 24 67 31 C79 34 82 46 74 52 C68 56 62 55 57 53 C60 63 57 73 51 78Z" fill="#8A5A2B"/><circle cx="69" cy="41" r="2.4" fill="#1F2B3A"/><circle cx="12" cy="67" r="7.5" fill="#F2E9D8"/>`,
+    ),
+  },
+  threeGulls: {
+    name: 'Three gulls',
+    hasUp: true,
+    lettering: false,
+    svg: svg(
+      126,
+      30,
+      [0, 48, 96]
+        .map(
+          (x, i) =>
+            `<path d="M${x} ${12 + (i % 2) * 6} q7 -12 15 -2 q8 -10 15 2 q-9 -4 -13 5 l-2 4 l-2 -4 q-4 -9 -13 -5Z" fill="${['#59626E', '#2D6A99', '#59626E'][i]}"/>`,
+        )
+        .join(''),
+    ),
+  },
   lighthouse: {
     name: 'Lighthouse',
     hasUp: true,
@@ -89,7 +115,7 @@ export type DrawingId = keyof typeof DRAWINGS;
 
 /** A drawing read into design inputs, as if the file had been chosen on the ticket. */
 export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInput> {
-  const { name, hasUp, lettering, svg: text } = DRAWINGS[id];
+  const { name, hasUp, lettering, svg: text, ...figure } = DRAWINGS[id];
   const figures: StitchFigures = stitchFigures((number) => numberFor(rules, number));
   const read = readSvg(text, `${id}.svg`, figures);
   if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
@@ -104,5 +130,6 @@ export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInp
     stitches,
     colours,
     artwork,
+    ...figure,
   };
 }

@@ -155,6 +155,8 @@ const CUSTOMERS: Record<DrawingId, string> = {
   book: 'Pennyscar Library',
   carrot: 'Slipway Allotment Society',
   gull: 'Market stall',
+  hare: 'Harbour Road veterinary practice',
+  threeGulls: 'Lantern House guesthouse',
   lighthouse: 'Market stall',
 };
 

@@ -1,4 +1,4 @@
-import type { Hoop, OwnPlacement, Shelf, Thread } from '@zt/core';
+import { type Hoop, type OwnPlacement, type Shelf, type Thread, USUAL_HOOP, USUAL_MACHINE } from '@zt/core';
 
 const FLAT = 'machine-flat-bed';
 const ARM = 'machine-free-arm';
@@ -77,19 +77,16 @@ const CLUB_CHEST: OwnPlacement = {
 export const DEMO_SHELF: Shelf = {
   machines: [
     {
+      ...USUAL_MACHINE,
       id: FLAT,
       name: 'Single-needle, flat bed',
-      needles: 1,
-      bed: 'flat',
-      bodySide: 'right',
       throatMm: 240,
-      stitchesPerMinute: 650,
-      trims: true,
       turnStepDeg: 90,
+      resize: { leastPercent: 90, mostPercent: 120 },
       needleHours: 5.5,
-      bobbinMetres: 70,
     },
     {
+      ...USUAL_MACHINE,
       id: ARM,
       name: 'Six-needle, free arm',
       needles: 6,
@@ -97,13 +94,12 @@ export const DEMO_SHELF: Shelf = {
       bodySide: 'back',
       throatMm: 420,
       stitchesPerMinute: 850,
-      trims: true,
-      turnStepDeg: 1,
       needleHours: 3,
       bobbinMetres: 110,
     },
   ],
   hoops: HOOP_ROWS.map(([id, name, field, ring, kind, bracket, machineIds]) => ({
+    ...USUAL_HOOP,
     id,
     name,
     fieldWidthMm: field[0],

@@ -209,6 +209,27 @@ const TICKETS: DemoTicket[] = [
     },
     place: { placement: 'scatter' },
   },
+  {
+    kind: 'bib',
+    name: 'Bib, sitting hare',
+    customer: 'Harbour Road veterinary practice',
+    dueIn: 13,
+    drawing: 'hare',
+    at: 'hoop',
+    piece: { fabricId: 'stable-cotton', readings: { width: 260, drop: 200 }, colour: '#DCE7DA' },
+    place: { offset: { x: 0, y: -36 } },
+    hoop: { method: 'hooped', methodWhy: 'It is washed often', hoopId: 'hoop-100x100' },
+  },
+  {
+    kind: 'napkin',
+    name: 'Napkin, three gulls',
+    customer: 'Lantern House guesthouse',
+    dueIn: 14,
+    drawing: 'threeGulls',
+    at: 'hoop',
+    piece: { readings: { width: 420, length: 420, hemDepth: 12 }, colour: '#FAFAF7' },
+    hoop: { hoopId: 'hoop-100x100' },
+  },
 ];
 const SCATTER = { count: 14, seed: 7, rounds: 400 };
 

@@ -12,26 +12,47 @@ import {
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View as NativeView, Pressable } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { ChalkCross, Dimension } from '../../sheet/marks';
 import { TicketSheet } from '../../sheet/TicketSheet';
+import type { View } from '../../sheet/view';
+import { HoopOutline } from '../../stages/hoop/HoopDrawing';
 import { placeFocus } from '../../stages/place/placeFocus';
 import { WithTicket } from '../../stages/WithTicket';
 import { useWide } from '../../theme/layout';
-import { usePalette } from '../../theme/palette';
+import { type Palette, usePalette } from '../../theme/palette';
+import { RingDrawing } from './RingDrawing';
 
 function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: DisplayUnits }) {
+  const laid = plan.hoop?.laid;
+  if (laid && plan.hoop && card.ring && card.ring !== 'notches')
+    return (
+      <RingDrawing
+        picture={card.ring}
+        laid={laid}
+        cut={plan.hoop.cut}
+        units={units}
+        description={say(card.text, units)}
+      />
+    );
+  return <PieceCard card={card} plan={plan} units={units} />;
+}
+
+/** A card that is drawn on the piece: its tape, its cross, or the hoop where it lies. */
+function PieceCard({ card, plan, units }: { card: Card; plan: Plan; units: DisplayUnits }) {
+  const laid = card.ring === 'notches' ? (plan.hoop?.laid ?? null) : null;
   const face = card.face === null ? null : faceOf(plan.piece, card.face);
   const onPlace = face === null && plan.place !== null;
   const focus =
     onPlace && plan.place ? placeFocus(plan, plan.place) : boxOf((face ?? plan.piece).sketch.outline);
   const { tape, cross } = card;
   const points = [...(tape ? [tape.from, tape.to] : []), ...(cross ? [cross] : [])];
-  const box =
-    points.length > 0
+  const box = laid
+    ? grown(boxOf(laid.ring), 20)
+    : points.length > 0
       ? boxOf([...points, { x: focus.left, y: focus.top }, { x: focus.right, y: focus.bottom }])
       : focus;
   return (
@@ -42,6 +63,8 @@ function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: Dis
       {...(face ? { face } : {})}
       over={(view, palette) => (
         <>
+          {laid ? <HoopOutline laid={laid} view={view} palette={palette} /> : null}
+          {laid ? <AxisEnds plan={plan} view={view} palette={palette} /> : null}
           {tape ? (
             <Dimension
               view={view}
@@ -58,14 +81,21 @@ function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: Dis
   );
 }
 
+/** The chalked axis through the hoop's notches. */
+function AxisEnds({ plan, view, palette }: { plan: Plan; view: View; palette: Palette }) {
+  return (plan.place?.axisEnds ?? []).map((end, i) => (
+    <ChalkCross key={i === 0 ? 'left' : 'right'} view={view} palette={palette} at={end} size={10} />
+  ));
+}
+
 function Deck({ stage }: { stage: Stage }) {
-  const { ticket, plan, units } = useOpenTicket();
+  const { ticket, plan, units, rules } = useOpenTicket();
   const p = usePalette();
   const router = useRouter();
   const wide = useWide();
   const [at, setAt] = useState(0);
   useKeepAwake();
-  const deck = deckOf(stage, plan);
+  const deck = deckOf(stage, plan, rules);
   const card = deck[Math.min(at, deck.length - 1)];
   const close = () => router.replace(`/ticket/${ticket.id}/${stage}`);
   const next = () => (at + 1 < deck.length ? setAt(at + 1) : close());
@@ -82,21 +112,23 @@ function Deck({ stage }: { stage: Stage }) {
   });
   if (!card) return <Txt>There are no steps here yet.</Txt>;
   return (
-    <View role="main" style={{ flex: 1, backgroundColor: NIGHT }}>
-      <View style={{ height: 8, backgroundColor: '#3A4656' }}>
-        <View style={{ height: 8, width: `${((at + 1) / deck.length) * 100}%`, backgroundColor: p.tape }} />
-      </View>
-      <View style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.paper }}>
+    <NativeView role="main" style={{ flex: 1, backgroundColor: NIGHT }}>
+      <NativeView style={{ height: 8, backgroundColor: '#3A4656' }}>
+        <NativeView
+          style={{ height: 8, width: `${((at + 1) / deck.length) * 100}%`, backgroundColor: p.tape }}
+        />
+      </NativeView>
+      <NativeView style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.paper }}>
         <IconPress icon="chevron-left" label="Step back" disabled={at === 0} onPress={() => setAt(at - 1)} />
-        <View style={{ flex: 1, alignItems: 'center' }}>
+        <NativeView style={{ flex: 1, alignItems: 'center' }}>
           <Txt as="label" level={1}>{`${ticket.name}: ${at + 1} of ${deck.length}`}</Txt>
-        </View>
+        </NativeView>
         <IconPress icon="close" label="Close the cards" onPress={close} />
-      </View>
-      <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-        <View style={{ flex: 1 }}>
+      </NativeView>
+      <NativeView style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+        <NativeView style={{ flex: 1 }}>
           <CardDrawing card={card} plan={plan} units={units} />
-        </View>
+        </NativeView>
         <Pressable
           role="button"
           aria-label="Next step"
@@ -123,8 +155,8 @@ function Deck({ stage }: { stage: Stage }) {
             {at + 1 < deck.length ? 'Tap anywhere here, or press space, for the next step' : 'Tap to finish'}
           </Txt>
         </Pressable>
-      </View>
-    </View>
+      </NativeView>
+    </NativeView>
   );
 }
 

@@ -1,16 +1,11 @@
-import { type DisplayUnits, HOOP_KINDS, type Hoop, type Machine, SIDES } from '@zt/core';
+import { type DisplayUnits, HOOP_KINDS, HOOP_PRESETS, type Hoop, hoopOf, type Machine } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
 import { TextField } from '../../components/ui/TextField';
 import { Tick } from '../../components/ui/Tick';
-
-const LENGTHS = [
-  { id: 'fieldWidthMm', label: 'stitch field, width' },
-  { id: 'fieldHeightMm', label: 'stitch field, height' },
-  { id: 'ringWidthMm', label: 'outer ring, width' },
-  { id: 'ringHeightMm', label: 'outer ring, height' },
-] as const;
+import { RingEditor } from './RingEditor';
 
 interface HoopFormProps {
   hoop: Hoop;
@@ -19,9 +14,27 @@ interface HoopFormProps {
   onHoop: (hoop: Hoop) => void;
 }
 
+const PRESETS = HOOP_PRESETS.map((preset, i) => ({
+  id: String(i),
+  name: preset.round ? `round ${preset.field[0]}` : `${preset.field[0]} × ${preset.field[1]}`,
+}));
+const presetOf = (hoop: Hoop): string | null => {
+  const at = HOOP_PRESETS.findIndex(
+    ({ field, round }) =>
+      field[0] === hoop.fieldWidthMm && field[1] === hoop.fieldHeightMm && (round ?? false) === hoop.round,
+  );
+  return at < 0 ? null : String(at);
+};
+
+/** One hoop: a usual size to start from, its ring to tap, and what it takes. */
 export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
   const toggle = (id: string, on: boolean) =>
     onHoop({ ...hoop, machineIds: on ? [...hoop.machineIds, id] : hoop.machineIds.filter((m) => m !== id) });
+  const startFrom = (at: string) => {
+    const preset = HOOP_PRESETS[Number(at)];
+    if (preset) onHoop({ ...hoopOf(preset, hoop.id, hoop.machineIds), bracket: hoop.bracket });
+  };
+  const { positions } = hoop;
   return (
     <View style={{ gap: 10 }}>
       <TextField
@@ -29,16 +42,14 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
         value={hoop.name}
         onText={(name) => name.trim() !== '' && onHoop({ ...hoop, name })}
       />
-      {LENGTHS.map(({ id, label }) => (
-        <LengthField
-          key={id}
-          label={label}
-          mm={hoop[id]}
-          units={units}
-          onLength={(mm) => mm >= 20 && onHoop({ ...hoop, [id]: mm })}
-          onUnread={() => undefined}
-        />
-      ))}
+      <Choice
+        label="Start from a usual size, mm"
+        small
+        options={PRESETS}
+        chosen={presetOf(hoop)}
+        onChoose={startFrom}
+      />
+      <RingEditor hoop={hoop} units={units} onHoop={onHoop} />
       <Choice
         label="Kind"
         small
@@ -46,14 +57,44 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
         chosen={hoop.kind}
         onChoose={(kind) => onHoop({ ...hoop, kind })}
       />
-      <Choice
-        label="Bracket"
-        small
-        options={SIDES.map((id) => ({ id, name: id }))}
-        chosen={hoop.bracket}
-        onChoose={(bracket) => onHoop({ ...hoop, bracket })}
-      />
       <Tick title="Round field" on={hoop.round} onToggle={(round) => onHoop({ ...hoop, round })} />
+      <Tick
+        title="It may lie a quarter turn round on the piece"
+        on={hoop.mayTurn}
+        onToggle={(mayTurn) => onHoop({ ...hoop, mayTurn })}
+      />
+      <LengthField
+        label="thickest stack it closes on"
+        mm={hoop.closesOnMm}
+        units={units}
+        onLength={(mm) => mm >= 0.5 && onHoop({ ...hoop, closesOnMm: mm })}
+        onUnread={(text) => text.trim() === '' && onHoop({ ...hoop, closesOnMm: null })}
+        hint={
+          hoop.closesOnMm === null ? 'Empty: what its kind usually closes on, by the house rules.' : undefined
+        }
+        stepper={false}
+      />
+      <NumberField
+        label="places it is latched in, along its height"
+        value={positions.count}
+        least={1}
+        most={4}
+        whole
+        onNumber={(count) =>
+          count !== null &&
+          onHoop({ ...hoop, positions: { count, stepMm: positions.stepMm || hoop.fieldHeightMm / 2 } })
+        }
+      />
+      {positions.count > 1 ? (
+        <LengthField
+          label="from one place to the next"
+          mm={positions.stepMm}
+          units={units}
+          onLength={(stepMm) => onHoop({ ...hoop, positions: { ...positions, stepMm } })}
+          onUnread={() => undefined}
+          hint="The field drawn is that of one place."
+        />
+      ) : null}
       {machines.map(({ id, name }) => (
         <Tick
           key={id}

@@ -65,8 +65,36 @@ export function MachineForm({ machine, units, onMachine }: MachineFormProps) {
         label="It turns a design"
         small
         options={TURN_STEPS}
-        chosen={String(machine.turnStepDeg ?? 1) as '1' | '10' | '90'}
+        chosen={String(machine.turnStepDeg) as '1' | '10' | '90'}
         onChoose={(id) => onMachine({ ...machine, turnStepDeg: Number(id) as 1 | 10 | 90 })}
+      />
+      <NumberField
+        label="its screen shrinks to, %"
+        value={machine.resize.leastPercent}
+        least={10}
+        most={100}
+        onNumber={(leastPercent) =>
+          leastPercent !== null && onMachine({ ...machine, resize: { ...machine.resize, leastPercent } })
+        }
+      />
+      <NumberField
+        label="its screen enlarges to, %"
+        value={machine.resize.mostPercent}
+        least={100}
+        most={400}
+        onNumber={(mostPercent) =>
+          mostPercent !== null && onMachine({ ...machine, resize: { ...machine.resize, mostPercent } })
+        }
+      />
+      <Tick
+        title="Its screen mirrors a design"
+        on={machine.mirrors}
+        onToggle={(mirrors) => onMachine({ ...machine, mirrors })}
+      />
+      <Tick
+        title="It tells which hoop is on it"
+        on={machine.knowsHoops}
+        onToggle={(knowsHoops) => onMachine({ ...machine, knowsHoops })}
       />
       <Tick
         title="It trims jump threads"

@@ -1,4 +1,13 @@
-import { type DisplayUnits, FABRICS, formatLength, PIECE_KINDS, type Shelf, type ShelfNoun } from '@zt/core';
+import {
+  type DisplayUnits,
+  FABRICS,
+  formatLength,
+  PIECE_KINDS,
+  type Shelf,
+  type ShelfNoun,
+  USUAL_HOOP,
+  USUAL_MACHINE,
+} from '@zt/core';
 import type { ReactNode } from 'react';
 import { TextField } from '../../components/ui/TextField';
 import { newId } from '../../hooks/newId';
@@ -40,19 +49,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     title: 'Machines',
     add: {
       one: 'a machine',
-      make: () => ({
-        id: newId(),
-        name: 'New machine',
-        needles: 1,
-        bed: 'flat',
-        bodySide: 'right',
-        throatMm: 200,
-        stitchesPerMinute: 600,
-        trims: true,
-        turnStepDeg: 1,
-        needleHours: 0,
-        bobbinMetres: 70,
-      }),
+      make: () => ({ ...USUAL_MACHINE, id: newId(), name: 'New machine' }),
     },
     detail: (m, units) =>
       `${m.needles} ${m.needles === 1 ? 'needle' : 'needles'}, throat ${formatLength(m.throatMm, units)}, ${m.stitchesPerMinute} a minute`,
@@ -63,6 +60,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     add: {
       one: 'a hoop',
       make: () => ({
+        ...USUAL_HOOP,
         id: newId(),
         name: 'New hoop',
         fieldWidthMm: 100,
@@ -71,7 +69,6 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
         ringWidthMm: 132,
         ringHeightMm: 140,
         kind: 'screw',
-        bracket: 'left',
         machineIds: [],
       }),
     },

@@ -17,6 +17,12 @@ const SIDES = [
   { id: 'heightMm', name: 'design height' },
 ] as const;
 
+const LOOKING = [
+  { id: 'left', name: 'to the left' },
+  { id: 'ahead', name: 'ahead, or none' },
+  { id: 'right', name: 'to the right' },
+] as const;
+
 const without = (record: Record<string, string>, key: string) =>
   Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
 
@@ -99,6 +105,13 @@ export function DesignPanel() {
       ) : null}
       <ColourStops />
       <Tick title="It has an upright direction" on={design.hasUp} onToggle={(hasUp) => set({ hasUp })} />
+      <Choice
+        label="A figure in it looks"
+        small
+        options={LOOKING}
+        chosen={design.looks ?? 'ahead'}
+        onChoose={(looks) => set({ looks: looks === 'ahead' ? null : looks })}
+      />
       <Tick title="It has lettering" on={design.lettering} onToggle={(lettering) => set({ lettering })} />
       {design.lettering ? (
         <LengthField

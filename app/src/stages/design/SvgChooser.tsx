@@ -28,7 +28,17 @@ export function SvgChooser() {
     const name = ticket.design.name || file.name.replace(/\.svg$/i, '');
     change({
       stage: 'design',
-      set: { name, widthMm, heightMm, stitches, colours, artwork, unread: {}, scalePercent: 100 },
+      set: {
+        name,
+        widthMm,
+        heightMm,
+        stitches,
+        colours,
+        artwork,
+        elementMoves: [],
+        unread: {},
+        scalePercent: 100,
+      },
     });
   };
   const stop = () => {

@@ -1,4 +1,4 @@
-import { boxOf, formatLength, grown, type LaidHoop, say, turn } from '@zt/core';
+import { boxOf, formatLength, grown, type LaidHoop, type Point, say, turn } from '@zt/core';
 import { G, Path } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FigureTag } from '../../sheet/marks';
@@ -6,6 +6,7 @@ import { TicketSheet } from '../../sheet/TicketSheet';
 import { pathPx, toPx, type View } from '../../sheet/view';
 import type { Palette } from '../../theme/palette';
 import { PlaceDrawing } from '../place/PlaceDrawing';
+import { useRingDrag } from './useRingDrag';
 
 /** Outward direction of the bracket in the hoop frame. */
 const BRACKET = {
@@ -15,27 +16,35 @@ const BRACKET = {
   front: { x: 0, y: 1 },
 };
 
+const middleOf = (ring: readonly Point[]): Point => {
+  const box = boxOf(ring);
+  return { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
+};
+
+/** A ring's corners drawn in towards its middle by its wall, along both sides. */
+function insetTowards(ring: readonly Point[], middle: Point, wallMm: number): Point[] {
+  return ring.map((p) => {
+    const reach = Math.hypot(p.x - middle.x, p.y - middle.y);
+    const share = (reach - wallMm * Math.SQRT2) / reach;
+    return { x: middle.x + (p.x - middle.x) * share, y: middle.y + (p.y - middle.y) * share };
+  });
+}
+
 /** The hoop on the piece: ring as a double line, notches, bracket as a tab, field dash-dot. */
 export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
   const { hoop } = laid.verdict;
+  const middle = middleOf(laid.ring);
   const way = turn(BRACKET[hoop.bracket], laid.onPieceDeg);
   const half = (BRACKET[hoop.bracket].x === 0 ? hoop.ringHeightMm : hoop.ringWidthMm) / 2;
   const tab = [-0.12, 0.12].flatMap((side) =>
     [half, half + 16].map((out) => ({
-      x: laid.centre.x + way.x * out - way.y * side * hoop.ringHeightMm,
-      y: laid.centre.y + way.y * out + way.x * side * hoop.ringHeightMm,
+      x: middle.x + way.x * out - way.y * side * hoop.ringHeightMm,
+      y: middle.y + way.y * out + way.x * side * hoop.ringHeightMm,
     })),
   );
   const [a, b, c, d] = tab;
+  const inner = insetTowards(laid.ring, middle, hoop.wallMm);
   const centre = toPx(view, laid.centre);
-  const inner = laid.ring.map((p) => {
-    const q = toPx(view, p);
-    const reach = Math.hypot(q.x - centre.x, q.y - centre.y);
-    return {
-      x: centre.x + ((q.x - centre.x) * (reach - 7)) / reach,
-      y: centre.y + ((q.y - centre.y) * (reach - 7)) / reach,
-    };
-  });
   const round = hoop.round ? { r: (hoop.fieldWidthMm / 2) * view.scale } : null;
   return (
     <G>
@@ -55,7 +64,7 @@ export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: Vie
         strokeLinejoin="round"
       />
       <Path
-        d={`M${inner.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`}
+        d={pathPx(view, inner, true)}
         fill="none"
         stroke={palette.ink}
         strokeWidth={1}
@@ -93,35 +102,92 @@ export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: Vie
   );
 }
 
-/** The hoop where it lies on the piece. */
+/** The fields of a split design's parts, the one in hand drawn strong, and the crosses that join them. */
+function SplitLayer({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
+  const { split } = laid;
+  if (!split) return null;
+  return (
+    <G>
+      {split.fields.map((field, i) => {
+        const box = boxOf(field);
+        const label = toPx(view, { x: i % 2 === 0 ? box.left : box.right, y: box.top });
+        const shared = split.fields.length > 1;
+        return (
+          <G key={`${middleOf(field).x} ${middleOf(field).y}`}>
+            <Path
+              d={pathPx(view, field, true)}
+              fill="none"
+              stroke={palette.chalk}
+              strokeWidth={i === split.index ? 2.6 : 1.2}
+              strokeDasharray="10 3 2 3"
+            />
+            {shared ? (
+              <FigureTag
+                x={label.x + (i % 2 === 0 ? 14 : -14)}
+                y={label.y + 16}
+                text={String(i + 1)}
+                palette={palette}
+                size={15}
+              />
+            ) : null}
+          </G>
+        );
+      })}
+      {split.crosses.map((cross) => {
+        const { x, y } = toPx(view, cross);
+        return (
+          <Path
+            key={`${cross.x} ${cross.y}`}
+            d={`M${x - 8} ${y}H${x + 8}M${x} ${y - 8}V${y + 8}M${x - 5} ${y}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0`}
+            stroke={palette.madder}
+            strokeWidth={1.8}
+            fill="none"
+          />
+        );
+      })}
+    </G>
+  );
+}
+
+/** The hoop where it lies on the piece; it is taken by its ring, the design by itself. */
 export function HoopDrawing() {
   const { plan, units } = useOpenTicket();
+  const grip = useRingDrag();
   const laid = plan.hoop?.laid;
   if (!laid || !plan.place) return <PlaceDrawing />;
   const worst = plan.findings.find((f) => f.stage === 'hoop' && f.severity === 'stop');
   const { hoop } = laid.verdict;
+  const fields = laid.split?.fields.flat() ?? [];
   return (
     <TicketSheet
-      focus={grown(boxOf([...laid.ring, ...plan.place.footprint]), 34)}
+      focus={grown(boxOf([...laid.ring, ...plan.place.footprint, ...fields]), 34)}
       draggable
+      grip={grip}
       description={`${hoop.name} on the piece, ${plan.hoop?.method}; its field is ${formatLength(hoop.fieldWidthMm, units)} by ${formatLength(hoop.fieldHeightMm, units)}. ${say(laid.verdict.line, units)}`}
       under={(view, palette) => (
         <>
           <HoopOutline laid={laid} view={view} palette={palette} />
-          <Path
-            d={pathPx(view, laid.allowed, true)}
-            fill={palette.tape}
-            opacity={0.35}
-            stroke={palette.ink}
-            strokeWidth={1}
-            strokeDasharray="2 3"
-          />
+          {laid.split ? null : (
+            <Path
+              d={pathPx(view, laid.allowed, true)}
+              fill={palette.tape}
+              opacity={0.35}
+              stroke={palette.ink}
+              strokeWidth={1}
+              strokeDasharray="2 3"
+            />
+          )}
         </>
       )}
       over={(view, palette) => {
         const top = toPx(view, { x: laid.centre.x, y: boxOf(laid.field).bottom });
-        return worst ? null : (
-          <FigureTag x={top.x} y={top.y + 13} text={hoop.name} palette={palette} size={13} />
+        return (
+          <>
+            <SplitLayer laid={laid} view={view} palette={palette} />
+            {worst || laid.split ? null : (
+              <FigureTag x={top.x} y={top.y + 13} text={hoop.name} palette={palette} size={13} />
+            )}
+          </>
         );
       }}
     />

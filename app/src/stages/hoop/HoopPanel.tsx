@@ -1,4 +1,13 @@
-import { formatLength, type HoopVerdict, type LaidHoop, type Method, say } from '@zt/core';
+import {
+  formatLength,
+  type HoopVerdict,
+  type LaidHoop,
+  type Method,
+  minus,
+  type Point,
+  say,
+  turn,
+} from '@zt/core';
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
@@ -87,6 +96,39 @@ function RoomLine({ laid }: { laid: LaidHoop }) {
   );
 }
 
+/** The parts of a split design: which is in the hoop, and where its crosses are found on the grid. */
+function SplitParts({ laid }: { laid: LaidHoop }) {
+  const { units, change } = useOpenTicket();
+  const { split } = laid;
+  if (!split || split.split.parts.length < 2) return null;
+  const inHoop = (cross: Point) => turn(minus(cross, laid.centre), -laid.onPieceDeg);
+  const way = (mm: number, more: string, less: string) =>
+    `${formatLength(Math.abs(mm), units)} ${mm < 0 ? less : more}`;
+  return (
+    <View style={{ gap: 6 }}>
+      <Choice
+        label={split.split.byPositions ? 'Latched in place' : 'In the hoop now'}
+        options={split.split.parts.map((_, i) => ({ id: String(i), name: `part ${i + 1}` }))}
+        chosen={String(split.index)}
+        onChoose={(id) => change({ stage: 'hoop', set: { part: Number(id) } })}
+      />
+      <Txt as="label" tone="graphite">
+        Its registration crosses on the hoop’s grid
+      </Txt>
+      {split.part.crosses.map((k) => {
+        const at = split.crosses[k];
+        if (!at) return null;
+        const { x, y } = inHoop(at);
+        return (
+          <Txt key={k} testID="cross">
+            {`Cross ${k + 1}: ${way(x, 'right', 'left')}, ${way(y, 'towards you', 'away')}`}
+          </Txt>
+        );
+      })}
+    </View>
+  );
+}
+
 /** Which hoop, hooped or floated, with a verdict on every one. */
 export function HoopPanel() {
   const { ticket, plan, units, change } = useOpenTicket();
@@ -105,10 +147,18 @@ export function HoopPanel() {
           <Txt
             as="small"
             tone="graphite"
-          >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)}.${hoop.bastingMm === null ? '' : ` Baste a box ${formatLength(hoop.bastingMm, units)} outside the design.`}`}</Txt>
+          >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)} for the ring; a patch under the field alone ${formatLength(hoop.cut.patch.widthMm, units)} × ${formatLength(hoop.cut.patch.heightMm, units)}.${hoop.bastingMm === null ? '' : ` Baste a box ${formatLength(hoop.bastingMm, units)} outside the design.`}`}</Txt>
         ) : null}
         <Txt as="small">{say(hoop.tension, units)}</Txt>
       </View>
+      {laid ? <SplitParts laid={laid} /> : null}
+      {ticket.hoop.shift !== null ? (
+        <Press
+          kind="link"
+          title="lay the hoop where it is proposed"
+          onPress={() => change({ stage: 'hoop', set: { shift: null } })}
+        />
+      ) : null}
       <Choice
         label="Method"
         quiet
@@ -140,7 +190,10 @@ export function HoopPanel() {
             proposed={verdict.hoop.id === hoop.proposedId}
             line={say(verdict.line, units)}
             onChoose={() =>
-              change({ stage: 'hoop', set: { hoopId: verdict.hoop.id, turnDeg: null, shift: null } })
+              change({
+                stage: 'hoop',
+                set: { hoopId: verdict.hoop.id, turnDeg: null, shift: null, split: false, part: 0 },
+              })
             }
           />
         ))}
@@ -149,7 +202,12 @@ export function HoopPanel() {
         <Press
           kind="link"
           title="take the proposed hoop"
-          onPress={() => change({ stage: 'hoop', set: { hoopId: null, turnDeg: null, shift: null } })}
+          onPress={() =>
+            change({
+              stage: 'hoop',
+              set: { hoopId: null, turnDeg: null, shift: null, split: false, part: 0 },
+            })
+          }
         />
       ) : null}
     </View>

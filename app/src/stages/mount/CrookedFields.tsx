@@ -8,6 +8,7 @@ import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
+import { markToTap, tapping, tenthMm } from './readings';
 
 const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
 const oneDigit = (value: number) => String(Math.round(value * 10) / 10);
@@ -47,7 +48,7 @@ function Verdict({ crooked }: { crooked: CrookedPlan }) {
 
 /** Marks read off the hoop's grid: typed here, or dragged on the drawn hoop. */
 export function CrookedFields() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const { ticket, plan, units, change, reading, setReading } = useOpenTicket();
   const { mount } = plan;
   if (!mount) return null;
   const { readings } = ticket.mount;
@@ -55,8 +56,7 @@ export function CrookedFields() {
     change({ stage: 'mount', set: { readings: next } }, gesture);
   const readingOf = (mark: MarkId): MarkFound => {
     const should = mount.marksShould[mark];
-    const tenth = (mm: number) => Math.round(mm * 10) / 10 + 0;
-    return { mark, x: tenth(should.x), y: tenth(should.y) };
+    return { mark, x: tenthMm(should.x), y: tenthMm(should.y) };
   };
   const put = (mark: MarkId, rest: Partial<MarkFound>) =>
     set(
@@ -81,11 +81,20 @@ export function CrookedFields() {
       ) : (
         <>
           <Txt as="small">
-            From the middle of the field, as you stand at the machine. Drag them on the drawing, or type.
+            From the middle of the field, as you stand at the machine. Tap or drag them on the drawing, or
+            type what a grid or a jogged needle says.
           </Txt>
           {readings.map(({ mark, x, y }) => (
             <View key={mark} style={{ gap: 4 }}>
-              <Txt as="label">{MARK_NAMES[mark]}</Txt>
+              <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+                <Txt as="label">{MARK_NAMES[mark]}</Txt>
+                <Press
+                  kind="link"
+                  title={markToTap(reading) === mark ? 'now tap it on the hoop' : 'tap it on the hoop'}
+                  label={`Tap the ${MARK_NAMES[mark]} on the hoop`}
+                  onPress={() => setReading(tapping(mark))}
+                />
+              </View>
               <SidedLengthField
                 label={`${MARK_NAMES[mark]} across`}
                 mm={x}

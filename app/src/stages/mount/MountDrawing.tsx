@@ -4,9 +4,9 @@ import {
   formatLength,
   grown,
   type LaidHoop,
+  type MarkFound,
   type MountInput,
   type MountPlan,
-  minus,
   obstacleOutline,
   type Point,
   pieceInHoopFrame,
@@ -26,6 +26,8 @@ import { useAppDispatch } from '../../store/store';
 import { FONTS } from '../../theme/fonts';
 import type { Palette } from '../../theme/palette';
 import { PlaceDrawing } from '../place/PlaceDrawing';
+import { designAtKeys } from './designAtKeys';
+import { markToTap, tenthMm, withReading } from './readings';
 
 const BODY_MM = 90;
 const SPREAD_MM = 144;
@@ -113,7 +115,7 @@ function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: Mou
 
 /** Marks read off the hoop, and what lies on it, can be dragged to where they are. */
 function useHoopDrag() {
-  const { ticket, change } = useOpenTicket();
+  const { ticket, change, reading, setReading } = useOpenTicket();
   const dispatch = useAppDispatch();
   const start = useRef<Pick<MountInput, 'readings' | 'obstacles'> | null>(null);
   const held = useRef<{ list: 'readings' | 'obstacles'; index: number } | null>(null);
@@ -156,7 +158,14 @@ function useHoopDrag() {
     start.current = null;
     dispatch(gestureEnded());
   };
-  return { holds, onDrag, onDragEnd };
+  const mark = markToTap(reading);
+  const onTap = (at: Point) => {
+    if (!mark) return;
+    const found: MarkFound = { mark, x: tenthMm(at.x), y: tenthMm(at.y) };
+    change({ stage: 'mount', set: { readings: withReading(readings, found) } });
+    setReading(null);
+  };
+  return { holds, onDrag, onDragEnd, onTap };
 }
 
 /** What lies on the hoop, the path the foot sweeps, and where it comes nearest. */
@@ -222,9 +231,7 @@ export function MountDrawing() {
   const outline = found
     ? piece.geometry.outline.map((p) => plus(turn(p, found.turnDeg), found.shift))
     : pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg);
-  const { x, y } = facts.fileCentre;
-  const file = turn({ x: ticket.mount.mirror ? -x : x, y }, mount.keys.turnDeg);
-  const designAt = found ? minus(mount.keys.move, file) : laid.designAt;
+  const designAt = designAtKeys(plan, ticket.mount.mirror);
   const { ringWidthMm: rw, ringHeightMm: rh, fieldWidthMm: fw, fieldHeightMm: fh } = laid.verdict.hoop;
   const rectangle = (w: number, h: number): Point[] => [
     { x: -w / 2, y: -h / 2 },

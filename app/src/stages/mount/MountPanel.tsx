@@ -1,4 +1,4 @@
-import { formatLength, type Keys, keysNeeded, say } from '@zt/core';
+import { formatLength, type Keys, keysNeeded, type SideHold, say } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Tick } from '../../components/ui/Tick';
@@ -7,6 +7,7 @@ import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { CrookedFields } from './CrookedFields';
+import { DisplayPicture } from './DisplayPicture';
 import { TraceFields } from './TraceFields';
 
 function Key({ name, value, small = false }: { name: string; value: string; small?: boolean }) {
@@ -52,6 +53,38 @@ function KeyRow({ keys }: { keys: Keys }) {
   );
 }
 
+const SIDE_NAMES: Record<SideHold['side'], string> = {
+  left: 'left',
+  right: 'right',
+  back: 'far side',
+  front: 'near side',
+};
+
+/** Where pins and clips may go on this hoop, round this design. */
+function HoldDown({ sides }: { sides: readonly SideHold[] }) {
+  const { units } = useOpenTicket();
+  const list = (may: (side: SideHold) => boolean) =>
+    sides
+      .filter(may)
+      .map((s) => `${SIDE_NAMES[s.side]} (${formatLength(Math.max(0, s.roomMm), units)} free)`);
+  const clips = sides.filter((s) => s.clip).map((s) => SIDE_NAMES[s.side]);
+  const pins = list((s) => s.pin);
+  return (
+    <View>
+      <Txt as="small" testID="pins">
+        {pins.length > 0
+          ? `Pins may lie along the ring, heads outwards: ${pins.join(', ')}.`
+          : 'No room for pins inside this ring: tape or baste.'}
+      </Txt>
+      <Txt as="small" testID="clips">
+        {clips.length > 0
+          ? `Clips may sit on its outer edge: ${clips.join(', ')}; never on the bracket.`
+          : 'No room for clips on this ring.'}
+      </Txt>
+    </View>
+  );
+}
+
 /** Which way round it goes on the machine, what to key in, and the checks before the first stitch. */
 export function MountPanel() {
   const { ticket, plan, shelf, units, change } = useOpenTicket();
@@ -81,6 +114,8 @@ export function MountPanel() {
       <CrookedFields />
       <TraceFields />
       <KeyRow keys={mount.keys} />
+      <DisplayPicture />
+      <HoldDown sides={mount.trace.holdDown} />
       {mount.ranks.length > 1 ? (
         <Choice
           label="Way round"

@@ -78,6 +78,10 @@ export const BODYSUIT: PieceKind = {
       ],
     ]),
   views: [VIEW],
+  loading: [
+    'Open the snaps and spread the legs; slide the ring in from below.',
+    'Fold neck flaps, sleeves and legs back, and tape them outside the ring.',
+  ],
   placements: [
     {
       id: 'centre-chest',

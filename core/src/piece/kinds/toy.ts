@@ -82,6 +82,10 @@ export const SOFT_TOY: PieceKind = {
   family: 'Bags, cushions, toys',
   form: 'tubular',
   worn: false,
+  loading: [
+    'Stuffing out, bag of beans out: keep them together for afterwards.',
+    'Turn the skin inside out through the seam; head, arms and legs folded back and taped outside the ring.',
+  ],
   usual: { fabricId: 'plush', colour: '#EBC9C4' },
   readings: [
     {

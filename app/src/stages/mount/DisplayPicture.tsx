@@ -1,0 +1,80 @@
+import { factsInHoop, type Point } from '@zt/core';
+import { View } from 'react-native';
+import Svg, { G, Path, Rect } from 'react-native-svg';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { DesignLayer } from '../../sheet/DesignLayer';
+import { fitView, toPx } from '../../sheet/view';
+import { usePalette } from '../../theme/palette';
+import { designAtKeys } from './designAtKeys';
+
+const SIDE = 150;
+
+/** What the design must look like on the machine's display: the field as the operator sees it, nothing of the piece. */
+export function DisplayPicture() {
+  const { ticket, plan } = useOpenTicket();
+  const p = usePalette();
+  const { mount, hoop, design } = plan;
+  const laid = hoop?.laid;
+  if (!mount || !laid || !design.facts) return null;
+  const facts = factsInHoop(design.facts, laid);
+  const { fieldWidthMm: w, fieldHeightMm: h, round } = laid.verdict.hoop;
+  const view = fitView(
+    { left: -w / 2, right: w / 2, top: -h / 2, bottom: h / 2 },
+    { width: SIDE, height: SIDE },
+    8,
+  );
+  const corner = toPx(view, { x: -w / 2, y: -h / 2 });
+  const centre: Point = toPx(view, { x: 0, y: 0 });
+  const { topPoints, looks } = mount.display;
+  const words = [
+    topPoints === null ? null : topPoints === 'up' ? 'upright' : `its top points ${topPoints}`,
+    looks === null ? null : `its figure looks ${looks}`,
+    mount.keys.mirror ? 'mirrored' : null,
+  ].filter(Boolean);
+  const sentence = words.length > 0 ? words.join(', ') : 'as it was drawn';
+  return (
+    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+      <View role="img" aria-label={`On the machine's display: ${sentence}.`}>
+        <Svg width={SIDE} height={SIDE}>
+          <Rect
+            x={corner.x}
+            y={corner.y}
+            width={w * view.scale}
+            height={h * view.scale}
+            rx={round ? (w * view.scale) / 2 : 2}
+            fill={p.panel}
+            stroke={p.ink}
+            strokeWidth={2}
+          />
+          <G>
+            <DesignLayer
+              facts={facts}
+              view={view}
+              at={designAtKeys(plan, ticket.mount.mirror)}
+              turnDeg={mount.keys.turnDeg}
+              mirror={mount.keys.mirror}
+              ink={p.ink}
+            />
+          </G>
+          <Path
+            d={`M${centre.x - 5} ${centre.y}h10M${centre.x} ${centre.y - 5}v10`}
+            stroke={p.madder}
+            strokeWidth={1.4}
+          />
+        </Svg>
+      </View>
+      <View style={{ flex: 1, gap: 4 }}>
+        <Txt as="label" tone="graphite">
+          On the machine’s display
+        </Txt>
+        <Txt as="strong" testID="display">
+          {sentence.charAt(0).toUpperCase() + sentence.slice(1)}
+        </Txt>
+        <Txt as="small" tone="graphite">
+          If it looks otherwise, do not start.
+        </Txt>
+      </View>
+    </View>
+  );
+}

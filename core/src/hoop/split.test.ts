@@ -1,0 +1,100 @@
+import { areaD, FillRule, intersectD } from 'clipper2-ts';
+import fc from 'fast-check';
+import { boxAbout, cornersOf } from '../geometry/box';
+import { hullOf, type Polygon } from '../geometry/polygon';
+import { checkSplit, cutToBox, splitDesign } from './split';
+
+const areaOf = (points: Polygon) => Math.abs(areaD(points.map((p) => ({ x: p.x, y: p.y }))));
+const coordinate = fc.integer({ min: -300, max: 300 });
+const hull = fc
+  .array(fc.record({ x: coordinate, y: coordinate }), { minLength: 3, maxLength: 14 })
+  .map((points) => hullOf(points))
+  .filter((points) => points.length >= 3 && areaOf(points) > 20);
+const question = fc.record({
+  hull,
+  field: fc.record({
+    widthMm: fc.integer({ min: 60, max: 330 }),
+    heightMm: fc.integer({ min: 60, max: 400 }),
+    round: fc.constant(false),
+  }),
+  turnDeg: fc.constantFrom(0, 90, 180, 270),
+  overlapMm: fc.integer({ min: 5, max: 30 }),
+  crossOutMm: fc.integer({ min: 0, max: 10 }),
+  positions: fc.record({ count: fc.integer({ min: 1, max: 4 }), stepMm: fc.integer({ min: 0, max: 300 }) }),
+});
+const ONE_PLACE = { count: 1, stepMm: 0 };
+const square = { widthMm: 100, heightMm: 100, round: false };
+const boxed = (w: number, h: number) => cornersOf(boxAbout({ x: 0, y: 0 }, w, h));
+const asked = { turnDeg: 0, overlapMm: 15, crossOutMm: 6, positions: ONE_PLACE };
+
+describe('splitting a design into hoopings', () => {
+  it('leaves every part in its field, all of it stitched, and both fields of a seam round its crosses', () => {
+    fc.assert(
+      fc.property(question, (q) => {
+        const split = splitDesign(q);
+        return split !== null && checkSplit(split, q).length === 0;
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('takes the fewest parts there can be along one side: ⌈(L − O) / (F − O)⌉', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 40, max: 900 }), (length) => {
+        const split = splitDesign({ ...asked, hull: boxed(length, 50), field: square });
+        const fewest = length <= 100 ? 1 : Math.ceil((length - 15) / (100 - 2e-6 - 15) - 1e-7);
+        return split !== null && Math.abs(split.parts.length - fewest) === 0;
+      }),
+    );
+  });
+
+  it('splits 150 × 60 for a 100 × 100 field in two, with a cross above and below the seam', () => {
+    const split = splitDesign({ ...asked, hull: boxed(150, 60), field: square });
+    expect(split?.parts.map((p) => p.centre.x)).toEqual([-33.75, 33.75]);
+    expect(split?.crosses).toEqual([
+      { x: 0, y: -36 },
+      { x: 0, y: 36 },
+    ]);
+    expect(split?.parts.map((p) => p.crosses)).toEqual([
+      [0, 1],
+      [0, 1],
+    ]);
+  });
+
+  it('leaves a design that fits in one part, and gives up where the field is no larger than the overlap', () => {
+    expect(splitDesign({ ...asked, hull: boxed(90, 60), field: square })?.parts).toHaveLength(1);
+    const tiny = { widthMm: 14, heightMm: 14, round: false };
+    expect(splitDesign({ ...asked, hull: boxed(90, 60), field: tiny })).toBeNull();
+  });
+
+  it('takes a round field as the square inside it', () => {
+    const round = { widthMm: 150, heightMm: 150, round: true };
+    const q = { ...asked, hull: boxed(180, 90), field: round };
+    const split = splitDesign(q);
+    expect(split && checkSplit(split, q)).toEqual([]);
+  });
+
+  it('keeps a repositioning hoop’s step between its parts', () => {
+    const positions = { count: 3, stepMm: 80 };
+    const split = splitDesign({ ...asked, hull: boxed(80, 250), field: square, positions });
+    expect(split?.byPositions).toBe(true);
+    expect(split?.overlapMm).toBe(20);
+    expect(split?.parts.map((p) => p.centre.y)).toEqual([-80, 0, 80]);
+  });
+});
+
+describe('cutting a convex polygon to a box', () => {
+  it('leaves the same area as a polygon-clipping library does', () => {
+    const box = { left: -100, right: 120, top: -80, bottom: 90 };
+    const window = [cornersOf(box).map((p) => ({ x: p.x, y: p.y }))];
+    fc.assert(
+      fc.property(hull, (polygon) => {
+        const subject = [polygon.map((p) => ({ x: p.x, y: p.y }))];
+        const shared = intersectD(subject, window, FillRule.NonZero, 6);
+        const expected = shared.reduce((sum, path) => sum + Math.abs(areaD(path)), 0);
+        return Math.abs(areaOf(cutToBox(polygon, box)) - expected) < 0.01;
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
