@@ -10,6 +10,7 @@ import { ApiError, type ErrorBody } from './errors';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
 import { planRoutes } from './features/plan/routes';
+import { practiceRoutes } from './features/practice/routes';
 import { rulesRoutes } from './features/rules/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
@@ -65,6 +66,7 @@ export function createApp(context: Context) {
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));
+  app.route('/api/practice', practiceRoutes(context));
   app.doc31('/api/openapi.json', API_DOCUMENT);
   app.all('/api/*', (c) =>
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),

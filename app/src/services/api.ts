@@ -1,11 +1,24 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { HouseRules, LogEntry, LogSummary, Shelf, ShelfNoun, Ticket } from '@zt/core';
+import type {
+  PracticeAnswer,
+  PracticeCommand,
+  PracticeJob,
+  PracticeLie,
+  PracticeState,
+} from '@zt/core/practice/index';
 
 export interface KeptTicket {
   ticket: Ticket;
   rev: number;
   updatedAt: string;
   loggedAs: string | null;
+}
+
+/** What lies on the practice machine, and how it stands. */
+export interface OnPractice {
+  job: PracticeJob;
+  state: PracticeState;
 }
 
 export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' | 'outcome'>>;
@@ -91,6 +104,12 @@ export const api = createApi({
       query: (id) => ({ url: `/logbook/${id}`, method: 'DELETE' }),
       invalidatesTags: ['logbook', 'tickets', 'ticket'],
     }),
+    layPractice: build.mutation<OnPractice, { ticket: Ticket; lie: PracticeLie }>({
+      query: (body) => ({ url: '/practice', method: 'PUT', body }),
+    }),
+    pressPractice: build.mutation<PracticeAnswer, PracticeCommand>({
+      query: (body) => ({ url: '/practice/press', method: 'POST', body }),
+    }),
   }),
 });
 
@@ -109,4 +128,6 @@ export const {
   useEntryQuery,
   useAddEntryMutation,
   useRemoveEntryMutation,
+  useLayPracticeMutation,
+  usePressPracticeMutation,
 } = api;

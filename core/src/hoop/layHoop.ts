@@ -94,7 +94,10 @@ export function layHoop(
     centre: pose.centre,
     ring,
     field: fieldOnPiece(verdict.hoop, pose),
-    fillPercent: lies(ring, q) ? 100 : fillPercent(ring, q.outline.outline),
+    fillPercent: fillPercent(
+      { ...pose, widthMm: verdict.hoop.ringWidthMm, heightMm: verdict.hoop.ringHeightMm },
+      q.outline.outline,
+    ),
     allowed: placed(allowedRegion(hull, fieldOf(verdict.hoop), -turnDeg), onPieceDeg, pose.centre),
     room: roomIn(verdict.hoop, hull, { turnDeg: -turnDeg, ...designAt }, onPieceDeg),
     split: null,

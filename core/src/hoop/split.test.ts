@@ -2,6 +2,7 @@ import { areaD, FillRule, intersectD } from 'clipper2-ts';
 import fc from 'fast-check';
 import { boxAbout, cornersOf } from '../geometry/box';
 import { hullOf, type Polygon } from '../geometry/polygon';
+import { fillPercent } from './fill';
 import { checkSplit, cutToBox, splitDesign } from './split';
 
 const areaOf = (points: Polygon) => Math.abs(areaD(points.map((p) => ({ x: p.x, y: p.y }))));
@@ -96,5 +97,23 @@ describe('cutting a convex polygon to a box', () => {
       }),
       { numRuns: 500 },
     );
+  });
+
+  it('of a polygon with a hollow too, for the area is all that is asked: how much of a ring the piece fills', () => {
+    const fork = [
+      { x: -50, y: -50 },
+      { x: -20, y: -50 },
+      { x: -20, y: 30 },
+      { x: 20, y: 30 },
+      { x: 20, y: -50 },
+      { x: 50, y: -50 },
+      { x: 50, y: 50 },
+      { x: -50, y: 50 },
+    ];
+    const ring = { centre: { x: 0, y: -20 }, turnDeg: 0, widthMm: 80, heightMm: 60 };
+    // two prongs of 20 × 60 in a ring of 80 × 60
+    expect(fillPercent(ring, fork)).toBeCloseTo(50, 9);
+    expect(fillPercent({ ...ring, turnDeg: 180 }, fork)).toBeCloseTo(50, 9);
+    expect(fillPercent({ ...ring, centre: { x: 0, y: 200 } }, fork)).toBe(0);
   });
 });

@@ -77,7 +77,7 @@ function spansInPositions(
   });
 }
 
-/** The part of a convex polygon on one side of a line parallel to an axis (Sutherland and Hodgman 1974). */
+/** The part of a polygon on one side of a line parallel to an axis (Sutherland and Hodgman 1974). */
 function cutAt(polygon: Polygon, axis: 'x' | 'y', at: number, keep: 1 | -1): Point[] {
   const kept: Point[] = [];
   polygon.forEach((a, i) => {
@@ -92,7 +92,10 @@ function cutAt(polygon: Polygon, axis: 'x' | 'y', at: number, keep: 1 | -1): Poi
   return kept;
 }
 
-/** A convex polygon inside a box; empty where they share nothing. */
+/**
+ * What of a polygon lies inside a box; empty where they share nothing. Of a polygon with hollows the parts hang
+ * together along the box's edge, by pieces without area.
+ */
 export function cutToBox(polygon: Polygon, box: Box): Point[] {
   const across = cutAt(cutAt(polygon, 'x', box.left, 1), 'x', box.right, -1);
   return cutAt(cutAt(across, 'y', box.top, 1), 'y', box.bottom, -1);

@@ -282,7 +282,7 @@ export function MountDrawing() {
             ink={palette.ink}
           />
           <MachineBlock mount={mount} view={view} palette={palette} />
-          <TopArrow laid={laid} view={view} palette={palette} />
+          <TopArrow laid={laid} view={view} palette={paletteOnCloth(palette, piece.colour)} />
           <TraceLayer mount={mount} view={view} palette={palette} />
           {ticket.mount.readings.map((r, i) => (
             <ChalkCross

@@ -1,6 +1,8 @@
 import { formatLength, type Keys, keysNeeded, type SideHold, say } from '@zt/core';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
+import { Press } from '../../components/ui/Press';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
@@ -88,6 +90,7 @@ function HoldDown({ sides }: { sides: readonly SideHold[] }) {
 /** Which way round it goes on the machine, what to key in, and the checks before the first stitch. */
 export function MountPanel() {
   const { ticket, plan, shelf, units, change } = useOpenTicket();
+  const router = useRouter();
   const { mount } = plan;
   if (!mount) return null;
   const checked = new Set(ticket.mount.checked);
@@ -116,6 +119,12 @@ export function MountPanel() {
       <KeyRow keys={mount.keys} />
       <DisplayPicture />
       <HoldDown sides={mount.trace.holdDown} />
+      {mount.machine ? (
+        <Press
+          title="Practise it on the stand-in machine"
+          onPress={() => router.push(`/ticket/${ticket.id}/practice`)}
+        />
+      ) : null}
       {mount.ranks.length > 1 ? (
         <Choice
           label="Way round"

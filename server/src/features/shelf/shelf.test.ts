@@ -1,5 +1,6 @@
 import type { Ticket } from '@zt/core';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { shelfItems } from '../../db/schema/shelfItems';
 import { tickets } from '../../db/schema/tickets';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
@@ -63,5 +64,25 @@ describe('what the shop keeps for the next time', () => {
     const read = await (await shop.get(`/api/tickets/${older.id}`)).json();
     expect(read.ticket).toEqual({ ...exampleA(), id: older.id });
     expect((await shop.post('/api/plan', { ticket: older })).status).toBe(200);
+  });
+
+  it('reads a hoop and a machine kept before they had all their fields', async () => {
+    const {
+      wallMm: _,
+      closesOnMm: __,
+      mayTurn: ___,
+      positions: ____,
+      ...oldHoop
+    } = SAMPLE_SHELF.hoops[0] ?? {};
+    const { mirrors: _m, resize: _r, knowsHoops: _k, ...oldMachine } = SAMPLE_SHELF.machines[0] ?? {};
+    await shop.store.db.insert(shelfItems).values([
+      { id: 'hoop-60x40', noun: 'hoops', item: oldHoop },
+      { id: 'machine-flat', noun: 'machines', item: oldMachine },
+    ] as never);
+    const shelf = await (await shop.get('/api/shelf')).json();
+    expect(shelf.hoops[0]).toMatchObject({ wallMm: 6, closesOnMm: null, mayTurn: true });
+    expect(shelf.hoops[0].positions).toEqual({ count: 1, stepMm: 0 });
+    expect(shelf.machines[0]).toMatchObject({ mirrors: true, knowsHoops: true });
+    expect(shelf.machines[0].resize).toEqual({ leastPercent: 80, mostPercent: 120 });
   });
 });

@@ -1,0 +1,85 @@
+import { MARK_IDS, MARK_NAMES, type MarkId } from '@zt/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import type { OnPractice } from '../../services/api';
+import { tenthMm, withReading } from '../../stages/mount/readings';
+import type { Practice } from './usePractice';
+
+const WHAT = [
+  { id: 'jog', name: 'needle' },
+  { id: 'move', name: 'design' },
+] as const;
+const STEPS = [0.1, 1, 10].map((mm) => ({ id: String(mm), name: `${mm} mm` }));
+const READ: readonly MarkId[] = ['centre', 'left', 'right'];
+
+/** Arrows for the needle over the hoop or for the design in it, its turn and mirror, and marks read off the needle. */
+export function NeedlePad({ practice, on: { job, state } }: { practice: Practice; on: OnPractice }) {
+  const { ticket, change } = useOpenTicket();
+  const [what, setWhat] = useState<'jog' | 'move'>('jog');
+  const [step, setStep] = useState('1');
+  const { press } = practice;
+  const mm = Number(step);
+  const go = (x: number, y: number) => press({ press: what, x: x * mm, y: y * mm });
+  const side = (value: number, more: string, less: string) =>
+    `${tenthMm(Math.abs(value))} mm ${value < 0 ? less : more}`;
+  const place = ({ x, y }: { x: number; y: number }) =>
+    `${side(x, 'right', 'left')}, ${side(y, 'towards you', 'away')}`;
+  const read = (mark: MarkId) =>
+    change({
+      stage: 'mount',
+      set: {
+        readings: withReading(ticket.mount.readings, {
+          mark,
+          x: tenthMm(state.needle.x),
+          y: tenthMm(state.needle.y),
+        }),
+      },
+    });
+  const { turnStepDeg } = job.machine;
+  return (
+    <View style={{ gap: 8 }}>
+      <Txt testID="needle-at">{`Needle ${place(state.needle)}.`}</Txt>
+      <Txt testID="design-at">
+        {`Design ${place(state.move)}; turned ${state.turnDeg}°${state.mirror ? ', mirrored' : ''}.`}
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 14, flexWrap: 'wrap' }}>
+        <Choice label="Arrows move the" small options={WHAT} chosen={what} onChoose={setWhat} />
+        <Choice label="by" small options={STEPS} chosen={step} onChoose={setStep} />
+      </View>
+      <View style={{ flexDirection: 'row', gap: 6, alignItems: 'center' }}>
+        <Press title="←" label={`${what} left`} onPress={() => go(-1, 0)} />
+        <View style={{ gap: 6 }}>
+          <Press title="↑" label={`${what} away`} onPress={() => go(0, -1)} />
+          <Press title="↓" label={`${what} towards you`} onPress={() => go(0, 1)} />
+        </View>
+        <Press title="→" label={`${what} right`} onPress={() => go(1, 0)} />
+        <View style={{ gap: 6, flex: 1 }}>
+          <Press title={`Turn ${turnStepDeg}°`} onPress={() => press({ press: 'turn', deg: turnStepDeg })} />
+          <Press title="Mirror" onPress={() => press({ press: 'mirror' })} />
+        </View>
+      </View>
+      <Txt as="label" tone="graphite">
+        The needle is over a chalked mark: take it as a reading
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        {READ.map((mark) => (
+          <Press
+            key={mark}
+            title={`${MARK_IDS.indexOf(mark) + 1} ${MARK_NAMES[mark]}`}
+            label={`Needle over the ${MARK_NAMES[mark]}`}
+            onPress={() => read(mark)}
+          />
+        ))}
+      </View>
+      {ticket.mount.readings.length > 0 ? (
+        <Txt as="small" tone="graphite">
+          {`${ticket.mount.readings.length} read. With two or more, Mount says how crooked it lies and what to key.`}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,111 @@
+import { useRouter } from 'expo-router';
+import { ScrollView, View } from 'react-native';
+import { IconPress } from '../../components/ui/IconPress';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { WithTicket } from '../../stages/WithTicket';
+import { useWide } from '../../theme/layout';
+import { usePalette } from '../../theme/palette';
+import { BedDrawing } from './BedDrawing';
+import { HoopSwitches } from './HoopSwitches';
+import { NeedlePad } from './NeedlePad';
+import { RunSwitches } from './RunSwitches';
+import { type Practice, usePractice } from './usePractice';
+
+/** The slip of paper on which the machine says what it did, or why it did not. */
+function Slip({ practice }: { practice: Practice }) {
+  const p = usePalette();
+  const { ok, message } = practice.said;
+  return (
+    <View
+      style={{
+        backgroundColor: p.panel,
+        borderTopWidth: 1.5,
+        borderBottomWidth: 1.5,
+        borderLeftWidth: 8,
+        borderColor: ok ? p.ink : p.madder,
+        paddingHorizontal: 12,
+        paddingVertical: 8,
+      }}
+    >
+      <Txt as="strong" live testID="machine-says">
+        {practice.failed ? 'The shop’s computer does not answer. Nothing moved.' : message}
+      </Txt>
+    </View>
+  );
+}
+
+function Practised() {
+  const { ticket } = useOpenTicket();
+  const practice = usePractice(ticket);
+  const p = usePalette();
+  const router = useRouter();
+  const wide = useWide();
+  const { on, press } = practice;
+  const back = () => router.replace(`/ticket/${ticket.id}/mount`);
+  return (
+    <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>
+        <IconPress icon="chevron-left" label="Back to Mount" onPress={back} />
+        <View style={{ flex: 1 }}>
+          <Txt as="heading" level={1} lines={1}>
+            {`Practice: ${ticket.name || 'this ticket'}`}
+          </Txt>
+          <Txt as="small" tone="graphite" lines={1}>
+            {on ? `Stand-in for ${on.job.machine.name}` : 'Stand-in machine'}
+          </Txt>
+        </View>
+      </View>
+      {on ? (
+        <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+          <View style={wide ? { flex: 2 } : { height: '40%' }}>
+            <BedDrawing job={on.job} state={on.state} />
+          </View>
+          <View style={{ flex: 1, minHeight: 0, borderColor: p.ink, borderLeftWidth: wide ? 1.5 : 0 }}>
+            <Slip practice={practice} />
+            <ScrollView
+              contentContainerStyle={{ padding: 14, gap: 14 }}
+              style={{ flex: 1, backgroundColor: p.panel }}
+            >
+              <HoopSwitches practice={practice} on={on} />
+              <NeedlePad practice={practice} on={on} />
+              <RunSwitches practice={practice} on={on} />
+            </ScrollView>
+            <View
+              style={{
+                flexDirection: 'row',
+                gap: 8,
+                padding: 10,
+                backgroundColor: p.panel,
+                borderTopWidth: 1,
+                borderColor: p.hairline,
+              }}
+            >
+              <Press title="Trace" onPress={() => press({ press: 'trace' })} />
+              <View style={{ flex: 1 }} />
+              <Press
+                kind="main"
+                title={on.state.running ? 'Stop' : 'Start'}
+                onPress={() => press({ press: on.state.running ? 'stop' : 'start' })}
+              />
+            </View>
+          </View>
+        </View>
+      ) : (
+        <View style={{ padding: 24, gap: 12 }}>
+          <Txt as="heading" level={2}>
+            {practice.failed ? 'Nothing to practise on yet' : 'Laying it on the machine'}
+          </Txt>
+          {practice.failed ? <Txt>The plan needs a hoop, and a machine that takes it.</Txt> : null}
+          <Press title="Back to Mount" onPress={back} />
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** A ticket on the practice machine: a stand-in that refuses what a real one refuses. */
+export function PracticeScreen({ id }: { id: string }) {
+  return <WithTicket id={id}>{() => <Practised />}</WithTicket>;
+}

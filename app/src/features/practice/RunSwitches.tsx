@@ -1,0 +1,104 @@
+import { formatLength } from '@zt/core';
+import { practiceOutcome } from '@zt/core/practice/index';
+import { View } from 'react-native';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import type { OnPractice } from '../../services/api';
+import { usePalette } from '../../theme/palette';
+import type { Practice } from './usePractice';
+
+const BACK_STITCHES = 8;
+/** Off by less, nobody sees it. */
+const SEEN = { mm: 1, deg: 0.6 };
+
+/** Where a finished run came to lie, against the marks. */
+function outcomeInWords(
+  { job, state }: OnPractice,
+  say: (mm: number) => string,
+): { good: boolean; text: string } {
+  const { offMm, offDeg, mirroredWrongly } = practiceOutcome(job, state);
+  const faults = [
+    ...(offDeg > SEEN.deg
+      ? [offDeg === 180 ? 'upside down' : `turned ${Math.round(offDeg * 10) / 10}° off`]
+      : []),
+    ...(mirroredWrongly ? ['the wrong way round: the mirror'] : []),
+    ...(offMm > SEEN.mm ? [`${say(offMm)} off its mark`] : []),
+  ];
+  return faults.length === 0
+    ? { good: true, text: `On its marks: ${say(offMm)} off.` }
+    : { good: false, text: `Stitched ${faults.join(', ')}.` };
+}
+
+/** Thread, bobbin, needle and power, and how far the run has come. */
+export function RunSwitches({ practice: { press }, on }: { practice: Practice; on: OnPractice }) {
+  const { units } = useOpenTicket();
+  const p = usePalette();
+  const { job, state } = on;
+  const stop = job.stops[state.stop];
+  const finished = state.halt === 'finished' && !state.running;
+  const result = finished ? outcomeInWords(on, (mm) => formatLength(mm, units)) : null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Txt as="heading" level={2}>
+        {stop ? `Colour ${state.stop + 1} of ${job.stops.length}: ${stop.name}` : 'All colours stitched'}
+      </Txt>
+      {stop ? (
+        <View
+          role="progressbar"
+          aria-label="Stitched of this colour"
+          aria-valuemin={0}
+          aria-valuemax={stop.stitches}
+          aria-valuenow={state.done}
+          style={{ height: 14, borderWidth: 1.5, borderColor: p.ink, borderRadius: 3 }}
+        >
+          <View
+            style={{
+              height: 11,
+              width: `${(100 * state.done) / Math.max(1, stop.stitches)}%`,
+              backgroundColor: stop.hex,
+            }}
+          />
+        </View>
+      ) : null}
+      <Txt testID="bobbin">
+        {`Bobbin ${state.bobbinM.toFixed(1)} m${state.bobbinChanges > 0 ? `, changed ${state.bobbinChanges} times` : ''}. ${Math.round(state.seconds / 60)} min stitched.`}
+      </Txt>
+      {result ? (
+        <View
+          style={{
+            borderLeftWidth: 8,
+            borderColor: result.good ? p.moss : p.madder,
+            padding: 10,
+            backgroundColor: p.shade,
+          }}
+        >
+          <Txt as="strong" testID="outcome">
+            {result.text}
+          </Txt>
+        </View>
+      ) : null}
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        {stop && state.threaded !== state.stop ? (
+          <Press title={`Thread ${stop.name}`} onPress={() => press({ press: 'thread', stop: state.stop })} />
+        ) : null}
+        <Press title="New bobbin" onPress={() => press({ press: 'new-bobbin' })} />
+        <Press
+          title={`Back ${BACK_STITCHES} stitches`}
+          onPress={() => press({ press: 'back', stitches: BACK_STITCHES })}
+        />
+        <Press
+          title={state.powered ? 'Power off' : 'Power on'}
+          onPress={() => press({ press: 'power', on: !state.powered })}
+        />
+        {state.needleWhole ? null : (
+          <Press title="New needle" onPress={() => press({ press: 'new-needle' })} />
+        )}
+      </View>
+      <Txt as="small" tone="madder">
+        At the real machine: glasses on, hands away from a moving hoop, power off to change the needle. Its
+        manual comes first.
+      </Txt>
+    </View>
+  );
+}

@@ -1,0 +1,78 @@
+import type { Ticket } from '@zt/core';
+import { type PracticeCommand, type PracticeLie, STRAIGHT } from '@zt/core/practice/index';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { type OnPractice, useLayPracticeMutation, usePressPracticeMutation } from '../../services/api';
+
+/** Machine seconds that pass in one tick of the screen: a run is watched in seconds, not in minutes. */
+const TICK_MS = 200;
+const SECONDS_A_TICK = 10;
+
+export interface Practice {
+  on: OnPractice | null;
+  /** What the machine said last, and whether it did what was pressed. */
+  said: { ok: boolean; message: string };
+  failed: boolean;
+  lie: PracticeLie;
+  press: (command: PracticeCommand) => void;
+  /** Lays the ticket on anew, hooped so. */
+  layAnew: (lie: PracticeLie) => void;
+}
+
+const WELCOME = { ok: true, message: 'A stand-in: nothing here can break but its own needle.' };
+
+/** The practice machine with this ticket on it; while it runs, its time passes tick by tick. */
+export function usePractice(ticket: Ticket): Practice {
+  const [lay] = useLayPracticeMutation();
+  const [send] = usePressPracticeMutation();
+  const [on, setOn] = useState<OnPractice | null>(null);
+  const [said, setSaid] = useState(WELCOME);
+  const [failed, setFailed] = useState(false);
+  const [lie, setLie] = useState(STRAIGHT);
+  const laid = useRef(ticket);
+  laid.current = ticket;
+  const layAnew = useCallback(
+    async (next: PracticeLie) => {
+      setLie(next);
+      setSaid(WELCOME);
+      const answer = await lay({ ticket: laid.current, lie: next });
+      setFailed(answer.error !== undefined);
+      setOn(answer.data ?? null);
+    },
+    [lay],
+  );
+  const press = useCallback(
+    async (command: PracticeCommand) => {
+      const answer = await send(command);
+      setFailed(answer.error !== undefined);
+      if (!answer.data) return;
+      const { state, ok, message } = answer.data;
+      setOn((was) => was && { ...was, state });
+      if (message !== '') setSaid({ ok, message });
+    },
+    [send],
+  );
+  useEffect(() => void layAnew(STRAIGHT), [layAnew]);
+  const running = on?.state.running ?? false;
+  useEffect(() => {
+    if (!running) return;
+    let over = false;
+    const tick = async () => {
+      while (!over) {
+        await new Promise((next) => setTimeout(next, TICK_MS));
+        if (!over) await press({ press: 'sew', seconds: SECONDS_A_TICK });
+      }
+    };
+    void tick();
+    return () => {
+      over = true;
+    };
+  }, [running, press]);
+  return {
+    on,
+    said,
+    failed,
+    lie,
+    press: (command) => void press(command),
+    layAnew: (next) => void layAnew(next),
+  };
+}

@@ -1,0 +1,15 @@
+export { practiceJob, STRAIGHT } from './job';
+export { alongPath, keyedHull, keyedPoint } from './needle';
+export { obey, practiceOutcome, practiceStart } from './obey';
+export {
+  type PracticeAnswer,
+  PracticeAnswerSchema,
+  type PracticeCommand,
+  PracticeCommandSchema,
+  type PracticeJob,
+  PracticeJobSchema,
+  type PracticeLie,
+  PracticeLieSchema,
+  type PracticeState,
+  PracticeStateSchema,
+} from './schema';

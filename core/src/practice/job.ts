@@ -1,0 +1,107 @@
+import { pointsOfPath } from '../design/elements';
+import type { DesignFacts } from '../design/planDesign';
+import { boxOf } from '../geometry/box';
+import { minus, ORIGIN, type Point, plus, turn } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
+import { factsInHoop, type LaidHoop } from '../hoop/layHoop';
+import { keysFor } from '../mount/planMount';
+import { pieceInHoopFrame } from '../mount/rankTurns';
+import type { Plan } from '../plan';
+import { numberFor } from '../rules/numbers';
+import type { HouseRules } from '../rules/schema';
+import type { Machine, Shelf } from '../shelf/schema';
+import { topThreadM } from '../stitch/planStitch';
+import type { Ticket } from '../ticket';
+import type { PracticeJob, PracticeLie } from './schema';
+
+export const STRAIGHT: PracticeLie = { turnDeg: 0, shift: ORIGIN };
+
+const ROWS = 24;
+
+/** Rows to and fro over a convex hull, for a design without a drawing. */
+function rowsOver(hull: Polygon): Point[] {
+  const box = boxOf(hull);
+  return Array.from({ length: ROWS }, (_, i) => {
+    const y = box.top + ((box.bottom - box.top) * (i + 0.5)) / ROWS;
+    const xs = hull.flatMap((a, k) => {
+      const b = hull[(k + 1) % hull.length] ?? a;
+      return a.y > y === b.y > y ? [] : [a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y)];
+    });
+    const row = [Math.min(...xs), Math.max(...xs)].map((x) => ({ x, y }));
+    return i % 2 === 0 ? row : row.reverse();
+  }).flat();
+}
+
+/** The way the needle goes in each colour stop: along the drawing's shapes, or in rows over the hull. */
+function pathsOf(facts: DesignFacts, hull: Polygon): Point[][] {
+  const { artwork, scale } = facts;
+  return facts.stops.map((_, stop) => {
+    const points = (artwork?.paths ?? [])
+      .filter((path) => path.stop === stop)
+      .flatMap((path) => pointsOfPath(path.d).map((p) => ({ x: p.x * scale, y: p.y * scale })));
+    return points.length > 1 ? points : rowsOver(hull);
+  });
+}
+
+/**
+ * A ticket on the practice machine, its piece hooped as planned or as `lie` has it; null while the plan has no hoop
+ * or no machine takes it. The design is about the file's own centre, which is what a machine centres.
+ */
+export function practiceJob(
+  ticket: Ticket,
+  plan: Plan,
+  shop: { shelf: Shelf; rules: HouseRules },
+  lie: PracticeLie = STRAIGHT,
+): PracticeJob | null {
+  const { mount, hoop, design, piece } = plan;
+  const laid = hoop?.laid;
+  if (!mount?.machine || !laid || !design.facts || !piece.geometry) return null;
+  const facts = factsInHoop(design.facts, laid);
+  const aboutFile = (p: Point) => minus(p, facts.fileCentre);
+  const inHoop = (p: Point) => plus(turn(p, lie.turnDeg), lie.shift);
+  const perStitch = (topThreadM(1000, shop.rules) * numberFor(shop.rules, 'bobbinShare')) / 100 / 1000;
+  return {
+    ticketId: ticket.id,
+    name: ticket.name || ticket.design.name,
+    machine: mount.machine,
+    hoops: hoopsFor(mount.machine, laid, shop.shelf),
+    hoopId: laid.verdict.hoop.id,
+    hull: facts.hull.map(aboutFile),
+    stops: pathsOf(facts, facts.hull).map((path, i) => ({
+      hex: facts.stops[i]?.hex ?? '#59626E',
+      name: facts.stops[i]?.name ?? '',
+      stitches: facts.stops[i]?.stitches ?? 0,
+      path: path.map(aboutFile),
+    })),
+    obstacles: ticket.mount.obstacles,
+    footMm: mount.trace.footMm,
+    bobbinM: ticket.stitch.bobbinLeftM ?? mount.machine.bobbinMetres,
+    bobbinMPerStitch: perStitch,
+    marks: Object.fromEntries(Object.entries(mount.marksShould).map(([mark, p]) => [mark, inHoop(p)])),
+    cloth: pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg).map(inHoop),
+    clothHex: piece.colour,
+    wanted: wantedFor(facts, laid, ticket.mount.mirror, lie),
+  };
+}
+
+/** The keys that bring the design onto the piece as it really lies. */
+function wantedFor(
+  facts: DesignFacts,
+  laid: LaidHoop,
+  mirror: boolean,
+  lie: PracticeLie,
+): PracticeJob['wanted'] {
+  const { turnDeg } = keysFor(facts, laid, mirror);
+  const file = { x: mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
+  const planned = plus(laid.designAt, turn(file, turnDeg));
+  return {
+    turnDeg: (((turnDeg + lie.turnDeg) % 360) + 360) % 360,
+    mirror,
+    move: plus(turn(planned, lie.turnDeg), lie.shift),
+  };
+}
+
+const hoopsFor = (machine: Machine, laid: LaidHoop, shelf: Shelf) => {
+  const own = shelf.hoops.filter((h) => h.machineIds.includes(machine.id));
+  return own.some((h) => h.id === laid.verdict.hoop.id) ? own : [laid.verdict.hoop, ...own];
+};

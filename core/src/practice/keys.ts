@@ -1,0 +1,73 @@
+import { ORIGIN, plus } from '../geometry/point';
+import { whyDesignDoesNotFit } from '../hoop/fit';
+import { fieldOf } from '../hoop/judgeHoop';
+import { done, hoopOf, missOf, type Outcome, refuse, tenth } from './outcome';
+import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
+
+/** What one press does. */
+export type Press<P extends PracticeCommand['press']> = (
+  job: PracticeJob,
+  state: PracticeState,
+  command: Extract<PracticeCommand, { press: P }>,
+) => Outcome;
+
+/** The state with other keys, unless stitching has begun or the design would leave the field. */
+function keyed(
+  job: PracticeJob,
+  state: PracticeState,
+  keys: Partial<PracticeState>,
+  message: string,
+): Outcome {
+  if (state.stop > 0 || state.done > 0)
+    return refuse('started', 'Stitching has begun: the design can no longer be moved.');
+  const next = { ...state, ...keys, traced: false };
+  const miss = missOf(job, next);
+  if (!miss) return done(next, message);
+  const by = tenth(Math.max(miss.widthMm, miss.heightMm));
+  return refuse('outside-field', `Not done: the design would reach ${by} mm past the field.`);
+}
+
+export const setHoop: Press<'set-hoop'> = (job, state, { hoopId }) => {
+  const hoop = hoopOf(job, hoopId);
+  if (!hoop) return refuse('unknown-hoop', 'This hoop does not go on this machine.');
+  return keyed(job, state, { setId: hoopId }, `Set to ${hoop.name}.`);
+};
+
+export const move: Press<'move'> = (job, state, by) =>
+  keyed(job, state, { move: plus(state.move, by) }, 'Moved.');
+
+export const turnBy: Press<'turn'> = (job, state, { deg }) => {
+  const steps = deg / job.machine.turnStepDeg;
+  if (Math.abs(steps - Math.round(steps)) > 1e-9)
+    return refuse('turn-step', `This machine turns by ${job.machine.turnStepDeg}° only.`);
+  return keyed(job, state, { turnDeg: (((state.turnDeg + deg) % 360) + 360) % 360 }, 'Turned.');
+};
+
+export const mirror: Press<'mirror'> = (job, state) =>
+  job.machine.mirrors
+    ? keyed(job, state, { mirror: !state.mirror }, state.mirror ? 'As drawn.' : 'Mirrored.')
+    : refuse('cannot-mirror', 'This machine does not mirror.');
+
+export const resize: Press<'resize'> = (job, state, { percent }) => {
+  const { leastPercent, mostPercent } = job.machine.resize;
+  if (percent < leastPercent || percent > mostPercent)
+    return refuse('cannot-resize', `This machine resizes from ${leastPercent} to ${mostPercent} %.`);
+  return keyed(job, state, { scalePercent: percent }, `Resized to ${percent} %.`);
+};
+
+/** Moves the hoop under the needle, by so many mm of the hoop. */
+export const jog: Press<'jog'> = (job, state, by) => {
+  const hoop = hoopOf(job, state.setId);
+  if (!state.onId || !hoop) return refuse('no-hoop', 'There is no hoop on the carriage.');
+  const needle = plus(state.needle, by);
+  if (whyDesignDoesNotFit([needle], fieldOf(hoop), { turnDeg: 0, x: 0, y: 0 }))
+    return refuse('outside-field', 'The needle stays inside the stitch field.');
+  const way = (mm: number, more: string, less: string) => `${tenth(Math.abs(mm))} mm ${mm < 0 ? less : more}`;
+  return done(
+    { ...state, needle },
+    `Needle ${way(needle.x, 'right', 'left')}, ${way(needle.y, 'towards you', 'away')}.`,
+  );
+};
+
+export const needleToCentre: Press<'needle-to-centre'> = (_, state) =>
+  done({ ...state, needle: ORIGIN }, 'Needle over the middle of the field.');

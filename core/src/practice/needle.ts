@@ -1,0 +1,59 @@
+import { nearestPair } from '../geometry/nearestPair';
+import { distance, ORIGIN, type Point, plus, turn } from '../geometry/point';
+import { containsPoint, type Polygon } from '../geometry/polygon';
+import { OBSTACLE_SIZES, obstacleOutline } from '../mount/obstacles';
+import type { Hoop } from '../shelf/schema';
+import type { PracticeJob, PracticeState } from './schema';
+
+type Keyed = Pick<PracticeState, 'mirror' | 'turnDeg' | 'scalePercent' | 'move'>;
+
+/** A point of the file, about its centre, where the keys bring it in the hoop. */
+export function keyedPoint(p: Point, { mirror, turnDeg, scalePercent, move }: Keyed): Point {
+  const scale = scalePercent / 100;
+  return plus(turn({ x: (mirror ? -p.x : p.x) * scale, y: p.y * scale }, turnDeg), move);
+}
+
+export const keyedHull = (job: PracticeJob, state: Keyed): Point[] =>
+  job.hull.map((p) => keyedPoint(p, state));
+
+/** The point at a share of the way along a line of points, 0 to 1; the first of a line without length. */
+export function alongPath(path: readonly Point[], share: number): Point {
+  const first = path[0] ?? ORIGIN;
+  const lengths = path.slice(1).map((p, i) => distance(path[i] ?? first, p));
+  let left = lengths.reduce((sum, l) => sum + l, 0) * Math.min(1, Math.max(0, share));
+  for (const [i, length] of lengths.entries()) {
+    const [a, b] = [path[i] ?? first, path[i + 1] ?? first];
+    if (left <= length && length > 0)
+      return { x: a.x + ((b.x - a.x) * left) / length, y: a.y + ((b.y - a.y) * left) / length };
+    left -= length;
+  }
+  return path[path.length - 1] ?? first;
+}
+
+/** Whether a point lies beyond the inner wall of a ring, hoop frame. */
+function overRing(p: Point, hoop: Hoop, roomMm: number): boolean {
+  const [w, h] = [hoop.ringWidthMm / 2 - hoop.wallMm - roomMm, hoop.ringHeightMm / 2 - hoop.wallMm - roomMm];
+  return hoop.round ? Math.hypot(p.x, p.y) > w : Math.abs(p.x) > w || Math.abs(p.y) > h;
+}
+
+/** What a needle coming down here would strike, by name; null for cloth alone. */
+export function struckAt(p: Point, hoop: Hoop, job: PracticeJob): string | null {
+  if (overRing(p, hoop, 0)) return 'ring';
+  const hit = job.obstacles.find((o) => containsPoint(obstacleOutline(o), p));
+  return hit ? OBSTACLE_SIZES[hit.kind].name : null;
+}
+
+/** The first thing the foot touches on its way round a path, by name, and where; null when it clears everything. */
+export function touchedRound(
+  path: Polygon,
+  hoop: Hoop,
+  job: PracticeJob,
+): { name: string; at: Point } | null {
+  const corner = path.find((p) => overRing(p, hoop, job.footMm));
+  if (corner) return { name: 'ring', at: corner };
+  for (const obstacle of job.obstacles) {
+    const near = nearestPair(path, obstacleOutline(obstacle));
+    if (near.mm < job.footMm) return { name: OBSTACLE_SIZES[obstacle.kind].name, at: near.on[0] };
+  }
+  return null;
+}

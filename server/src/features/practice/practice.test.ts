@@ -1,0 +1,74 @@
+import { applyChange } from '@zt/core';
+import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { openTestApp, type TestApp } from '../../testing/testApp';
+
+let shop: TestApp;
+beforeEach(async () => {
+  shop = await openTestApp();
+  for (const noun of ['machines', 'hoops'] as const)
+    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+});
+afterEach(() => shop.close());
+
+const upright = () => applyChange(exampleA(), { stage: 'hoop', set: { turnDeg: 0 } });
+const press = async (command: unknown) =>
+  (await shop.post('/api/practice/press', command)).json() as Promise<{
+    ok: boolean;
+    code: string | null;
+    message: string;
+    state: { halt: string; stop: number; bobbinChanges: number; running: boolean };
+  }>;
+
+describe('the practice machine over its own interface', () => {
+  it('has nothing on it at first, and says so', async () => {
+    expect((await shop.get('/api/practice')).status).toBe(404);
+    expect((await shop.post('/api/practice/press', { press: 'trace' })).status).toBe(404);
+  });
+
+  it('plays a whole run with a bobbin change, driven by a script', async () => {
+    const ticket = applyChange(upright(), { stage: 'stitch', set: { bobbinLeftM: 2 } });
+    const laid = await (await shop.put('/api/practice', { ticket })).json();
+    expect([laid.job.hoopId, laid.state.onId]).toEqual(['hoop-100x100', null]);
+    expect((await press({ press: 'start' })).code).toBe('wrong-thread');
+    await press({ press: 'thread', stop: 0 });
+    expect((await press({ press: 'start' })).code).toBe('no-hoop');
+    await press({ press: 'put-on', hoopId: 'hoop-100x100' });
+    expect((await press({ press: 'start' })).code).toBe('not-latched');
+    await press({ press: 'latch' });
+    expect((await press({ press: 'trace' })).message).toBe('Traced: the foot clears everything.');
+    const halts: string[] = [];
+    for (let guard = 0; guard < 20 && halts.at(-1) !== 'finished'; guard++) {
+      await press({ press: 'start' });
+      const { state } = await press({ press: 'sew', seconds: 3600 });
+      halts.push(state.halt);
+      if (state.halt === 'bobbin-out') await press({ press: 'new-bobbin' });
+      if (state.halt === 'colour-change') await press({ press: 'thread', stop: state.stop });
+    }
+    expect(halts).toEqual(['bobbin-out', 'colour-change', 'finished']);
+    const end = await (await shop.get('/api/practice')).json();
+    expect(end.state).toMatchObject({ halt: 'finished', bobbinChanges: 1, running: false });
+  });
+
+  it('lays a kept ticket by its id, hooped crooked, its marks where they then are', async () => {
+    const ticket = upright();
+    await shop.put(`/api/tickets/${ticket.id}`, { ticket, rev: 0 });
+    const lie = { turnDeg: 3, shift: { x: 2, y: 0 } };
+    const straight = await (await shop.put('/api/practice', { ticketId: ticket.id })).json();
+    const crooked = await (await shop.put('/api/practice', { ticketId: ticket.id, lie })).json();
+    expect(straight.job.wanted.turnDeg).toBe(0);
+    expect(crooked.job.wanted.turnDeg).toBe(3);
+    expect(crooked.job.marks.centre.x - straight.job.marks.centre.x).toBeCloseTo(2, 6);
+    expect((await shop.put('/api/practice', { ticketId: 'no-such-ticket' })).status).toBe(404);
+  });
+
+  it('takes no ticket that is not planned, and no press it does not know', async () => {
+    const bare = { ...upright(), piece: { ...upright().piece, readings: {} } };
+    const refused = await shop.put('/api/practice', { ticket: bare });
+    expect([refused.status, (await refused.json()).code]).toEqual([400, 'not-planned']);
+    await shop.put('/api/practice', { ticket: upright() });
+    const unknown = await shop.post('/api/practice/press', { press: 'dance' });
+    expect([unknown.status, (await unknown.json()).issues[0].path]).toEqual([400, 'press']);
+    const unread = await shop.post('/api/practice/press', { press: 'move', x: 'far', y: 0 });
+    expect((await unread.json()).issues[0].path).toBe('x');
+  });
+});

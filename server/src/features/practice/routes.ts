@@ -1,0 +1,82 @@
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema, planTicket, TicketSchema } from '@zt/core';
+import {
+  PracticeAnswerSchema,
+  PracticeCommandSchema,
+  PracticeJobSchema,
+  PracticeLieSchema,
+  PracticeStateSchema,
+  practiceJob,
+} from '@zt/core/practice/index';
+import type { Context } from '../../context';
+import { defaultHook } from '../../defaultHook';
+import { ApiError, answers, body, ErrorSchema, failures, notFound } from '../../errors';
+import { readRules } from '../rules/reader';
+import { readShelf } from '../shelf/reader';
+import { findTicket } from '../tickets/reader';
+import { createBed } from './bed';
+
+const lie = { lie: PracticeLieSchema.optional() };
+const Load = z.union([z.object({ ticket: TicketSchema, ...lie }), z.object({ ticketId: IdSchema, ...lie })]);
+const LaidSchema = z.object({ job: PracticeJobSchema, state: PracticeStateSchema });
+
+const load = createRoute({
+  method: 'put',
+  path: '/',
+  summary: 'Lay a ticket on the practice machine',
+  description:
+    'A ticket, or the id of one; the piece hooped as planned, or as `lie` has it. The machine starts with its power on, no hoop on the carriage, the design centred and upright.',
+  request: { body: body(Load) },
+  responses: { 200: answers(LaidSchema, 'What lies on it, and how it stands'), ...failures },
+});
+const read = createRoute({
+  method: 'get',
+  path: '/',
+  summary: 'How the practice machine stands',
+  responses: { 200: answers(LaidSchema, 'What lies on it, and how it stands'), ...failures },
+});
+const press = createRoute({
+  method: 'post',
+  path: '/press',
+  summary: 'Press something on the practice machine',
+  description:
+    'Always answered with how the machine stands afterwards. A press it does not follow comes back with `ok: false`, a code and the reason; the machine is then as it was.',
+  request: { body: body(PracticeCommandSchema) },
+  responses: {
+    200: answers(PracticeAnswerSchema, 'What it said, and how it stands'),
+    404: answers(ErrorSchema, 'Nothing lies on it'),
+    400: failures[400],
+  },
+});
+
+const nothingOnIt = () => new ApiError(404, 'not-found', 'Nothing lies on the practice machine yet.');
+
+/** The practice machine's own small interface, the same for the screen, for tests and for scripts. */
+export function practiceRoutes({ store }: Context) {
+  const bed = createBed();
+  return new OpenAPIHono({ defaultHook })
+    .openapi(load, async (c) => {
+      const asked = c.req.valid('json');
+      const ticket = 'ticket' in asked ? asked.ticket : (await findTicket(store.db, asked.ticketId))?.ticket;
+      if (!ticket) throw notFound('ticket');
+      const [shelf, rules] = [await readShelf(store.db), await readRules(store.db)];
+      const job = practiceJob(ticket, planTicket(ticket, shelf, rules), { shelf, rules }, asked.lie);
+      if (!job)
+        throw new ApiError(
+          400,
+          'not-planned',
+          'The plan has no hoop and machine yet: nothing to practise on.',
+        );
+      return c.json(bed.lay(job), 200);
+    })
+    .openapi(read, (c) => {
+      const laid = bed.laid();
+      if (!laid) throw nothingOnIt();
+      return c.json(laid, 200);
+    })
+    .openapi(press, (c) => {
+      const answer = bed.press(c.req.valid('json'));
+      if (!answer) throw nothingOnIt();
+      return c.json(answer, 200);
+    });
+}
