@@ -60,6 +60,7 @@ test('a hoop is added to the shelf, measured, judged, taken off and put back', a
   await expect(page.getByRole('heading', { name: 'Hoops: 11' })).toBeVisible();
   await ticket.fill('Name', '75 × 75 little one');
   await ticket.fill('stitch field, width', '75 mm');
+  await page.getByRole('button', { name: /^Change stitch field, height/ }).click();
   await ticket.fill('stitch field, height', '75 mm');
   await expect(page.getByText(/field 2 15\/16 in × 2 15\/16 in/)).toBeVisible();
   await ticket.saved();

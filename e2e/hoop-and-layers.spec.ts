@@ -2,15 +2,22 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
-test('a design that misses its hoop states each rescue and applies it on tap', async ({ page }) => {
+test('a design that misses its hoop states each rescue, tries it out, and takes it', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-06/hoop');
   await ticket.reads(/reaches past the field of 130 × 180 screw/);
   await page.getByRole('button', { name: /^Shrink to 98 %: fits 130 × 180 screw/ }).click();
+  await ticket.reads('Trial, nothing changed yet: Shrink to 98 %');
+  await ticket.reads(/Cost: 4 % denser with the same stitches/);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await ticket.reads(/reaches past the field of 130 × 180 screw/);
+  await page.getByRole('button', { name: /^Shrink to 98 %/ }).click();
+  await page.getByRole('button', { name: 'Do it: Shrink to 98 %' }).click();
   await expect(page.getByText(/reaches past the field/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await ticket.reads(/reaches past the field of 130 × 180 screw/);
   await page.getByRole('button', { name: /^Use 150 × 240 screw: fits with/ }).click();
+  await page.getByRole('button', { name: 'Do it: Use 150 × 240 screw' }).click();
   await expect(page.getByRole('heading', { name: /150 × 240 screw/ })).toBeVisible();
   await expect(page.getByText(/reaches past the field/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -20,6 +20,10 @@ const TROUBLED = [
   '/ticket/demo-ticket-11/place',
   '/ticket/demo-ticket-13/place',
   '/ticket/demo-ticket-01/sizes',
+  '/ticket/demo-ticket-14/hoop',
+  '/ticket/demo-ticket-15/hoop',
+  '/ticket/demo-ticket-01/practice',
+  '/ticket/demo-ticket-01/card/hoop',
 ];
 
 for (const scheme of ['light', 'dark'] as const) {

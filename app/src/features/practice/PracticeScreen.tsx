@@ -43,7 +43,7 @@ function Practised() {
   const router = useRouter();
   const wide = useWide();
   const { on, press } = practice;
-  const back = () => router.replace(`/ticket/${ticket.id}/mount`);
+  const back = () => (router.canGoBack() ? router.back() : router.replace(`/ticket/${ticket.id}/mount`));
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>

@@ -57,6 +57,7 @@ export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: Vie
         />
       ) : null}
       <Path
+        testID="ring"
         d={pathPx(view, laid.ring, true)}
         fill="none"
         stroke={palette.ink}

@@ -66,6 +66,7 @@ export function CrookedFields() {
   const missing = MARK_IDS.filter((mark) => !readings.some((r) => r.mark === mark));
   return (
     <Disclosure
+      key={readings.length > 0 ? 'read' : 'none'}
       title="Read the marks off the hoop"
       label="How it sits in the hoop"
       startOpen={readings.length > 0}
