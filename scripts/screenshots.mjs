@@ -5,6 +5,19 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { bin, CHROMIUM, ensureChromium, ensurePackages, ensureWebApp, ROOT } from './lib.mjs';
 
+/** A hoop put on the practice machine, latched, and the first colour stitched. */
+async function practise(page) {
+  const tap = (name) => page.getByRole('button', { name }).first().click();
+  await page
+    .getByRole('radio', { name: /^100 × 100/ })
+    .first()
+    .click();
+  await tap('Latch it');
+  await tap(/^Thread/);
+  await tap('Start');
+  await page.getByText(/^Colour change/).waitFor();
+}
+
 /** Takes the README's pictures from the demo's data. */
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -15,8 +28,14 @@ const SHOTS = [
   ['design', PHONE, '/ticket/demo-ticket-01/design'],
   ['place', PHONE, '/ticket/demo-ticket-01/place'],
   ['card', PHONE, '/ticket/demo-ticket-01/card/place'],
+
   ['sizes', PHONE, '/ticket/demo-ticket-01/sizes'],
-  ['hoop', PHONE, '/ticket/demo-ticket-06/hoop'],
+  [
+    'hoop',
+    PHONE,
+    '/ticket/demo-ticket-14/hoop',
+    (page) => page.getByRole('button', { name: /^Shift the design/ }).click(),
+  ],
   ['layers', PHONE, '/ticket/demo-ticket-02/layers'],
   ['mount', PHONE, '/ticket/demo-ticket-02/mount'],
   ['stitch', PHONE, '/ticket/demo-ticket-03/stitch'],
@@ -24,7 +43,7 @@ const SHOTS = [
   ['shelf', PHONE, '/shelf'],
   ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],
   ['wide-border', WIDE, '/ticket/demo-ticket-11/place'],
-  ['wide-scatter', WIDE, '/ticket/demo-ticket-13/place'],
+  ['wide-practice', WIDE, '/ticket/demo-ticket-01/practice', practise],
   ['wide-bench', WIDE, '/'],
   ['wide-logbook', WIDE, '/logbook'],
   ['wide-rules', WIDE, '/rules'],
@@ -44,9 +63,10 @@ const url = await new Promise((ready) =>
   server.stdout.on('data', (chunk) => ready(/http:\S+/.exec(chunk)?.[0])),
 );
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
-for (const [name, viewport, path] of SHOTS) {
+for (const [name, viewport, path, steps] of SHOTS) {
   const page = await browser.newPage({ viewport });
   await page.goto(url + path, { waitUntil: 'networkidle' });
+  await steps?.(page);
   await page.waitForTimeout(500);
   await page.screenshot({ path: join(out, `${name}.png`) });
   await page.close();

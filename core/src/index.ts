@@ -100,6 +100,7 @@ export type { Copy } from './place/copies';
 export type { MarkStep } from './place/marks';
 export { movedCopy, posesOf } from './place/moveCopy';
 export { faceWidthOf, type PlacePlan, placementsFor } from './place/planPlace';
+export { scatterQuestionFor } from './place/scatterQuestion';
 export type { MarkMethod, PlaceInput } from './place/schema';
 export { type SizeRow, sizeRun, widestOf } from './place/sizeRun';
 export { dragGridMm } from './place/snap';

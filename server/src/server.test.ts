@@ -253,6 +253,8 @@ describe('the interface’s own description', () => {
         '/api/paper/{id}/template.svg',
         '/api/paper/{id}/trace.svg',
         '/api/plan',
+        '/api/practice',
+        '/api/practice/press',
         '/api/shelf/blanks/{id}',
         '/api/shelf/fabrics/{id}',
         '/api/shelf/placements/{id}',

@@ -237,7 +237,7 @@ const closeIt: Steps = (facts) => {
   };
   const flush: RitualStep = {
     id: 'flush',
-    text: phrase`Push the inner ring ${mm(1)} to ${mm(2)} past flush. The screw finger-tight only.`,
+    text: phrase`Push the inner ring 1 to 2 mm past flush. The screw finger-tight only.`,
     hint: phrase`A driver on the screw breaks hoops.`,
     picture: 'flush',
   };

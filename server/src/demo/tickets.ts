@@ -2,10 +2,10 @@ import {
   EMPTY_SHELF,
   type HouseRules,
   newTicket,
-  numberFor,
   planTicket,
   STAGES,
   type Stage,
+  scatterQuestionFor,
   type Ticket,
 } from '@zt/core';
 import { scatterAll } from '@zt/core/place/scatter';
@@ -231,8 +231,6 @@ const TICKETS: DemoTicket[] = [
     hoop: { hoopId: 'hoop-100x100' },
   },
 ];
-const SCATTER = { count: 14, seed: 7, rounds: 400 };
-
 function isoDay(now: Date, days: number): string {
   const day = new Date(now);
   day.setUTCDate(day.getUTCDate() + days);
@@ -242,21 +240,11 @@ function isoDay(now: Date, days: number): string {
 /** The place with its motifs scattered, as the app's own search does it. */
 function scatteredPlace(ticket: Ticket, rules: HouseRules): Ticket['place'] {
   const { design, piece } = planTicket(ticket, EMPTY_SHELF, rules);
-  const within = piece.geometry?.within?.area;
-  if (!design.facts || !within) throw new Error('assertion failed: the demo’s panel can be scattered on');
-  const question = {
-    ...SCATTER,
-    hull: design.facts.hull,
-    within,
-    insetMm: numberFor(rules, 'scatterInsetMm'),
-    gapMm: numberFor(rules, 'scatterGapMm'),
-    turns: 'any' as const,
-  };
-  const { count, seed } = SCATTER;
-  return {
-    ...ticket.place,
-    scatter: { count, seed, turns: 'any', gapMm: null, spots: scatterAll(question).spots },
-  };
+  if (!design.facts || !piece.geometry)
+    throw new Error('assertion failed: the demo’s panel can be scattered on');
+  const scatter = { ...ticket.place.scatter, count: 14, seed: 7, turns: 'any' as const };
+  const question = scatterQuestionFor({ facts: design.facts, outline: piece.geometry }, scatter, rules);
+  return { ...ticket.place, scatter: { ...scatter, spots: scatterAll(question).spots } };
 }
 
 function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Ticket {

@@ -23,6 +23,8 @@ interface Scene {
   w: number;
   h: number;
   wall: number;
+  /** Half the drawing's width, px. */
+  edge: number;
 }
 
 const STROKE = 2.4;
@@ -121,7 +123,13 @@ const SCENES: Record<Exclude<RingPicture, 'notches'>, (s: Scene) => ReactNode> =
         />
         <Ring s={s} faint />
         <FigureTag x={0} y={-sh} text={formatLength(cut?.widthMm ?? 0, units)} palette={p} size={16} />
-        <FigureTag x={sw} y={0} text={formatLength(cut?.heightMm ?? 0, units)} palette={p} size={16} />
+        <FigureTag
+          x={Math.min(sw, s.edge - 44)}
+          y={0}
+          text={formatLength(cut?.heightMm ?? 0, units)}
+          palette={p}
+          size={16}
+        />
       </G>
     );
   },
@@ -214,13 +222,7 @@ const SCENES: Record<Exclude<RingPicture, 'notches'>, (s: Scene) => ReactNode> =
         strokeWidth={1}
         strokeDasharray="4 4"
       />
-      <FigureTag
-        x={0}
-        y={20}
-        text={`${formatLength(1, s.units)} to ${formatLength(2, s.units)} past`}
-        palette={s.p}
-        size={17}
-      />
+      <FigureTag x={0} y={-6} text="1 to 2 mm past" palette={s.p} size={17} />
     </Section>
   ),
   drum: (s) => (
@@ -363,6 +365,7 @@ export function RingDrawing({
     w: (hoop.ringWidthMm / 2) * scale,
     h: (hoop.ringHeightMm / 2) * scale,
     wall: Math.max(5, hoop.wallMm * scale),
+    edge: size.width / 2,
   };
   return (
     <View

@@ -1,4 +1,4 @@
-import { numberFor, type PlaceInput } from '@zt/core';
+import { numberFor, type PlaceInput, scatterQuestionFor } from '@zt/core';
 import type { ScatterProgress } from '@zt/core/place/scatter';
 import { createElement, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -15,8 +15,6 @@ const TURNS = [
   { id: 'any', name: 'turned any way' },
   { id: 'upright', name: 'all upright' },
 ] as const;
-/** Rounds of spreading out, to the motif. */
-const ROUNDS_EACH = 60;
 
 /** Starts, shows and stops the search for a scatter; what it finds becomes the ticket's. */
 function useScattering() {
@@ -28,19 +26,7 @@ function useScattering() {
     const { facts } = plan.design;
     const outline = plan.piece.geometry;
     if (!facts || !outline || running.current) return;
-    const search = scatterMotifs(
-      {
-        hull: facts.hull,
-        within: outline.within?.area ?? outline.outline,
-        insetMm: numberFor(rules, 'scatterInsetMm'),
-        gapMm: input.gapMm ?? numberFor(rules, 'scatterGapMm'),
-        count: input.count,
-        seed: input.seed,
-        turns: input.turns,
-        rounds: input.count * ROUNDS_EACH,
-      },
-      setProgress,
-    );
+    const search = scatterMotifs(scatterQuestionFor({ facts, outline }, input, rules), setProgress);
     running.current = search;
     setProgress({ done: 0, of: 1, spots: [], leastMm: Number.POSITIVE_INFINITY });
     const found = await search.found;
