@@ -5,7 +5,7 @@ import { type Polygon, placed } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { Hoop } from '../shelf/schema';
 import { fillPercent } from './fill';
-import { allowedRegion, type Pose, roomTowards } from './fit';
+import { allowedRegion, crookedRoom, type Field, type Pose, roomTowards, whyDesignDoesNotFit } from './fit';
 import { fieldOf, type HoopQuestion, type HoopVerdict } from './judgeHoop';
 import { fieldOnPiece, hoopCentre, ringLies, ringOnPiece } from './ring';
 import type { Method, QuarterTurn } from './schema';
@@ -42,6 +42,8 @@ export interface LaidHoop {
   allowed: Point[];
   /** How far the design may still be moved on the piece without moving the hoop, mm. */
   room: { up: number; down: number; left: number; right: number };
+  /** How crooked it may lie either way and still fit, degrees; 360 where it may turn freely, null where it does not fit. */
+  crookedMostDeg: number | null;
   /** Null for a design that is stitched whole. */
   split: LaidSplit | null;
 }
@@ -100,8 +102,15 @@ export function layHoop(
     ),
     allowed: placed(allowedRegion(hull, fieldOf(verdict.hoop), -turnDeg), onPieceDeg, pose.centre),
     room: roomIn(verdict.hoop, hull, { turnDeg: -turnDeg, ...designAt }, onPieceDeg),
+    crookedMostDeg: crookedMost(hull, fieldOf(verdict.hoop), { turnDeg: -turnDeg, ...designAt }),
     split: null,
   };
+}
+
+function crookedMost(hull: Polygon, field: Field, pose: Pose): number | null {
+  if (whyDesignDoesNotFit(hull, field, pose)) return null;
+  const { clockwiseDeg, counterDeg } = crookedRoom(hull, field, pose);
+  return Math.min(clockwiseDeg, counterDeg);
 }
 
 /** A design split for a hoop in one of its turns; null where its field is too small for any part. */

@@ -85,3 +85,18 @@ describe('how far a design may still go', () => {
     expect(region).toEqual(cornersOf(boxAbout({ x: 0, y: 0 }, 60, 40)));
   });
 });
+
+it('says with the hoop how crooked the design may lie: turned by that it fits, by more it does not', () => {
+  const laid = planTicket(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES).hoop?.laid;
+  const facts = planTicket(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES).design.facts;
+  if (!laid || !facts) throw new Error('the example has a hoop');
+  const field = { widthMm: 100, heightMm: 100, round: false };
+  const turned = (by: number) =>
+    [1, -1].map((side) =>
+      whyDesignDoesNotFit(facts.hull, field, { turnDeg: -laid.turnDeg + side * by, ...laid.designAt }),
+    );
+  const most = laid.crookedMostDeg ?? 0;
+  expect(most).toBeGreaterThan(5);
+  expect(turned(most - 0.01)).toEqual([null, null]);
+  expect(turned(most + 0.01).some((miss) => miss !== null)).toBe(true);
+});

@@ -86,12 +86,19 @@ function VerdictRow({
 function RoomLine({ laid }: { laid: LaidHoop }) {
   const { units } = useOpenTicket();
   const ways = (['up', 'down', 'left', 'right'] as const).filter((way) => laid.room[way] >= 0.5);
+  const { crookedMostDeg: crooked } = laid;
   if (laid.allowed.length === 0) return null;
+  const moves =
+    ways.length === 0
+      ? 'It fills the field: it cannot be moved in this hoop.'
+      : `In this hoop it can still go ${ways.map((way) => `${formatLength(laid.room[way], units)} ${way}`).join(', ')}.`;
+  const turns =
+    crooked === null || crooked >= 90
+      ? ''
+      : ` It may lie ${Math.round(crooked * 10) / 10}° crooked and still fit.`;
   return (
     <Txt as="small" tone="graphite" testID="room">
-      {ways.length === 0
-        ? 'It fills the field: it cannot be moved in this hoop.'
-        : `In this hoop it can still go ${ways.map((way) => `${formatLength(laid.room[way], units)} ${way}`).join(', ')}.`}
+      {`${moves}${turns}`}
     </Txt>
   );
 }
