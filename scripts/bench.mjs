@@ -1,4 +1,4 @@
 import { bin, ensurePackages, run } from './lib.mjs';
 
 ensurePackages();
-for (const bench of ['planTicket', 'place', 'hoop']) run(bin('tsx'), [`core/bench/${bench}.ts`]);
+for (const bench of ['planTicket', 'place', 'hoop', 'layers']) run(bin('tsx'), [`core/bench/${bench}.ts`]);

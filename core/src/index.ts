@@ -36,6 +36,8 @@ export {
   TOPPERS,
 } from './layers/materials';
 export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
+export type { RiskBar } from './layers/risk';
+export { RISKS, type Risk } from './layers/riskWeights';
 export {
   CHOICE_PARTS,
   type ChoicePart,
@@ -46,6 +48,7 @@ export {
   STABILIZER_IDS,
   type StabilizerId,
 } from './layers/schema';
+export { type SheetPiece, sheetPieces } from './layers/sheetPieces';
 export {
   frozenPlan,
   type LogEntry,
@@ -105,9 +108,11 @@ export type { MarkMethod, PlaceInput } from './place/schema';
 export { type SizeRow, sizeRun, widestOf } from './place/sizeRun';
 export { dragGridMm } from './place/snap';
 export { type Plan, planTicket } from './plan';
+export { BELIEFS, type Belief } from './rules/beliefs';
 export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, type QuestionId, schoolsOf } from './rules/schools';
+export { type ChangedTicket, whatChanges } from './rules/whatChanges';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {
   type Blank,
@@ -129,6 +134,8 @@ export {
   type Thread,
   ThreadSchema,
 } from './shelf/schema';
+export { type ShelfUse, ShelfUseSchema, shelfAfter, shelfUseOf } from './shelf/shelfUse';
+export { type ShoppingLine, shoppingList } from './shelf/shopping';
 export { nextStage, type StageState, stageStates } from './stageStates';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
 export { type StitchPlan, type StitchStop, topThreadM } from './stitch/planStitch';

@@ -98,11 +98,11 @@ export const api = createApi({
     entry: build.query<LogEntry, string>({ query: (id) => `/logbook/${id}`, providesTags: ['logbook'] }),
     addEntry: build.mutation<{ id: string; loggedAt: string }, Omit<LogEntry, 'loggedAt'>>({
       query: (entry) => ({ url: '/logbook', method: 'POST', body: entry }),
-      invalidatesTags: ['logbook', 'tickets', 'ticket'],
+      invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
     }),
     removeEntry: build.mutation<unknown, string>({
       query: (id) => ({ url: `/logbook/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['logbook', 'tickets', 'ticket'],
+      invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
     }),
     layPractice: build.mutation<OnPractice, { ticket: Ticket; lie: PracticeLie }>({
       query: (body) => ({ url: '/practice', method: 'PUT', body }),

@@ -9,6 +9,14 @@ export function lightnessOf(hex: string): number {
   return toLab(parse(hex))?.l ?? 50;
 }
 
+/** CIEDE2000 difference of two colours in L*, a*, b* (D65): Sharma, Wu and Dalal 2005. */
+export function labDifference(
+  a: { l: number; a: number; b: number },
+  b: { l: number; a: number; b: number },
+): number {
+  return difference({ mode: 'lab65', ...a }, { mode: 'lab65', ...b });
+}
+
 /** CIEDE2000 difference of two hex colours; an unreadable one counts as infinitely far. */
 export function colourDifference(a: string, b: string): number {
   const [labA, labB] = [parse(a), parse(b)];

@@ -13,8 +13,19 @@ export const ReasonSchema = z.object({
 });
 export type Reason = z.infer<typeof ReasonSchema>;
 
-/** The school part of a reason, in words. */
+const told = new Map<string, NonNullable<Reason['school']>>();
+
+/** The school part of a reason, in words. Every plan says the same few: each is put together once. */
 export function schoolReason(question: QuestionId, chosen: string): NonNullable<Reason['school']> {
+  const key = `${question} ${chosen}`;
+  const before = told.get(key);
+  if (before) return before;
+  const said = inWords(question, chosen);
+  told.set(key, said);
+  return said;
+}
+
+function inWords(question: QuestionId, chosen: string): NonNullable<Reason['school']> {
   const schools = schoolsOf(question);
   return {
     question,

@@ -81,6 +81,9 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
     ...(layers.parts.cover.choice.id === 'soft-cover'
       ? [step('cover', phrase`Fuse the soft cover sheet over the back, 10 mm beyond the stitches.`, IRON)]
       : []),
+    ...(layers.parts.cover.choice.id === 'lining'
+      ? [step('cover', phrase`Sew a lining over the back: nothing may be fused here.`)]
+      : []),
     ...(iron === 'no' ? [] : [step('press', press, IRON)]),
   ];
 }

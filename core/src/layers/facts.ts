@@ -19,6 +19,17 @@ export interface LayerFacts {
   iron: 'yes' | 'low' | 'no';
   mayGetWet: boolean;
   ringMarks: boolean;
+  /** A woven so light that it hangs. */
+  drapes: boolean;
+  cushion: boolean;
+  toy: boolean;
+  /** Linen of table and kitchen. */
+  household: boolean;
+  /** One colour of letters and nothing else. */
+  plainLettering: boolean;
+  magneticRing: boolean;
+  /** The thread chosen, by its id; the rules on needles look at it. */
+  thread: string;
   worn: boolean;
   toddler: boolean;
   floated: boolean;
@@ -45,7 +56,7 @@ const SWEATSHIRT_MM = 1.5;
 export function layerFacts(
   piece: PiecePlan,
   design: DesignFacts,
-  hoop: Pick<HoopPlan, 'method'>,
+  hoop: Pick<HoopPlan, 'method'> & Partial<Pick<HoopPlan, 'laid'>>,
   rules: HouseRules,
 ): LayerFacts {
   const { fabric } = piece;
@@ -66,8 +77,18 @@ export function layerFacts(
     iron: fabric.iron,
     mayGetWet: fabric.mayGetWet,
     ringMarks: fabric.ringMarks,
+    drapes: fabric.structure === 'stable woven' && fabric.weightGsm <= at('drapeGsm'),
+    cushion: piece.kindId === 'cushion',
+    toy: piece.kindId === 'soft-toy',
+    household: piece.kind.family === 'Table and kitchen',
+    plainLettering: design.lettering && design.stops.length === 1,
+    magneticRing: hoop.laid?.verdict.hoop.kind === 'magnetic',
+    thread: 'polyester-40',
     worn: piece.kind.worn,
-    toddler: piece.kind.worn && (piece.readings.chestWidth ?? Infinity) <= at('toddlerChestMm'),
+    toddler:
+      piece.kind.worn &&
+      (piece.kind.family === 'Baby and children' ||
+        (piece.readings.chestWidth ?? Infinity) <= at('toddlerChestMm')),
     floated: hoop.method === 'floated',
     rank,
     densityName: design.densityClass,

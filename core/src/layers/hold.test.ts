@@ -5,7 +5,7 @@ import type { Ticket } from '../ticket';
 import { layerFacts } from './facts';
 import { clampedSheet, holdAllowed, holdSheets } from './hold';
 import { STABILIZERS, sheetsInWords } from './materials';
-import { decide } from './rule';
+import { byPriority, decide } from './rule';
 import { HOLDS, type Sheet, STABILIZER_IDS } from './schema';
 import { SUPPORT_RULES } from './supportRules';
 
@@ -69,15 +69,15 @@ describe('what the ring clamps', () => {
 
 describe('deciding', () => {
   it('takes the highest priority among the rules of the shop’s own schools', () => {
-    expect(decide(SUPPORT_RULES, TEE)?.rule.id).toBe('knit-cut-away');
-    expect(decide(SUPPORT_RULES, factsOf(exampleA(), { wearableBacking: 'washAway' }))?.rule.id).toBe(
-      'wearable-wash-away',
-    );
-    expect(decide(SUPPORT_RULES, TOWEL)?.rule.id).toBe('terry');
+    expect(decide(byPriority(SUPPORT_RULES), TEE)?.rule.id).toBe('knit-cut-away');
+    expect(
+      decide(byPriority(SUPPORT_RULES), factsOf(exampleA(), { wearableBacking: 'washAway' }))?.rule.id,
+    ).toBe('wearable-wash-away');
+    expect(decide(byPriority(SUPPORT_RULES), TOWEL)?.rule.id).toBe('terry');
   });
 
   it('offers what else applies, the weightiest first, the other schools’ ways among it', () => {
-    const others = decide(SUPPORT_RULES, TEE)?.others.map((r) => r.id) ?? [];
+    const others = decide(byPriority(SUPPORT_RULES), TEE)?.others.map((r) => r.id) ?? [];
     expect(others).toEqual([
       'wearable-wash-away',
       'wearable-mesh-tear',

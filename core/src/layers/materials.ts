@@ -137,12 +137,14 @@ export const NEEDLES = {
   '65': { id: '65', name: '65/9', use: 'fine cloth, 60 wt thread, small lettering' },
   '90': { id: '90', name: '90/14', use: 'canvas, denim, several thick layers' },
   '90-large-eye': { id: '90-large-eye', name: '90/14 large-eye', use: 'metallic and heavy matte cotton' },
+  wing: { id: 'wing', name: 'Wing needle', use: 'decorative heirloom work' },
 } as const satisfies Record<string, Choice>;
 
 export const THREADS = {
   'polyester-40': { id: 'polyester-40', name: '40 wt polyester', use: 'what is washed often' },
   'rayon-40': { id: 'rayon-40', name: '40 wt rayon', use: 'sheen' },
   'matte-40': { id: 'matte-40', name: '40 wt matte', use: 'an aged look' },
+  'metallic-40': { id: 'metallic-40', name: '40 wt metallic', use: 'glitter, run slower' },
   'polyester-60': { id: 'polyester-60', name: '60 wt polyester', use: 'small lettering' },
 } as const satisfies Record<string, Choice>;
 
@@ -154,6 +156,7 @@ export const BOBBINS = {
 export const COVERS = {
   none: { id: 'none', name: 'No cover', use: 'the back lies off the skin or is soft enough' },
   'soft-cover': { id: 'soft-cover', name: 'Soft fusible cover sheet', use: 'over the back, on skin' },
+  lining: { id: 'lining', name: 'Lining sewn over the back', use: 'on skin, where nothing may be fused' },
 } as const satisfies Record<string, Choice>;
 
 export const TRIMS = {

@@ -60,13 +60,19 @@ const NEVERS: readonly Never[] = [
   },
 ];
 
+const onlyWarns = (never: Never, facts: LayerFacts): boolean =>
+  never.warnsUnder !== undefined && facts.schools[never.warnsUnder.question] === never.warnsUnder.id;
+
+/** Whether a stack breaks a never that no school allows. */
+export const breaksNever = (stack: Stack, facts: LayerFacts): boolean =>
+  NEVERS.some((never) => !onlyWarns(never, facts) && never.when(stack, facts));
+
 /** The nevers a stack breaks; mends put the proposed stack back. */
 export function neverFindings(stack: Stack, facts: LayerFacts, overruled: boolean): Finding[] {
   return NEVERS.filter((never) => never.when(stack, facts)).map((never) => ({
     code: never.code,
     stage: 'layers',
-    severity:
-      never.warnsUnder && facts.schools[never.warnsUnder.question] === never.warnsUnder.id ? 'warn' : 'stop',
+    severity: onlyWarns(never, facts) ? 'warn' : 'stop',
     text: never.text,
     mends: overruled
       ? [

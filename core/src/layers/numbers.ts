@@ -44,6 +44,24 @@ export const LAYER_NUMBERS = {
     unit: 'mm',
     reason: 'Thin cloth shows the edge of a thick sheet.',
   },
+  drapeGsm: {
+    name: 'Light drape up to',
+    value: 140,
+    unit: 'count',
+    reason: 'Grams to the m²: a woven this light hangs, and a dense design makes a board of it.',
+  },
+  coverBeyondMm: {
+    name: 'Soft cover beyond the stitches',
+    value: 10,
+    unit: 'mm',
+    reason: 'Its edge must lie on cloth all round.',
+  },
+  lowRollM: {
+    name: 'A roll is low below, m',
+    value: 1,
+    unit: 'count',
+    reason: 'Less than a metre is soon gone.',
+  },
   smallLetterMm: {
     name: 'Small lettering below',
     value: 6,

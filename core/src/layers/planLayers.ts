@@ -1,22 +1,24 @@
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason, schoolReason } from '../findings/reason';
-import { numberFor } from '../rules/numbers';
 import type { Shelf } from '../shelf/schema';
 import { count, type Phrase, percent, phrase } from '../units/phrase';
-import { CHOICE_RULES } from './choiceRules';
+import { decideLayers, type LayersDecision, MORE_LAYERS, type PartDecision, sheetsOf } from './decideLayers';
 import type { LayerFacts } from './facts';
 import { clampedSheet, holdAllowed, holdSheets } from './hold';
 import { CHOICES, type Choice, STABILIZERS } from './materials';
-import { neverFindings } from './never';
-import { type ChoiceRule, decide, type SupportRule } from './rule';
-import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet, type StabilizerId } from './schema';
-import { SUPPORT_RULES } from './supportRules';
+import { neverFindings, type Stack } from './never';
+import { type RiskBar, risksOf } from './risk';
+import type { ChoiceRule } from './rule';
+import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet } from './schema';
+import { substituteFor } from './substitutes';
 
 export interface ChosenPart {
   part: ChoicePart;
   choice: Choice;
   overruled: boolean;
   why: string;
+  /** The rule that decided it, by its id. */
+  rule: string;
   reason: Reason;
   alternatives: { choice: Choice; reason: Phrase }[];
 }
@@ -33,46 +35,37 @@ export interface StackLayer {
 
 export interface LayersPlan {
   sheets: Sheet[];
+  /** The rule that decided the support, by its id. */
+  supportRule: string;
   supportReason: Reason;
   supportOverruled: boolean;
   supportWhy: string;
   supportAlternatives: { sheets: Sheet[]; reason: Phrase }[];
   parts: Record<ChoicePart, ChosenPart>;
   stack: StackLayer[];
+  /** What may go wrong with it, and how much. */
+  risks: RiskBar[];
   findings: Finding[];
   reasons: Reason[];
 }
 
-/** How many layers the design asks for, and the sum. */
-export function layerCount(facts: LayerFacts): { layers: number; sum: Phrase } {
+/** How many layers the design asks for, as a sum. */
+function layersSum(facts: LayerFacts, layers: number): Phrase {
   const parts: Phrase[] = [phrase`1`];
-  if (facts.rank >= 3) parts.push(phrase`1 (${facts.densityName})`);
-  if (facts.many) parts.push(phrase`1 (${count(facts.stitches)} stitches)`);
-  if (facts.stretchPercent >= numberFor(facts.rules, 'veryStretchyPercent') && facts.knit && facts.rank >= 2)
-    parts.push(phrase`1 (${percent(facts.stretchPercent)} stretch)`);
-  const asked = Math.min(numberFor(facts.rules, 'mostLayers'), parts.length);
-  const layers = facts.schools.layerCount === 'alwaysTwo' ? Math.max(2, asked) : asked;
+  if (MORE_LAYERS.heavy(facts)) parts.push(phrase`1 (${facts.densityName})`);
+  if (MORE_LAYERS.many(facts)) parts.push(phrase`1 (${count(facts.stitches)} stitches)`);
+  if (MORE_LAYERS.stretchy(facts)) parts.push(phrase`1 (${percent(facts.stretchPercent)} stretch)`);
   const sum = parts.flatMap((part, i) => (i === 0 ? part : [' + ', ...part]));
-  return { layers, sum: phrase`${sum} = ${count(parts.length)}; layers: ${count(layers)}` };
+  return phrase`${sum} = ${count(parts.length)}; layers: ${count(layers)}`;
 }
 
-function sheetsOf(rule: SupportRule, layers: number): StabilizerId[] {
-  const wanted = Math.min(Math.max(layers, rule.sheets.length), rule.most ?? Infinity);
-  const further = Array.from({ length: Math.max(0, wanted - rule.sheets.length) }, () => rule.further);
-  return [...rule.sheets, ...further];
-}
-
-function planSupport(input: LayersInput, facts: LayerFacts) {
-  const decision = decide(SUPPORT_RULES, facts);
-  if (!decision) throw new Error('assertion failed: the last support rule applies to everything');
-  const { layers, sum } = layerCount(facts);
-  const { rule, others } = decision;
-  const countSchool = schoolReason('layerCount', facts.schools.layerCount);
+function explainSupport(input: LayersInput, facts: LayerFacts, { support, layers, sheets }: LayersDecision) {
+  const { rule, others } = support;
   const school = rule.school
     ? schoolReason(rule.school.question, rule.school.id)
     : facts.worn
       ? schoolReason('wearableBacking', facts.schools.wearableBacking)
-      : countSchool;
+      : schoolReason('layerCount', facts.schools.layerCount);
   const capped =
     rule.most !== undefined && layers > rule.most
       ? [phrase`this stack takes ${count(rule.most)} at most; a further sheet would only stiffen it`]
@@ -80,11 +73,12 @@ function planSupport(input: LayersInput, facts: LayerFacts) {
   const supportReason: Reason = {
     about: 'support',
     text: rule.reason(facts),
-    arithmetic: [sum, ...capped],
+    arithmetic: [layersSum(facts, layers), ...capped],
     school,
   };
   return {
-    sheets: input.support?.sheets ?? holdSheets(sheetsOf(rule, layers), facts),
+    sheets,
+    supportRule: rule.id,
     supportReason,
     supportOverruled: input.support !== null,
     supportWhy: input.support?.why ?? '',
@@ -95,39 +89,40 @@ function planSupport(input: LayersInput, facts: LayerFacts) {
   };
 }
 
-function planPart(
+function explainPart(
   part: ChoicePart,
   input: LayersInput,
   facts: LayerFacts,
-  sheets: readonly Sheet[],
+  { choice, ruled, decision, nothingStays }: PartDecision,
 ): ChosenPart {
-  const decision = decide(
-    CHOICE_RULES.filter((r) => r.part === part),
-    facts,
-  );
-  const choices = CHOICES[part];
-  if (!decision) throw new Error(`assertion failed: no rule for ${part}`);
-  const nothingStays = part === 'trim' && !sheets.some((s) => STABILIZERS[s.stabilizer].staysIn);
-  const ruled = nothingStays ? 'none' : decision.rule.choice;
   const own = input.choices[part];
-  const choice = choices[own?.choice ?? ruled] ?? choices[ruled];
-  if (!choice) throw new Error(`assertion failed: unknown ${part} ${ruled}`);
+  const { rule, others } = decision;
   const reason = because(
     part,
-    nothingStays ? phrase`Nothing under the stitches stays in.` : decision.rule.reason(facts),
+    nothingStays ? phrase`Nothing under the stitches stays in.` : rule.reason(facts),
   );
   return {
     part,
     choice,
     overruled: own !== undefined,
     why: own?.why ?? '',
-    reason: decision.rule.school
-      ? { ...reason, school: schoolReason(decision.rule.school.question, decision.rule.school.id) }
+    rule: rule.id,
+    reason: rule.school
+      ? { ...reason, school: schoolReason(rule.school.question, rule.school.id) }
       : part === 'topper'
         ? { ...reason, school: schoolReason('topper', facts.schools.topper) }
         : reason,
-    alternatives: alternativesOf(decision.others, choices, ruled, facts),
+    alternatives: alternativesOf(others, CHOICES[part], ruled, facts),
   };
+}
+
+const uses = new Map<Choice, Phrase>();
+
+/** What a choice is for, in a phrase put together once. */
+function useOf(choice: Choice): Phrase {
+  const text = uses.get(choice) ?? phrase`For ${choice.use}.`;
+  uses.set(choice, text);
+  return text;
 }
 
 function alternativesOf(
@@ -139,7 +134,7 @@ function alternativesOf(
   const reasons = new Map(others.map((o) => [o.choice, o.reason(facts)]));
   return Object.values(choices)
     .filter((c) => c.id !== ruled)
-    .map((choice) => ({ choice, reason: reasons.get(choice.id) ?? phrase`For ${choice.use}.` }));
+    .map((choice) => ({ choice, reason: reasons.get(choice.id) ?? useOf(choice) }));
 }
 
 const HOLD_WORDS: Record<Sheet['hold'], string> = {
@@ -169,13 +164,17 @@ function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, sh
         ];
   return [
     ...top,
-    {
-      role: 'cloth',
-      name: facts.fabricName,
-      note: facts.floated ? 'floated' : 'hooped',
-      clamped: !facts.floated,
-      onShelf: true,
-    },
+    ...(facts.structure === 'no cloth'
+      ? []
+      : [
+          {
+            role: 'cloth' as const,
+            name: facts.fabricName,
+            note: facts.floated ? 'floated' : 'hooped',
+            clamped: !facts.floated,
+            onShelf: true,
+          },
+        ]),
     ...sheets.map(
       (sheet, i): StackLayer => ({
         role: 'sheet',
@@ -191,12 +190,23 @@ function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, sh
   ];
 }
 
-function shelfFindings(stack: readonly StackLayer[]): Finding[] {
-  return stack
-    .filter((layer) => !layer.onShelf)
-    .map((layer) =>
-      finding('layers', 'layers-not-on-shelf', 'note', phrase`${layer.name} is not on your shelf.`),
+function shelfFindings(
+  stack: readonly StackLayer[],
+  whole: Stack,
+  on: { facts: LayerFacts; shelf: Shelf },
+): Finding[] {
+  const missing = stack.filter((layer) => !layer.onShelf);
+  return missing.map((layer) => {
+    const sheet = whole.sheets.find((s) => STABILIZERS[s.stabilizer].name === layer.name);
+    const mend = layer.role === 'sheet' && sheet ? substituteFor(sheet.stabilizer, whole, on) : null;
+    return finding(
+      'layers',
+      'layers-not-on-shelf',
+      'note',
+      phrase`${layer.name} is not on your shelf: it is on the shopping list.`,
+      { mends: mend ? [mend] : [] },
     );
+  });
 }
 
 function holdFindings(sheets: readonly Sheet[], facts: LayerFacts): Finding[] {
@@ -215,6 +225,15 @@ function holdFindings(sheets: readonly Sheet[], facts: LayerFacts): Finding[] {
 function riskFindings(sheets: readonly Sheet[], topper: string, facts: LayerFacts): Finding[] {
   const found: Finding[] = [];
   const warn = (code: string, text: Phrase) => found.push(finding('layers', code, 'warn', text));
+  if (facts.drapes && facts.rank >= 2)
+    found.push(
+      finding(
+        'layers',
+        'layers-drape-dense',
+        facts.rank >= 3 ? 'stop' : 'warn',
+        phrase`${facts.fabricName} drapes; a ${facts.densityName} design hangs in it like a board. Take a light one.`,
+      ),
+    );
   if (facts.structure === 'pile' && topper === 'none')
     warn('layers-sinks', phrase`Without a topper the stitches sink into the pile.`);
   const permanent = sheets.some((s) => STABILIZERS[s.stabilizer].staysIn);
@@ -233,26 +252,25 @@ function riskFindings(sheets: readonly Sheet[], topper: string, facts: LayerFact
 
 /** The whole stack with its reasons: the rules' proposal, with the maker's own choices on top, checked again. */
 export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf): LayersPlan {
-  const support = planSupport(input, facts);
+  const decided = decideLayers(input, facts);
+  const support = explainSupport(input, facts, decided);
   const parts = Object.fromEntries(
-    CHOICE_PARTS.map((part) => [part, planPart(part, input, facts, support.sheets)]),
+    CHOICE_PARTS.map((part) => [part, explainPart(part, input, facts, decided.parts[part])]),
   ) as Record<ChoicePart, ChosenPart>;
   const topper = parts.topper.choice;
   const stack = stackOf(support.sheets, topper, facts, shelf);
+  const { stack: whole } = decided;
   const overruled = input.support !== null || Object.keys(input.choices).length > 0;
   return {
     ...support,
     parts,
     stack,
+    risks: risksOf(facts, whole),
     findings: [
-      ...neverFindings(
-        { sheets: support.sheets, topper: topper.id, cover: parts.cover.choice.id },
-        facts,
-        overruled,
-      ),
+      ...neverFindings(whole, facts, overruled),
       ...holdFindings(support.sheets, facts),
       ...riskFindings(support.sheets, topper.id, facts),
-      ...shelfFindings(stack),
+      ...shelfFindings(stack, whole, { facts, shelf }),
     ],
     reasons: [support.supportReason, ...CHOICE_PARTS.map((part) => parts[part].reason)],
   };

@@ -12,6 +12,8 @@ interface RuleBase {
   id: string;
   priority: number;
   school?: { question: QuestionId; id: string };
+  /** When it speaks, in words: `when` said to a person. */
+  on: string;
   when: (facts: LayerFacts) => boolean;
   reason: (facts: LayerFacts) => Phrase;
 }
@@ -38,12 +40,16 @@ export interface Decision<R extends RuleBase> {
 const schoolAgrees = (rule: RuleBase, facts: LayerFacts) =>
   !rule.school || facts.schools[rule.school.question] === rule.school.id;
 
+/** Rules in the order they decide: the highest priority first; of equals the earlier. */
+export const byPriority = <R extends RuleBase>(rules: readonly R[]): R[] =>
+  [...rules].sort((a, b) => b.priority - a.priority);
+
 /**
- * The deciding rule among those that apply; null when none does. Rules of schools not followed are
- * offered as alternatives where their condition holds.
+ * The deciding rule among those that apply; null when none does. Takes rules in the order they decide. Rules of
+ * schools not followed are offered as alternatives where their condition holds.
  */
 export function decide<R extends RuleBase>(rules: readonly R[], facts: LayerFacts): Decision<R> | null {
-  const applying = rules.filter((rule) => rule.when(facts)).sort((a, b) => b.priority - a.priority);
+  const applying = rules.filter((rule) => rule.when(facts));
   const rule = applying.find((r) => schoolAgrees(r, facts));
   return rule ? { rule, others: applying.filter((r) => r !== rule) } : null;
 }

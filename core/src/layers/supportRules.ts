@@ -10,6 +10,7 @@ const fusible = (f: LayerFacts) => f.iron !== 'no';
 export const SUPPORT_RULES: readonly SupportRule[] = [
   {
     id: 'knit-cut-away',
+    on: 'knit',
     priority: 30,
     sheets: ['cut-away'],
     further: 'tear-away',
@@ -18,6 +19,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'knit-see-through',
+    on: 'knit, thin or pale and see-through, takes an iron',
     priority: 40,
     sheets: ['mesh-fusible'],
     further: 'tear-away',
@@ -25,7 +27,18 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     reason: (f) => phrase`${stretch(f)}, thin or pale enough to see through: fused mesh hardly shows.`,
   },
   {
+    id: 'knit-see-through-dense',
+    on: 'knit, thin or pale and see-through, takes an iron, under a medium or denser design',
+    priority: 41,
+    sheets: ['mesh-fusible', 'tear-away'],
+    further: 'tear-away',
+    when: (f) => f.knit && f.seeThrough && (f.thin || f.pale) && fusible(f) && f.rank >= 2,
+    reason: (f) =>
+      phrase`${stretch(f)}, thin or pale enough to see through: fused mesh hardly shows, and a tear-away carries the ${f.densityName} design while it is stitched.`,
+  },
+  {
     id: 'knit-see-through-no-iron',
+    on: 'knit, thin or pale and see-through',
     priority: 39,
     sheets: ['mesh'],
     further: 'tear-away',
@@ -34,6 +47,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'sweatshirt',
+    on: 'thick knit, takes an iron',
     priority: 38,
     sheets: ['mesh-fusible', 'cut-away'],
     further: 'tear-away',
@@ -43,6 +57,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'sweatshirt-interfacing',
+    on: 'thick knit, takes an iron',
     priority: 37,
     sheets: ['interfacing', 'mesh'],
     further: 'tear-away',
@@ -51,6 +66,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'knit-fused-mesh',
+    on: 'knit, takes an iron',
     priority: 20,
     sheets: ['mesh-fusible'],
     further: 'tear-away',
@@ -59,6 +75,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'wearable-wash-away',
+    on: 'worn, may get wet',
     priority: 60,
     sheets: ['wash-away-cloth'],
     further: 'wash-away-cloth',
@@ -68,6 +85,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'wearable-mesh-tear',
+    on: 'worn',
     priority: 60,
     sheets: ['mesh', 'tear-away'],
     further: 'tear-away',
@@ -77,6 +95,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'woven-tear-away',
+    on: 'any cloth',
     priority: 10,
     sheets: ['tear-away'],
     further: 'tear-away',
@@ -85,6 +104,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'woven-heavy',
+    on: 'stable woven under a heavy design',
     priority: 15,
     sheets: ['cut-away'],
     further: 'tear-away',
@@ -93,7 +113,27 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
       phrase`${count(f.stitches)} stitches, ${f.densityName}: a tear-away would be cut to pieces.`,
   },
   {
+    id: 'drape',
+    on: 'light woven that drapes, takes an iron',
+    priority: 25,
+    sheets: ['tear-away-light-fusible'],
+    further: 'tear-away',
+    when: (f) => f.drapes && fusible(f),
+    reason: (f) =>
+      phrase`${f.fabricName} drapes: a light sheet fused for the stitching alone, and torn away.`,
+  },
+  {
+    id: 'household-sticky',
+    on: 'napkins and tea towels of a stable woven, floated',
+    priority: 20,
+    sheets: ['tear-away-sticky'],
+    further: 'tear-away',
+    when: (f) => f.household && f.structure === 'stable woven' && f.floated,
+    reason: () => phrase`Household linen is floated on a sticky tear-away, pins at the ring's edge.`,
+  },
+  {
     id: 'linen-fused',
+    on: 'open weave, hooped, takes an iron, may get wet',
     priority: 30,
     sheets: ['dissolving-fusible'],
     further: 'tear-away',
@@ -102,6 +142,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'linen-sticky',
+    on: 'open weave, may get wet',
     priority: 29,
     sheets: ['dissolving-sticky'],
     further: 'tear-away',
@@ -110,6 +151,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'terry',
+    on: 'pile, takes an iron',
     priority: 35,
     sheets: ['tear-away-light-fusible', 'tear-away-sticky'],
     further: 'tear-away',
@@ -120,6 +162,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'pile-no-iron',
+    on: 'pile',
     priority: 34,
     sheets: ['tear-away-sticky'],
     further: 'tear-away',
@@ -127,7 +170,26 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     reason: () => phrase`Pile that takes no iron is floated on the sticky sheet alone.`,
   },
   {
+    id: 'loops-worn',
+    on: 'pile or waffle that is worn, takes an iron',
+    priority: 48,
+    sheets: ['mesh-fusible'],
+    further: 'tear-away',
+    when: (f) => f.looped && f.worn && fusible(f),
+    reason: () => phrase`Worn, so no sticky sheet may stay on the skin: fused mesh is soft and stays in.`,
+  },
+  {
+    id: 'loops-worn-no-iron',
+    on: 'pile or waffle that is worn',
+    priority: 47,
+    sheets: ['cut-away'],
+    further: 'tear-away',
+    when: (f) => f.looped && f.worn,
+    reason: () => phrase`Worn, so no sticky sheet may stay on the skin: cut-away stays in.`,
+  },
+  {
     id: 'waffle-sticky',
+    on: 'waffle',
     priority: 33,
     sheets: ['tear-away-sticky'],
     further: 'tear-away',
@@ -136,6 +198,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'canvas-nothing',
+    on: 'canvas under a design that is not heavy',
     priority: 30,
     sheets: [],
     further: 'tear-away',
@@ -146,6 +209,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'canvas-floated',
+    on: 'canvas',
     priority: 29,
     sheets: ['tear-away'],
     further: 'tear-away',
@@ -154,6 +218,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'faux-suede',
+    on: 'faux suede',
     priority: 30,
     sheets: ['cut-away'],
     further: 'tear-away',
@@ -161,7 +226,46 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     reason: () => phrase`Faux suede keeps every hole: cut-away, held with spray.`,
   },
   {
+    id: 'cushion',
+    on: 'cushions',
+    priority: 18,
+    sheets: ['cut-away'],
+    further: 'tear-away',
+    when: (f) => f.cushion && f.structure !== 'pile',
+    reason: () => phrase`A cushion is sat on: support that stays.`,
+  },
+  {
+    id: 'toy-lettering',
+    on: 'soft toys with letters of one colour',
+    priority: 46,
+    sheets: ['tear-away'],
+    further: 'tear-away',
+    when: (f) => f.toy && f.plainLettering,
+    reason: () => phrase`Letters of one colour on a toy: a sheet floated underneath is enough.`,
+  },
+  {
+    id: 'toy-detailed',
+    on: 'soft toys',
+    priority: 45,
+    sheets: ['cut-away'],
+    further: 'tear-away',
+    when: (f) => f.toy,
+    reason: () =>
+      phrase`A detailed or outlined design on a toy: cut-away in the ring, or its outlines wander.`,
+  },
+  {
+    id: 'lace',
+    on: 'lace without a cloth',
+    priority: 70,
+    sheets: ['wash-away-film-heavy', 'wash-away-film-heavy'],
+    further: 'wash-away-film-heavy',
+    most: 2,
+    when: (f) => f.structure === 'no cloth',
+    reason: () => phrase`Lace stands on two heavy films alone, and they wash out.`,
+  },
+  {
     id: 'sheer',
+    on: 'sheer, may get wet',
     priority: 30,
     sheets: ['wash-away-film-heavy'],
     further: 'wash-away-film-heavy',

@@ -330,4 +330,16 @@ export const FABRICS: readonly Fabric[] = [
     iron: 'low',
     seeThrough: true,
   },
+  {
+    ...WASHABLE,
+    id: 'no-cloth',
+    name: 'No cloth: free-standing lace',
+    structure: 'no cloth',
+    surface: 'smooth',
+    stretchPercent: 0,
+    thicknessMm: 0.1,
+    weightGsm: 10,
+    iron: 'no',
+    seeThrough: true,
+  },
 ];

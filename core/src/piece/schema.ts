@@ -10,6 +10,7 @@ export const STRUCTURES = [
   'canvas',
   'sheer',
   'faux suede',
+  'no cloth',
 ] as const;
 
 export const HexSchema = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A colour is written #rrggbb.');

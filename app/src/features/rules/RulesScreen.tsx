@@ -1,9 +1,12 @@
 import {
+  BELIEFS,
+  type ChangedTicket,
   type HouseRules,
   NUMBERS,
   type NumberId,
   QUESTION_IDS,
   QUESTIONS,
+  say,
   schoolFor,
   schoolsOf,
 } from '@zt/core';
@@ -21,6 +24,8 @@ import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useShop } from '../../hooks/useShop';
 import { usePalette } from '../../theme/palette';
+import { Beliefs } from './Beliefs';
+import { useBenchPlans } from './useBenchPlans';
 
 const UNIT_WORDS = {
   mm: '',
@@ -93,9 +98,39 @@ function NumberRow({
   );
 }
 
+/** What the school just chosen changes on the bench. */
+function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
+  const { units } = useShop();
+  const p = usePalette();
+  const count = tickets.length;
+  return (
+    <View
+      role="status"
+      style={{
+        backgroundColor: p.shade,
+        borderLeftWidth: 5,
+        borderColor: p.chalk,
+        padding: 10,
+        marginTop: 6,
+        gap: 4,
+      }}
+    >
+      <Txt as="strong" testID="changed">
+        {count === 0
+          ? 'No ticket on the bench changes.'
+          : `${count} ${count === 1 ? 'ticket changes' : 'tickets change'}:`}
+      </Txt>
+      {tickets.map(({ id, name, changes }) => (
+        <Txt key={id} as="small">{`${name}: ${changes.map((c) => say(c, units)).join('; ')}`}</Txt>
+      ))}
+    </View>
+  );
+}
+
 /** What this shop believes: a school to each question, and its own numbers. */
 export function RulesScreen() {
   const { rules, rulesSave, setRules } = useShop();
+  const { decided, changed, follow } = useBenchPlans();
   const [sought, setSought] = useState('');
   const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) =>
     `${NUMBERS[id].name} ${NUMBERS[id].reason}`.toLowerCase().includes(sought.toLowerCase()),
@@ -131,11 +166,17 @@ export function RulesScreen() {
                 small
                 options={schoolsOf(question).map(([id, name]) => ({ id, name }))}
                 chosen={schoolFor(rules, question) as string}
-                onChoose={(id) => setRules({ ...rules, schools: { ...rules.schools, [question]: id } })}
+                onChoose={(id) =>
+                  follow(question, { ...rules, schools: { ...rules.schools, [question]: id } })
+                }
               />
+              {changed?.question === question ? <Changed tickets={changed.tickets} /> : null}
             </View>
           ))}
         </View>
+        <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
+          <Beliefs rules={rules} decided={decided} />
+        </Disclosure>
         <Disclosure title={`Numbers: ${Object.keys(NUMBERS).length}, each with its reason`}>
           <TextField label="Find a number" value={sought} onText={setSought} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>

@@ -12,6 +12,7 @@ import { saveStateOf, useShop } from '../../hooks/useShop';
 import { usePutItemMutation, useRemoveItemMutation } from '../../services/api';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
 import { Row } from './Row';
+import { ShoppingList } from './ShoppingList';
 
 type Item = Shelf[ShelfNoun][number];
 interface Removed {
@@ -107,6 +108,7 @@ export function ShelfScreen() {
             That was not saved: a figure is out of bounds. The shelf is as it was.
           </Txt>
         ) : null}
+        <ShoppingList />
         {SHOWN_NOUNS.map((noun) => (
           <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
         ))}

@@ -4,7 +4,9 @@ import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
+import { CutList } from './CutList';
 import { PartRow } from './PartRow';
+import { RiskStrip } from './RiskStrip';
 import { SupportEditor } from './SupportEditor';
 
 /** What supports it, what lies on top, which needle and thread; each with its reason, each to be overruled. */
@@ -47,6 +49,8 @@ export function LayersPanel() {
           onChoose={(choice, why) => choose(part, choice, why)}
         />
       ))}
+      <CutList />
+      <RiskStrip risks={layers.risks} />
     </View>
   );
 }

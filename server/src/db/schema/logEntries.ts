@@ -1,4 +1,4 @@
-import type { LogInput, LogSummary, Ticket } from '@zt/core';
+import type { LogInput, LogSummary, ShelfUse, Ticket } from '@zt/core';
 import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { tickets } from './tickets';
 
@@ -18,6 +18,8 @@ export const logEntries = sqliteTable(
     ticket: text({ mode: 'json' }).$type<Ticket>().notNull(),
     plan: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
     log: text({ mode: 'json' }).$type<LogInput>().notNull(),
+    /** What logging it took off the shelf, so that taking it back can give it back. */
+    taken: text({ mode: 'json' }).$type<ShelfUse[]>().notNull().default([]),
     deletedAt: text(),
   },
   (table) => [

@@ -5,7 +5,7 @@ import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, failures, notFound } from '../../errors';
 import { findTicket } from '../tickets/reader';
 import { findEntry, listEntries } from './reader';
-import { addEntry, removeEntry } from './writer';
+import { logPiece, takeBack } from './writer';
 
 const params = z.object({ id: IdSchema });
 const query = LogSummarySchema.pick({ kind: true, fabricId: true, method: true, outcome: true }).partial();
@@ -53,13 +53,12 @@ export function logbookRoutes({ store, now }: Context) {
       await store.write(async (tx) => {
         if (!(await findTicket(tx, entry.ticket.id)))
           throw new ApiError(404, 'not-found', 'Save the ticket before logging it: nothing was logged.');
-        await addEntry(tx, entry);
+        await logPiece(tx, entry);
       });
       return c.json({ id: entry.id, loggedAt: entry.loggedAt }, 201);
     })
     .openapi(remove, async (c) => {
-      if (!(await store.write((tx) => removeEntry(tx, c.req.valid('param').id, now()))))
-        throw notFound('entry');
+      if (!(await store.write((tx) => takeBack(tx, c.req.valid('param').id, now())))) throw notFound('entry');
       return c.json({ done: true as const }, 200);
     });
 }

@@ -1,7 +1,10 @@
-import type { LogEntry } from '@zt/core';
+import { type LogEntry, planTicket, shelfAfter, shelfUseOf } from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
+import { readRules } from '../rules/reader';
+import { readShelf } from '../shelf/reader';
+import { putItem } from '../shelf/writer';
 import { rowOf } from './map';
 
 /** Keeps an entry. Saying the same entry again changes nothing, so a repeated request is safe. */
@@ -12,12 +15,33 @@ export async function addEntry(tx: Transaction, entry: LogEntry): Promise<void> 
     .onConflictDoUpdate({ target: logEntries.id, set: { deletedAt: null } });
 }
 
-/** Takes an entry back, for undo. Returns whether there was one. */
-export async function removeEntry(tx: Transaction, id: string, deletedAt: string): Promise<boolean> {
-  const changed = await tx
+const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
+  const [row] = await tx
+    .select({ deletedAt: logEntries.deletedAt })
+    .from(logEntries)
+    .where(eq(logEntries.id, id));
+  return row !== undefined && row.deletedAt === null;
+};
+
+/** Keeps an entry and takes off the shelf what the piece used; an entry that is kept already takes nothing more. */
+export async function logPiece(tx: Transaction, entry: LogEntry): Promise<void> {
+  if (await isKept(tx, entry.id)) return;
+  const [shelf, rules] = [await readShelf(tx), await readRules(tx)];
+  const taken = shelfUseOf(planTicket(entry.ticket, shelf, rules), shelf, rules);
+  await addEntry(tx, entry);
+  await tx.update(logEntries).set({ taken }).where(eq(logEntries.id, entry.id));
+  for (const { noun, item } of shelfAfter(taken, shelf, 1)) await putItem(tx, noun, item);
+}
+
+/** Takes an entry back, for undo, and gives the shelf what it took. Returns whether there was one. */
+export async function takeBack(tx: Transaction, id: string, deletedAt: string): Promise<boolean> {
+  if (!(await isKept(tx, id))) return false;
+  const [row] = await tx
     .update(logEntries)
     .set({ deletedAt })
     .where(eq(logEntries.id, id))
-    .returning({ id: logEntries.id });
-  return changed.length > 0;
+    .returning({ taken: logEntries.taken });
+  const shelf = await readShelf(tx);
+  for (const { noun, item } of shelfAfter(row?.taken ?? [], shelf, -1)) await putItem(tx, noun, item);
+  return true;
 }

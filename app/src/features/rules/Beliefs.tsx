@@ -1,0 +1,66 @@
+import { BELIEFS, type Belief, type HouseRules, QUESTIONS, schoolFor, schoolsOf } from '@zt/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { usePalette } from '../../theme/palette';
+
+const textOf = (belief: Belief): string =>
+  `${belief.part} ${belief.on} ${belief.concludes} ${belief.school ? QUESTIONS[belief.school.question].question : ''}`.toLowerCase();
+
+/** A rule: when it speaks, what it concludes, whose school it is, and which tickets on the bench it decides. */
+function Row({ belief, rules, decides }: { belief: Belief; rules: HouseRules; decides: readonly string[] }) {
+  const p = usePalette();
+  const { school } = belief;
+  const followed = !school || schoolFor(rules, school.question) === school.id;
+  const schoolName = school ? schoolsOf(school.question).find(([id]) => id === school.id)?.[1] : null;
+  return (
+    <View
+      style={{
+        flexBasis: 320,
+        flexGrow: 1,
+        paddingVertical: 8,
+        borderBottomWidth: 1,
+        borderColor: p.hairline,
+      }}
+    >
+      <Txt as="label" tone="graphite">{`${belief.part}: ${belief.on}`}</Txt>
+      <Txt as="strong" tone={followed ? 'ink' : 'graphite'}>
+        {belief.concludes}
+      </Txt>
+      {school ? (
+        <Txt as="small" tone="graphite">
+          {`${QUESTIONS[school.question].question}: ${schoolName}${followed ? '' : ', not followed here'}`}
+        </Txt>
+      ) : null}
+      {decides.length > 0 ? <Txt as="small">{`Decides: ${decides.join(', ')}`}</Txt> : null}
+    </View>
+  );
+}
+
+/** Every rule on layers, needle and thread, to be searched. */
+export function Beliefs({
+  rules,
+  decided,
+}: {
+  rules: HouseRules;
+  /** Names of the tickets that each rule decides, by the rule's id. */
+  decided: ReadonlyMap<string, readonly string[]>;
+}) {
+  const [sought, setSought] = useState('');
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = BELIEFS.filter((belief) => words.every((word) => textOf(belief).includes(word)));
+  return (
+    <View style={{ gap: 8 }}>
+      <TextField label="Find a rule" value={sought} onText={setSought} />
+      <Txt as="small" tone="graphite" testID="rules-found">
+        {`${found.length} of ${BELIEFS.length}. Of those that speak for a part the highest stands first and decides.`}
+      </Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+        {found.map((belief) => (
+          <Row key={belief.id} belief={belief} rules={rules} decides={decided.get(belief.id) ?? []} />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,26 @@
+import { type ChangedTicket, type HouseRules, planTicket, whatChanges } from '@zt/core';
+import { useMemo, useState } from 'react';
+import { useBenchTickets } from '../../hooks/useBenchTickets';
+import { useShop } from '../../hooks/useShop';
+
+/** What the tickets on the bench say of the rules: which rule decides which, and what a change of school changed. */
+export function useBenchPlans() {
+  const { shelf, rules, setRules } = useShop();
+  const tickets = useBenchTickets();
+  const [changed, setChanged] = useState<{ question: string; tickets: ChangedTicket[] } | null>(null);
+  const decided = useMemo(() => {
+    const names = new Map<string, string[]>();
+    for (const ticket of tickets) {
+      const { layers } = planTicket(ticket, shelf, rules);
+      if (!layers) continue;
+      const ids = [layers.supportRule, ...Object.values(layers.parts).map((part) => part.rule)];
+      for (const id of ids) names.set(id, [...(names.get(id) ?? []), ticket.name]);
+    }
+    return names;
+  }, [tickets, shelf, rules]);
+  const follow = (question: string, after: HouseRules) => {
+    setChanged({ question, tickets: whatChanges(tickets, shelf, { before: rules, after }) });
+    setRules(after);
+  };
+  return { decided, changed, follow };
+}

@@ -1,0 +1,43 @@
+import { type ShoppingLine, shoppingList } from '@zt/core';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { Txt } from '../../components/ui/Txt';
+import { useBenchTickets } from '../../hooks/useBenchTickets';
+import { useShop } from '../../hooks/useShop';
+import { usePalette } from '../../theme/palette';
+
+const metres = (m: number): string => `${Math.round(m * 100) / 100} m`;
+
+const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
+  missing: (line) => `none here; the bench needs ${metres(line.neededM)}`,
+  short: (line) => `${metres(line.hasM)} left; the bench needs ${metres(line.neededM)}`,
+  low: (line) =>
+    `${metres(line.hasM)} left${line.neededM > 0 ? `, ${metres(line.neededM)} of it for the bench` : ''}: nearly gone`,
+};
+
+/** What to buy: what the tickets on the bench need and the shelf has not, and rolls that are nearly gone. */
+export function ShoppingList() {
+  const { shelf, rules } = useShop();
+  const tickets = useBenchTickets();
+  const p = usePalette();
+  const lines = useMemo(() => shoppingList(tickets, shelf, rules), [tickets, shelf, rules]);
+  if (lines.length === 0) return null;
+  return (
+    <View style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.chalk, padding: 12, gap: 6 }}>
+      <Txt as="heading" level={2}>
+        Shopping list
+      </Txt>
+      {lines.map((line) => (
+        <View key={line.type} testID="to-buy">
+          <Txt as="strong">{line.name}</Txt>
+          <Txt as="small" tone={line.why === 'low' ? 'graphite' : 'madder'}>
+            {WORDS[line.why](line)}
+          </Txt>
+          {line.tickets.length > 0 ? (
+            <Txt as="small" tone="graphite">{`for ${line.tickets.join(', ')}`}</Txt>
+          ) : null}
+        </View>
+      ))}
+    </View>
+  );
+}

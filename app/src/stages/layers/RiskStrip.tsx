@@ -1,0 +1,78 @@
+import type { RiskBar } from '@zt/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { Txt } from '../../components/ui/Txt';
+import { usePalette } from '../../theme/palette';
+
+const LEVELS = [
+  { from: 60, word: 'high' },
+  { from: 30, word: 'some' },
+  { from: 0, word: 'low' },
+] as const;
+const levelOf = (points: number) => LEVELS.find((level) => points >= level.from)?.word ?? 'low';
+
+function Bar({ bar, open, onPress }: { bar: RiskBar; open: boolean; onPress: () => void }) {
+  const p = usePalette();
+  const level = levelOf(bar.points);
+  const points = Math.round(bar.points);
+  return (
+    <View>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${bar.risk}: ${level}, ${points} of 100`}
+        onPress={onPress}
+        style={{ flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 44 }}
+      >
+        <View style={{ width: 104 }}>
+          <Txt as="label">{bar.risk}</Txt>
+        </View>
+        <View style={{ flex: 1, height: 16, borderWidth: 1.5, borderColor: p.ink, borderRadius: 2 }}>
+          <View
+            style={{
+              width: `${bar.points}%`,
+              height: 13,
+              backgroundColor: level === 'high' ? p.madder : level === 'some' ? p.tape : p.moss,
+            }}
+          />
+        </View>
+        <View style={{ width: 74 }}>
+          <Txt as="small">{`${level}, ${points}`}</Txt>
+        </View>
+      </Pressable>
+      {open ? (
+        <View style={{ paddingLeft: 12, paddingBottom: 8, gap: 2 }}>
+          {bar.parts.length === 0 ? <Txt as="small">Nothing adds to it here.</Txt> : null}
+          {bar.parts.map((part) => (
+            <Txt key={part.weight} as="small">
+              {`${part.points > 0 ? '+' : '−'}${Math.abs(Math.round(part.points))}  ${part.reason}`}
+            </Txt>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** What may go wrong with the stack as it stands, each bar opening into what makes it up. */
+export function RiskStrip({ risks }: { risks: readonly RiskBar[] }) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <View role="group" aria-label="Risks of this stack">
+      <Txt as="heading" level={2}>
+        What it risks
+      </Txt>
+      <Txt as="small" tone="graphite">
+        Points of 100 by the shop’s model, to compare stacks by; tap one for its sum.
+      </Txt>
+      {risks.map((bar) => (
+        <Bar
+          key={bar.risk}
+          bar={bar}
+          open={open === bar.risk}
+          onPress={() => setOpen(open === bar.risk ? null : bar.risk)}
+        />
+      ))}
+    </View>
+  );
+}

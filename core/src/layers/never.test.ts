@@ -1,0 +1,83 @@
+import { FABRICS } from '../piece/fabrics';
+import { planTicket } from '../plan';
+import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import { QUESTIONS, type QuestionId } from '../rules/schools';
+import { exampleA, SAMPLE_SHELF } from '../testing/samples';
+import { applyChange } from '../ticket';
+import { decideLayers } from './decideLayers';
+import { type LayerFacts, layerFacts } from './facts';
+import { holdAllowed } from './hold';
+import { breaksNever } from './never';
+import { CHOICE_PARTS } from './schema';
+
+/** The questions whose schools the layers look at. */
+const ASKED: readonly QuestionId[] = [
+  'layerCount',
+  'wearableBacking',
+  'hold',
+  'topper',
+  'trim',
+  'thickJacket',
+];
+
+/** Every combination of schools on those questions. */
+const SCHOOLS = ASKED.reduce<Record<string, string>[]>(
+  (all, question) =>
+    all.flatMap((chosen) =>
+      Object.keys(QUESTIONS[question].schools).map((school) => ({ ...chosen, [question]: school })),
+    ),
+  [{}],
+);
+
+const USES = {
+  worn: { worn: true },
+  'baby wear': { worn: true, toddler: true },
+  household: { worn: false, household: true },
+  cushion: { worn: false, cushion: true },
+  toy: { worn: false, toy: true },
+} as const satisfies Record<string, Partial<LayerFacts>>;
+const USUAL = { worn: false, toddler: false, household: false, cushion: false, toy: false };
+const NOTHING_CHOSEN = { support: null, choices: {} };
+
+function factsOf(fabricId: string): LayerFacts {
+  const ticket = applyChange(exampleA(), { stage: 'piece', set: { fabricId, fabricChanges: {} } });
+  const plan = planTicket(ticket, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+  if (!plan.design.facts) throw new Error('the example has a design');
+  return layerFacts(plan.piece, plan.design.facts, { method: 'hooped' }, DEFAULT_HOUSE_RULES);
+}
+
+const COMBINATIONS = FABRICS.length * 5 * 5 * 2 * SCHOOLS.length;
+
+it(`what must never be is never proposed, in ${COMBINATIONS} combinations: a complete stack or a stop, each with its reason`, () => {
+  let [enumerated, stopped] = [0, 0];
+  const wrong: string[] = [];
+  for (const fabric of FABRICS) {
+    const cloth = factsOf(fabric.id);
+    for (const rank of [0, 1, 2, 3, 4])
+      for (const [use, of] of Object.entries(USES))
+        for (const floated of [false, true])
+          for (const chosen of SCHOOLS) {
+            const facts = {
+              ...cloth,
+              ...USUAL,
+              ...of,
+              rank,
+              heavy: rank >= 3,
+              floated,
+              schools: { ...cloth.schools, ...chosen },
+            };
+            const { support, parts, sheets, stack } = decideLayers(NOTHING_CHOSEN, facts);
+            enumerated++;
+            if (facts.drapes && rank >= 3) stopped++;
+            const reasons = [support.rule, ...CHOICE_PARTS.map((part) => parts[part].decision.rule)];
+            const silent = reasons.some((rule) => rule.reason(facts).length === 0);
+            const bare = sheets.length === 0 && facts.structure !== 'canvas';
+            const impossible = sheets.some((s) => !holdAllowed(s.hold, s.stabilizer, facts));
+            if (breaksNever(stack, facts) || silent || bare || impossible)
+              wrong.push(`${fabric.id} ${rank} ${use} ${floated} ${JSON.stringify(chosen)}`);
+          }
+  }
+  expect(wrong.slice(0, 5)).toEqual([]);
+  expect(enumerated).toBe(COMBINATIONS);
+  expect(stopped).toBeGreaterThan(0);
+}, 180_000);

@@ -1,0 +1,63 @@
+import type { Mend } from '../findings/finding';
+import type { Shelf } from '../shelf/schema';
+import { count, type Phrase, phrase } from '../units/phrase';
+import type { LayerFacts } from './facts';
+import { holdAllowed } from './hold';
+import { STABILIZERS } from './materials';
+import { breaksNever, type Stack } from './never';
+import { type RiskBar, riskSum, risksOf } from './risk';
+import { HOLDS, type Sheet, STABILIZER_IDS, type StabilizerId } from './schema';
+
+const ownedTypes = (shelf: Shelf): ReadonlySet<string> =>
+  new Set(shelf.materials.filter((m) => m.metresLeft > 0).map((m) => m.type));
+
+/** The same place in the stack with another stabilizer: its hold kept where it may be, else the best that may. */
+function replaced(sheet: Sheet, stabilizer: StabilizerId, facts: LayerFacts): Sheet {
+  const hold = holdAllowed(sheet.hold, stabilizer, facts)
+    ? sheet.hold
+    : HOLDS.find((h) => holdAllowed(h, stabilizer, facts) && h !== 'pins');
+  return { stabilizer, hold: hold ?? 'tape' };
+}
+
+/** What a change of stack does to the risks, the greatest first: "puckering 12 more". */
+export function riskChange(before: readonly RiskBar[], after: readonly RiskBar[]): Phrase {
+  const changes = after
+    .map((bar, i) => ({ risk: bar.risk, by: Math.round(bar.points - (before[i]?.points ?? 0)) }))
+    .filter(({ by }) => Math.abs(by) >= 1)
+    .sort((a, b) => b.by - a.by)
+    .map(({ risk, by }) => phrase`${risk} ${count(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`);
+  if (changes.length === 0) return phrase`no risk changes`;
+  return changes.flatMap((change, i) => (i === 0 ? change : [', ', ...change]));
+}
+
+/**
+ * The nearest thing on the shelf to a sheet that is not there: the one that raises the sum of the risks least and
+ * breaks no never; null when nothing on the shelf will do.
+ */
+export function substituteFor(
+  missing: StabilizerId,
+  stack: Stack,
+  { facts, shelf }: { facts: LayerFacts; shelf: Shelf },
+): Mend | null {
+  const owned = ownedTypes(shelf);
+  const options = STABILIZER_IDS.filter((id) => id !== missing && owned.has(id))
+    .map((id) => {
+      const sheets = stack.sheets.map((s) => (s.stabilizer === missing ? replaced(s, id, facts) : s));
+      return { id, stack: { ...stack, sheets } };
+    })
+    .filter((option) => !breaksNever(option.stack, facts))
+    .map((option) => ({ ...option, sum: riskSum(facts, option.stack) }))
+    .sort((a, b) => a.sum - b.sum);
+  const [best] = options;
+  if (!best) return null;
+  return {
+    label: phrase`Use ${STABILIZERS[best.id].name} instead`,
+    result: phrase`on your shelf; ${riskChange(risksOf(facts, stack), risksOf(facts, best.stack))}`,
+    change: {
+      stage: 'layers',
+      set: {
+        support: { sheets: [...best.stack.sheets], why: `${STABILIZERS[missing].name} is not on the shelf` },
+      },
+    },
+  };
+}

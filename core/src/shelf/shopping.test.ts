@@ -1,0 +1,119 @@
+import fc from 'fast-check';
+import { applyMend } from '../findings/finding';
+import { metresOf, sheetPieces } from '../layers/sheetPieces';
+import { planTicket } from '../plan';
+import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
+import { applyChange } from '../ticket';
+import { say } from '../units/phrase';
+import type { Shelf } from './schema';
+import { shoppingList } from './shopping';
+
+const MM = { system: 'mm' } as const;
+const RULES = DEFAULT_HOUSE_RULES;
+const without = (...types: string[]): Shelf => ({
+  ...SAMPLE_SHELF,
+  materials: SAMPLE_SHELF.materials.filter((m) => !types.includes(m.type)),
+});
+const holding = (type: string, metresLeft: number): Shelf => ({
+  ...SAMPLE_SHELF,
+  materials: SAMPLE_SHELF.materials.map((m) => (m.type === type ? { ...m, metresLeft } : m)),
+});
+
+describe('pieces to cut', () => {
+  it('are the ring and 25 mm all round of what is clamped, and what that takes of the roll', () => {
+    const plan = planTicket(exampleA(), SAMPLE_SHELF, RULES);
+    const [sheet] = sheetPieces(plan, SAMPLE_SHELF, RULES);
+    expect(sheet).toMatchObject({ type: 'cut-away', widthMm: 182, heightMm: 190, count: 1 });
+    // two lie side by side on a roll of 500 mm: 182 across leaves half of 190, 190 across half of 182
+    expect(sheet?.metres).toBeCloseTo(0.091, 9);
+  });
+
+  it('are the field and 25 mm of what is fused, and the design and 10 mm of a film', () => {
+    const plan = planTicket(exampleB(), SAMPLE_SHELF, RULES);
+    const pieces = sheetPieces(plan, SAMPLE_SHELF, RULES);
+    const field = plan.hoop?.laid?.verdict.hoop;
+    expect(pieces.map((p) => p.type)).toEqual([
+      'tear-away-light-fusible',
+      'tear-away-sticky',
+      'soluble-film',
+    ]);
+    expect(pieces[0]?.widthMm).toBe((field?.fieldWidthMm ?? 0) + 50);
+    expect(pieces[1]?.widthMm).toBe((field?.ringWidthMm ?? 0) + 50);
+    expect(pieces[2]).toMatchObject({ widthMm: 115, heightMm: 115 });
+  });
+
+  it('take no less than their area, and fit the roll', () => {
+    const side = fc.integer({ min: 40, max: 600 });
+    fc.assert(
+      fc.property(
+        side,
+        side,
+        fc.integer({ min: 1, max: 9 }),
+        fc.integer({ min: 200, max: 900 }),
+        (w, h, n, roll) => {
+          const metres = metresOf({ widthMm: w, heightMm: h }, n, roll);
+          if (metres === null) return Math.min(w, h) > roll;
+          return metres * 1000 * roll >= w * h * n - 1e-6;
+        },
+      ),
+    );
+  });
+
+  it('are not cut while there is no hoop', () => {
+    const plan = planTicket(exampleA(), { ...SAMPLE_SHELF, hoops: [] }, RULES);
+    expect(sheetPieces(plan, SAMPLE_SHELF, RULES)).toEqual([]);
+  });
+});
+
+describe('the shopping list', () => {
+  it('has what is missing first, with the tickets that need it, then what is short or low', () => {
+    const lines = shoppingList([exampleA(), exampleB()], { ...without('cut-away', 'mesh-fusible') }, RULES);
+    expect(lines.map((l) => [l.type, l.why, l.tickets.join()])).toEqual([
+      ['cut-away', 'missing', 'Rowing club crest'],
+    ]);
+    expect(shoppingList([exampleA()], holding('cut-away', 0.05), RULES)[0]).toMatchObject({
+      type: 'cut-away',
+      why: 'short',
+    });
+    expect(shoppingList([], holding('tear-away', 0.6), RULES)).toMatchObject([
+      { type: 'tear-away', why: 'low' },
+    ]);
+    expect(shoppingList([exampleA()], SAMPLE_SHELF, RULES)).toEqual([]);
+  });
+});
+
+describe('a sheet that is not on the shelf', () => {
+  it('has the nearest substitute, with what it costs in risk, and nothing that must never be', () => {
+    const shelf = without('cut-away');
+    const finding = planTicket(exampleA(), shelf, RULES).findings.find(
+      (f) => f.code === 'layers-not-on-shelf',
+    );
+    const mend = finding?.mends[0];
+    expect(say(mend?.label ?? [], MM)).toBe('Use Light mesh cut-away, fusible instead');
+    expect(say(mend?.result ?? [], MM)).toMatch(/^on your shelf; .*(more|less)/);
+    const plan = planTicket(mend ? applyMend(exampleA(), mend) : exampleA(), shelf, RULES);
+    expect(plan.findings.filter((f) => f.stage === 'layers' && f.severity !== 'note')).toEqual([]);
+    expect(plan.layers?.supportWhy).toBe('Cut-away, medium is not on the shelf');
+  });
+
+  it('has none where nothing on the shelf will do', () => {
+    const onlySticky = {
+      ...SAMPLE_SHELF,
+      materials: SAMPLE_SHELF.materials.filter((m) => m.type === 'tear-away-sticky'),
+    };
+    const plan = planTicket(exampleA(), onlySticky, RULES);
+    const finding = plan.findings.find((f) => f.code === 'layers-not-on-shelf');
+    expect(finding?.mends).toEqual([]);
+  });
+
+  it('is left alone where the maker chose it knowing', () => {
+    const overruled = applyChange(exampleA(), {
+      stage: 'layers',
+      set: { support: { sheets: [{ stabilizer: 'tear-away', hold: 'hooped' }], why: 'to hand' } },
+    });
+    expect(
+      planTicket(overruled, SAMPLE_SHELF, RULES).findings.some((f) => f.code === 'layers-not-on-shelf'),
+    ).toBe(false);
+  });
+});

@@ -1,0 +1,162 @@
+import { PIECE_KINDS, type PieceKindId } from '@zt/core/piece/kinds';
+import { measuredTicket } from '@zt/core/testing/samples';
+import { expect, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+test('overruling cut-away with wash-away on a knit under a dense design: the warning, and what it risks', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-04/layers');
+  const puckering = page.getByRole('button', { name: /^puckering: / });
+  const points = async () =>
+    Number(/(\d+) of 100/.exec((await puckering.getAttribute('aria-label')) ?? '')?.[1]);
+  const before = await points();
+  await puckering.click();
+  await ticket.reads(/A sheet that stays holds the cloth for good/);
+  await page.getByRole('button', { name: 'change the support' }).click();
+  await page.getByRole('radio', { name: 'Wash-away cloth' }).click();
+  await ticket.reads(/Wash-away alone under a dense design on a knit/);
+  await expect.poll(points).toBeGreaterThan(before);
+  await ticket.reads(/A sheet that leaves holds it while it is stitched/);
+  await page.getByRole('button', { name: /^Back to the proposal/ }).click();
+  await expect.poll(points).toBe(before);
+  await ticket.saved();
+});
+
+test('switching “always two” says at once which tickets change, and the rules can be searched', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/rules');
+  await page.getByRole('radio', { name: 'always two' }).click();
+  await expect(page.getByTestId('changed')).toHaveText(/^\d+ tickets change:$/);
+  await ticket.reads(
+    /Crew tee, crossed oars: Cut-away, medium, hooped \+ Tear-away, medium, hooped instead of/,
+  );
+  await page.getByRole('radio', { name: 'by weight of the design' }).click();
+  await ticket.reads(/Crew tee, crossed oars: Cut-away, medium, hooped instead of/);
+  await page.getByRole('radio', { name: 'at the end' }).click();
+  await expect(page.getByTestId('changed')).toHaveText('No ticket on the bench changes.');
+  await page.getByRole('button', { name: /^Layers, needle and thread: \d+ rules/ }).click();
+  await ticket.fill('Find a rule', 'pile iron support');
+  await expect(page.getByTestId('rules-found')).toHaveText(/^[1-5] of \d+\./);
+  await ticket.reads('support: pile, takes an iron');
+  await ticket.reads(/^Decides: .*Bath towel, monogram/);
+  await ticket.saved();
+});
+
+test('a missing stabilizer has its substitute with what it costs in risk, and stands on the shopping list', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^Cut-away, medium, 75 g\/m²: / }).click();
+  await ticket.fill('metres left', '0');
+  await ticket.saved();
+  const line = page.getByTestId('to-buy').filter({ hasText: 'Cut-away, medium' });
+  await expect(line).toContainText('none here; the bench needs');
+  await expect(line).toContainText('Crew tee, crossed oars');
+  await page.goto('/ticket/demo-ticket-01/layers');
+  await ticket.reads('Cut-away, medium is not on your shelf: it is on the shopping list.');
+  await page.getByRole('button', { name: /^Use .* instead: on your shelf; .*(more|less|no risk)/ }).click();
+  await ticket.reads('Because: Cut-away, medium is not on the shelf');
+  await expect(page.getByText('Cut-away, medium is not on your shelf')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await ticket.saved();
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^Cut-away, medium, 75 g\/m²: / }).click();
+  await ticket.fill('metres left', '9');
+  await ticket.saved();
+});
+
+test('what to cut is said with its roll', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-02/layers');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await expect(page.getByTestId('cut')).toHaveCount(3);
+  await expect(page.getByTestId('cut').first()).toHaveText(
+    /^Tear-away, light, fusible: \d+ mm × \d+ mm0\.\d+ m off a roll with [\d.]+ m left$/,
+  );
+});
+
+interface Case {
+  kind: PieceKindId;
+  placement: string;
+  cloth: string;
+  colour: string;
+  thread: string;
+  perCm2: number;
+  reads: RegExp[];
+}
+
+const CASES: Record<string, Case> = {
+  'a thin white bodysuit with a dense little motif': {
+    kind: 'bodysuit',
+    placement: 'centre-chest',
+    cloth: 'thin-jersey',
+    colour: '#FFFFFF',
+    thread: '#1F3A5F',
+    perCm2: 170,
+    reads: [
+      /Light mesh cut-away, fusible, fused \+ Tear-away, medium/,
+      /Soft fusible cover sheet/,
+      /75\/11 ballpoint/,
+    ],
+  },
+  'a dark waffle towel with a pale figure': {
+    kind: 'waffle-towel',
+    placement: PIECE_KINDS['waffle-towel'].placements[0].id,
+    cloth: 'waffle-towel',
+    colour: '#1F2B3A',
+    thread: '#FAFAF7',
+    perCm2: 100,
+    reads: [
+      /Tear-away, self-adhesive, sticky/,
+      /Permanent film in the thread's colour/,
+      /differ by \d+ in lightness/,
+    ],
+  },
+  'linen with an open vintage design': {
+    kind: 'napkin',
+    placement: PIECE_KINDS.napkin.placements[0].id,
+    cloth: 'linen',
+    colour: '#E8DCC0',
+    thread: '#8A5A2B',
+    perCm2: 25,
+    reads: [/Dissolving tear-away, self-adhesive, sticky/, /Water-soluble film/],
+  },
+  'a canvas jacket': {
+    kind: 'work-jacket',
+    placement: PIECE_KINDS['work-jacket'].placements[0].id,
+    cloth: 'canvas',
+    colour: '#B98A22',
+    thread: '#1F2B3A',
+    perCm2: 70,
+    reads: [/Nothing underneath/, /90\/14/, /Canvas carries the stitches by itself/],
+  },
+};
+
+for (const [name, c] of Object.entries(CASES))
+  test(`${name}: the whole stack, with its reasons`, async ({ page, request, baseURL }, { project }) => {
+    const ticket = onTicket(page);
+    const id = `case-${c.cloth}-${project.name}`;
+    const measured = measuredTicket(c.kind, c.placement, [50, 40]);
+    const made = {
+      ...measured,
+      id,
+      name,
+      piece: { ...measured.piece, fabricId: c.cloth, colour: c.colour },
+      design: {
+        ...measured.design,
+        densityClass: null,
+        stitches: c.perCm2 * 20,
+        colours: [{ hex: c.thread, name: 'thread', stitches: null }],
+      },
+    };
+    const put = await request.put(`${baseURL}/api/tickets/${id}`, { data: { ticket: made, rev: 0 } });
+    expect(put.ok()).toBe(true);
+    await page.goto(`/ticket/${id}/layers`);
+    await page.getByRole('button', { name: 'why this support?' }).click();
+    for (const words of c.reads) await ticket.reads(words);
+    await request.delete(`${baseURL}/api/tickets/${id}`);
+  });

@@ -1,0 +1,89 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { createClient } from '@libsql/client';
+import { DEFAULT_HOUSE_RULES, frozenPlan, planTicket, type Shelf } from '@zt/core';
+import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { openStore } from '../../db/client';
+import { openTestApp, type TestApp } from '../../testing/testApp';
+
+const MIGRATIONS = join(process.cwd(), 'server/src/db/migrations');
+
+let shop: TestApp;
+beforeEach(async () => {
+  shop = await openTestApp();
+  for (const noun of ['machines', 'hoops', 'materials', 'threads'] as const)
+    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+  await shop.put(`/api/tickets/${exampleA().id}`, { ticket: exampleA(), rev: 0 });
+});
+afterEach(() => shop.close());
+
+const shelfNow = async () => (await (await shop.get('/api/shelf')).json()) as Shelf;
+const figures = async () => {
+  const { materials, threads, machines } = await shelfNow();
+  const cutAway = materials.find((m) => m.type === 'cut-away')?.metresLeft;
+  const navy = threads.find((t) => t.name === 'navy')?.metresLeft;
+  return { cutAway, navy, hours: machines[0]?.needleHours };
+};
+const log = () =>
+  shop.post('/api/logbook', {
+    id: 'entry-number-1',
+    ticket: exampleA(),
+    plan: frozenPlan(planTicket(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES)),
+    log: exampleA().log,
+  });
+
+describe('a logged piece and the shelf', () => {
+  it('takes its sheet, thread and needle time, once however often it is said', async () => {
+    const before = await figures();
+    await log();
+    const after = await figures();
+    expect(after.cutAway).toBeCloseTo((before.cutAway ?? 0) - 0.091, 6);
+    expect(after.navy).toBeLessThan((before.navy ?? 0) - 5);
+    expect(after.hours).toBeGreaterThan(before.hours ?? 0);
+    await log();
+    expect(await figures()).toEqual(after);
+  });
+
+  it('gives back what it took when it is taken back, and takes it again when it is logged again', async () => {
+    const before = await figures();
+    await log();
+    const after = await figures();
+    expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
+    expect(await figures()).toEqual(before);
+    expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(404);
+    expect(await figures()).toEqual(before);
+    await log();
+    expect(await figures()).toEqual(after);
+  });
+
+  it('leaves what was taken off the shelf in between where it is', async () => {
+    await log();
+    await shop.remove('/api/shelf/materials/material-0');
+    expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
+    expect((await shelfNow()).materials.some((m) => m.id === 'material-0')).toBe(false);
+  });
+});
+
+it('a database of the first version is brought up to date with its entries whole', async () => {
+  const url = `file:${join(shop.folder, 'old.db')}`;
+  const client = createClient({ url });
+  const first = await readFile(join(MIGRATIONS, '0000_first.sql'), 'utf8');
+  const journal = JSON.parse(await readFile(join(MIGRATIONS, 'meta/_journal.json'), 'utf8'));
+  await client.executeMultiple(first.replaceAll('--> statement-breakpoint', ''));
+  await client.execute(
+    'CREATE TABLE __drizzle_migrations (id INTEGER PRIMARY KEY, hash text NOT NULL, created_at numeric)',
+  );
+  await client.execute({
+    sql: 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (?, ?)',
+    args: ['first', journal.entries[0].when],
+  });
+  await client.execute("INSERT INTO tickets (id, ticket, rev, updated_at) VALUES ('ticket-1', '{}', 1, '')");
+  await client.execute(
+    "INSERT INTO log_entries (id, ticket_id, logged_at, kind, fabric_id, method, outcome, summary, ticket, plan, log) VALUES ('entry-1', 'ticket-1', '', 't-shirt', 'jersey-tee', 'hooped', 'good', '{}', '{}', '{}', '{}')",
+  );
+  client.close();
+  const store = await openStore(url, MIGRATIONS);
+  const rows = await store.db.run('SELECT id, taken FROM log_entries');
+  expect(rows.rows.map((row) => [row.id, row.taken])).toEqual([['entry-1', '[]']]);
+  store.close();
+});
