@@ -160,3 +160,40 @@ for (const [name, c] of Object.entries(CASES))
     for (const words of c.reads) await ticket.reads(words);
     await request.delete(`${baseURL}/api/tickets/${id}`);
   });
+
+test('colours come from the threads owned: nearest, a ladder of one tone, a shuffle; each with its name', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-12/design');
+  const names = async () =>
+    (await page.getByRole('button', { name: /^colour \d / }).allTextContents()).map((t) => t.trim());
+  await page.getByRole('button', { name: 'Colours from the shelf' }).click();
+  const before = await names();
+  expect(before).toHaveLength(3);
+  await page.getByRole('button', { name: 'Nearest threads I own' }).click();
+  await expect.poll(async () => (await names()).join()).toContain('carrot');
+  await page.getByRole('button', { name: 'Shuffle the threads I own' }).click();
+  const shuffled = await names();
+  await page.getByRole('button', { name: 'Shuffle the threads I own' }).click();
+  await expect.poll(names).not.toEqual(shuffled);
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(names).toEqual(before);
+  await ticket.reads(/Tone on tone with colour 1, dark to light|No other thread of the tone/);
+  await ticket.saved();
+});
+
+test('the needle’s hours are told, a new one counts from nothing, and that can be undone', async ({
+  page,
+}) => {
+  await page.goto('/ticket/demo-ticket-03/stitch');
+  const hours = page.getByTestId('needle-hours');
+  await expect(hours).toHaveText(/^Needle of .*: [\d.]+ of 8 hours\.$/);
+  const before = (await hours.textContent()) ?? '';
+  await page.getByRole('button', { name: 'Changing the needle' }).click();
+  await expect(page.getByText(/^1\. Power off, or locked as its manual says/)).toBeVisible();
+  await page.getByRole('button', { name: 'A new needle is in' }).click();
+  await expect(hours).toHaveText(/: 0 of 8 hours\.$/);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(hours).toHaveText(before);
+});

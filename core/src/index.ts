@@ -1,5 +1,6 @@
 export { type Card, deckOf } from './cards';
 export { colourDifference, lightnessOf, nameOfColour } from './colour/colour';
+export { nearestOwned, sameHue, shuffledThreads, toneLadder } from './colour/fromShelf';
 export { DENSITY_CLASSES, DENSITY_TABLE, DESIGN_NUMBERS, type DensityClass } from './design/numbers';
 export { type DesignFacts, type DesignPlan, densityClassOf, densityRank } from './design/planDesign';
 export { type Artwork, type ColourStop, type DesignInput, LOOKS, type Looks } from './design/schema';

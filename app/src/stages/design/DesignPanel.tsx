@@ -10,6 +10,7 @@ import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 import { ColourStops } from './ColourStops';
+import { ShelfColours } from './ShelfColours';
 import { SvgChooser } from './SvgChooser';
 
 const SIDES = [
@@ -104,6 +105,7 @@ export function DesignPanel() {
         />
       ) : null}
       <ColourStops />
+      <ShelfColours />
       <Tick title="It has an upright direction" on={design.hasUp} onToggle={(hasUp) => set({ hasUp })} />
       <Choice
         label="A figure in it looks"

@@ -6,6 +6,7 @@ import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
+import { NeedleCare } from './NeedleCare';
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
   same: 'on the shelf',
@@ -102,6 +103,7 @@ export function StitchPanel() {
         most={2000}
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } }, 'bobbin')}
       />
+      {plan.mount?.machine ? <NeedleCare machine={plan.mount.machine} /> : null}
       {stitch.acts.map((act) => (
         <Txt key={say(act, units)} as="small">
           {say(act, units)}

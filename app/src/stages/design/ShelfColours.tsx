@@ -1,0 +1,117 @@
+import {
+  type ColourStop,
+  lightnessOf,
+  nearestOwned,
+  shuffledThreads,
+  type Thread,
+  toneLadder,
+} from '@zt/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { Txt } from '../../components/ui/Txt';
+import { useOpenTicket } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+
+/** Least difference in lightness to the cloth at which a thread is seen. */
+const SEEN = 20;
+
+function Swatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
+  const p = usePalette();
+  return (
+    <Pressable
+      role="button"
+      aria-label={`Take ${thread.name}, lightness ${Math.round(lightnessOf(thread.hex))}`}
+      onPress={onPress}
+      style={{ alignItems: 'center', width: 76, minHeight: 72, gap: 2 }}
+    >
+      <View
+        style={{
+          width: 44,
+          height: 30,
+          borderRadius: 4,
+          borderWidth: 1.5,
+          borderColor: p.ink,
+          backgroundColor: thread.hex,
+        }}
+      />
+      <Txt as="small">{thread.name}</Txt>
+      <Txt as="small" tone="graphite">
+        {`L ${Math.round(lightnessOf(thread.hex))}`}
+      </Txt>
+    </Pressable>
+  );
+}
+
+/** The design's colours from the threads owned: the nearest to each, a ladder of one tone, or a seeded shuffle. */
+export function ShelfColours() {
+  const { ticket, plan, shelf, change } = useOpenTicket();
+  const [seed, setSeed] = useState(0);
+  const [first] = ticket.design.colours;
+  const stops = ticket.design.colours;
+  const { threads } = shelf;
+  if (threads.length === 0 || !first) return null;
+  const ground = plan.piece.colour;
+  const dress = (of: (stop: ColourStop, i: number) => Thread | null, gesture?: string) =>
+    change(
+      {
+        stage: 'design',
+        set: {
+          colours: stops.map((stop, i) => {
+            const thread = of(stop, i);
+            return thread ? { ...stop, hex: thread.hex, name: thread.name } : stop;
+          }),
+        },
+      },
+      gesture,
+    );
+  const shuffle = () => {
+    const drawn = shuffledThreads(threads, stops.length, { ground, leastContrast: SEEN, seed });
+    dress((_, i) => drawn[i] ?? null);
+    setSeed(seed + 1);
+  };
+  const ladder = toneLadder(first.hex, threads);
+  const faint = stops.filter((s) => Math.abs(lightnessOf(s.hex) - lightnessOf(ground)) < SEEN);
+  return (
+    <Disclosure title="Colours from the shelf">
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Press
+          title="Nearest threads I own"
+          onPress={() => dress((stop) => nearestOwned(stop.hex, threads))}
+        />
+        <Press
+          title={seed === 0 ? 'Shuffle' : `Shuffle again (${seed})`}
+          label="Shuffle the threads I own"
+          onPress={shuffle}
+        />
+      </View>
+      {ladder.length > 1 ? (
+        <View style={{ gap: 4 }}>
+          <Txt as="small">{`Tone on tone with colour 1, dark to light: ${ladder.length} steps.`}</Txt>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+            {ladder.map((thread) => (
+              <Swatch
+                key={thread.id}
+                thread={thread}
+                onPress={() => dress((_, i) => (i === 0 ? thread : null), 'ladder')}
+              />
+            ))}
+          </View>
+          <Press
+            kind="link"
+            title="dress the colours in these steps"
+            onPress={() => dress((_, i) => ladder[i % ladder.length] ?? null)}
+          />
+        </View>
+      ) : (
+        <Txt as="small">No other thread of the tone of colour 1 on the shelf.</Txt>
+      )}
+      {faint.length > 0 ? (
+        <Txt as="small" tone="madder">
+          {`Hardly seen on this cloth: ${faint.map((s) => s.name).join(', ')}.`}
+        </Txt>
+      ) : null}
+    </Disclosure>
+  );
+}

@@ -1,0 +1,87 @@
+import fc from 'fast-check';
+import type { Thread } from '../shelf/schema';
+import { colourDifference, lightnessOf } from './colour';
+import { nearestOwned, sameHue, shuffledThreads, toneLadder } from './fromShelf';
+
+const thread = (name: string, hex: string): Thread => ({
+  id: `thread-${name}`,
+  name,
+  hex,
+  weight: 40,
+  fibre: 'polyester',
+  metresLeft: 500,
+});
+const OWNED = [
+  thread('navy', '#1F3A5F'),
+  thread('chalk blue', '#2D6A99'),
+  thread('sea blue', '#5B86A8'),
+  thread('pale sky', '#B8D3E6'),
+  thread('brick', '#A93F36'),
+  thread('yellow', '#E0B33A'),
+  thread('white', '#FAFAF7'),
+  thread('slate', '#59626E'),
+];
+const hex = fc
+  .integer({ min: 0, max: 0xffffff })
+  .map((n) => `#${n.toString(16).padStart(6, '0').toUpperCase()}`);
+
+describe('a tone-on-tone ladder', () => {
+  it('is of one hue, from dark to light', () => {
+    expect(toneLadder('#2D6A99', OWNED).map((t) => t.name)).toEqual([
+      'navy',
+      'chalk blue',
+      'sea blue',
+      'pale sky',
+    ]);
+    expect(toneLadder('#2C8A3A', OWNED)).toEqual([]);
+  });
+
+  it('has steps of at least 8 in lightness, whatever it is made from', () => {
+    fc.assert(
+      fc.property(hex, fc.array(hex, { maxLength: 40 }), (of, hexes) => {
+        const ladder = toneLadder(
+          of,
+          hexes.map((h, i) => thread(String(i), h)),
+        );
+        return ladder.every((t, i) => {
+          const before = ladder[i - 1];
+          return sameHue(of, t.hex) && (!before || lightnessOf(t.hex) - lightnessOf(before.hex) >= 8);
+        });
+      }),
+    );
+  });
+});
+
+describe('a shuffle of the threads owned', () => {
+  const on = { ground: '#1F2B3A', leastContrast: 25, seed: 4 };
+
+  it('is the same for the same seed, and another for another', () => {
+    const names = (seed: number) => shuffledThreads(OWNED, 3, { ...on, seed }).map((t) => t.name);
+    expect(names(4)).toEqual(names(4));
+    expect([1, 2, 3, 5, 6].some((seed) => names(seed).join() !== names(4).join())).toBe(true);
+  });
+
+  it('has different threads that stand out from the cloth, while there are enough', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.integer({ min: 1, max: 4 }), (seed, count) => {
+        const drawn = shuffledThreads(OWNED, count, { ...on, seed });
+        return (
+          new Set(drawn.map((t) => t.id)).size === count &&
+          drawn.every((t) => Math.abs(lightnessOf(t.hex) - lightnessOf(on.ground)) >= on.leastContrast)
+        );
+      }),
+    );
+    expect(shuffledThreads(OWNED.slice(0, 1), 3, on).map((t) => t.name)).toEqual(['navy', 'navy', 'navy']);
+    expect(shuffledThreads([], 3, on)).toEqual([]);
+  });
+});
+
+it('the nearest thread owned is the nearest of all', () => {
+  fc.assert(
+    fc.property(hex, (wanted) => {
+      const best = nearestOwned(wanted, OWNED);
+      return OWNED.every((t) => colourDifference(best?.hex ?? '', wanted) <= colourDifference(t.hex, wanted));
+    }),
+  );
+  expect(nearestOwned('#1F3A5F', [])).toBeNull();
+});
