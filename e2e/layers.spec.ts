@@ -197,3 +197,25 @@ test('the needle’s hours are told, a new one counts from nothing, and that can
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(hours).toHaveText(before);
 });
+
+test('threads come from a list and go out as one; a list that cannot be read says which line', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  const before = Number(
+    /\d+/.exec((await page.getByRole('heading', { name: /^Threads: / }).textContent()) ?? '')?.[0],
+  );
+  const list = page.getByLabel('Thread list', { exact: true });
+  const file = (text: string) => ({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await list.setInputFiles(file('name,hex\nfog,#B7BCC0\nbroken,#12'));
+  await ticket.reads('Line 3: hex cannot be read. The shelf is as it was.');
+  await list.setInputFiles(file('name,hex\nfog,#B7BCC0\nnavy,#1F3A5F'));
+  await ticket.reads('1 threads brought in, 1 were here already.');
+  await expect(page.getByRole('heading', { name: `Threads: ${before + 1}` })).toBeVisible();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'As palette text' }).click();
+  expect((await waiting).suggestedFilename()).toBe('threads.txt');
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('heading', { name: `Threads: ${before}` })).toBeVisible();
+});

@@ -3,14 +3,14 @@ import { FONTS } from '../../theme/fonts';
 import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
-/** A file to fetch from the shop's computer. */
-export function FileLink({ href, name }: { href: string; name: string }) {
+/** A file to fetch from the shop's computer, or one made here under a name of its own. */
+export function FileLink({ href, name, fileName }: { href: string; name: string; fileName?: string }) {
   const p = usePalette();
   return createElement(
     'a',
     {
       href,
-      download: true,
+      download: fileName ?? true,
       style: {
         display: 'inline-flex',
         alignItems: 'center',

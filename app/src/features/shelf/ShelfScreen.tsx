@@ -53,6 +53,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
           Kept from a ticket, under the name you give it there.
         </Txt>
       ) : null}
+      {view.above?.()}
       {items.map((item) => (
         <Row
           key={item.id}

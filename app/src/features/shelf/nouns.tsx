@@ -16,6 +16,7 @@ import { HoopForm } from './HoopForm';
 import { MachineForm } from './MachineForm';
 import { MaterialForm } from './MaterialForm';
 import { Picture } from './Picture';
+import { ThreadFiles } from './ThreadFiles';
 import { ThreadForm } from './ThreadForm';
 
 type Item<N extends ShelfNoun> = Shelf[N][number];
@@ -27,6 +28,8 @@ interface NounView<N extends ShelfNoun> {
   add: { one: string; make: () => Item<N> } | null;
   detail: (item: Item<N>, units: DisplayUnits) => string;
   aside?: (item: Item<N>) => ReactNode;
+  /** What stands above the list. */
+  above?: () => ReactNode;
   form: (
     item: Item<N>,
     save: (item: Item<N>) => void,
@@ -108,6 +111,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
         metresLeft: 500,
       }),
     },
+    above: () => <ThreadFiles />,
     detail: (t) => `${t.weight} wt ${t.fibre}, ${t.metresLeft} m`,
     aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
     form: (thread, save) => <ThreadForm thread={thread} onThread={save} />,
