@@ -1,3 +1,4 @@
+import { createCanvas } from '@napi-rs/canvas';
 import { PIECE_KINDS, type PieceKindId } from '@zt/core/piece/kinds';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { expect, test } from './support/test';
@@ -180,6 +181,31 @@ test('colours come from the threads owned: nearest, a ladder of one tone, a shuf
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(names).toEqual(before);
   await ticket.reads(/Tone on tone with colour 1, dark to light|No other thread of the tone/);
+  await ticket.saved();
+});
+
+test('colours like a picture: its own colours, as the nearest threads owned', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-12/design');
+  await page.getByRole('button', { name: 'Colours from the shelf' }).click();
+  const picture = createCanvas(90, 30);
+  const draw = picture.getContext('2d');
+  ['#C8322B', '#2D6A99', '#4C7550'].forEach((hex, i) => {
+    draw.fillStyle = hex;
+    draw.fillRect(i * 30, 0, 30, 30);
+  });
+  const input = page.getByLabel('Picture to take colours from');
+  await input.setInputFiles({
+    name: 'print.png',
+    mimeType: 'image/png',
+    buffer: picture.toBuffer('image/png'),
+  });
+  await expect(page.getByTestId('picture-word')).toHaveText(/^Like print\.png: 3\d %, 3\d %, 3\d % of it\.$/);
+  const names = (await page.getByRole('button', { name: /^colour \d / }).allTextContents()).join();
+  for (const thread of ['signal red', 'chalk blue', 'moss']) expect(names).toContain(thread);
+  await input.setInputFiles({ name: 'note.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
+  await expect(page.getByTestId('picture-word')).toHaveText(/The colours are as they were\.$/);
+  await page.getByRole('button', { name: 'Undo' }).click();
   await ticket.saved();
 });
 

@@ -6,13 +6,14 @@ import {
   type Thread,
   toneLadder,
 } from '@zt/core';
-import { useState } from 'react';
+import { createElement, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
+import { picturesColours } from '../../workers/picturesColours';
 
 /** Least difference in lightness to the cloth at which a thread is seen. */
 const SEEN = 20;
@@ -41,6 +42,43 @@ function Swatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
         {`L ${Math.round(lightnessOf(thread.hex))}`}
       </Txt>
     </Pressable>
+  );
+}
+
+/** Dresses the colours like a picture of the maker's: its own colours, each as the nearest thread owned. */
+function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => void }) {
+  const { ticket } = useOpenTicket();
+  const input = useRef<HTMLInputElement>(null);
+  const [word, setWord] = useState<string | null>(null);
+  const read = async (file: File) => {
+    setWord('Looking at the picture.');
+    const found = await picturesColours(file, ticket.design.colours.length);
+    if (!found || found.length === 0)
+      return setWord('This is not a picture that can be read. The colours are as they were.');
+    onColours(found.map((colour) => colour.hex));
+    setWord(`Like ${file.name}: ${found.map((c) => `${Math.round(c.share * 100)} %`).join(', ')} of it.`);
+  };
+  return (
+    <>
+      {createElement('input', {
+        ref: input,
+        type: 'file',
+        accept: 'image/*',
+        'aria-label': 'Picture to take colours from',
+        style: { display: 'none' },
+        onChange: (event: { target: HTMLInputElement }) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void read(file);
+        },
+      })}
+      <Press title="Like a picture" label="Colours like a picture" onPress={() => input.current?.click()} />
+      {word ? (
+        <Txt as="small" live testID="picture-word">
+          {word}
+        </Txt>
+      ) : null}
+    </>
   );
 }
 
@@ -84,6 +122,9 @@ export function ShelfColours() {
           title={seed === 0 ? 'Shuffle' : `Shuffle again (${seed})`}
           label="Shuffle the threads I own"
           onPress={shuffle}
+        />
+        <LikePicture
+          onColours={(hexes) => dress((_, i) => nearestOwned(hexes[i % hexes.length] ?? '#59626E', threads))}
         />
       </View>
       {ladder.length > 1 ? (
