@@ -32,6 +32,9 @@ export interface Plan {
   reasons: Reason[];
 }
 
+/** What waits for the piece and the design. */
+const NOT_YET = { place: null, hoop: null, layers: null, mount: null, stitch: null, finish: null };
+
 /**
  * Works out the whole plan of a ticket against a shelf and house rules. Pure: the same inputs give the
  * same plan. Never throws on a ticket of the schema; what cannot be right is a finding of severity stop.
@@ -42,17 +45,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const design = planDesign(ticket.design, rules);
   const { geometry } = piece;
   const { facts } = design;
-  if (!geometry || !facts)
-    return gather({
-      piece,
-      design,
-      place: null,
-      hoop: null,
-      layers: null,
-      mount: null,
-      stitch: null,
-      finish: null,
-    });
+  if (!geometry || !facts) return gather({ ...NOT_YET, piece, design });
 
   const place = planPlace({ placement, input: ticket.place, piece: { ...piece, geometry }, facts, rules });
   const lie = { outline: geometry.outline, centre: place.centre, designTurnDeg: place.turnDeg };
@@ -91,17 +84,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
         rules,
       })
     : null;
-  const thick =
-    hoop.laid && hoop.method === 'hooped'
-      ? stackFindings(
-          hoop.laid.verdict.hoop,
-          {
-            fabric: piece.fabric,
-            clampedSheets: layers.stack.filter((l) => l.role === 'sheet' && l.clamped).length,
-          },
-          rules,
-        )
-      : [];
+  const thick = stackFindings(hoop, { fabric: piece.fabric, layers }, rules);
   const stitch = planStitch(ticket.stitch, facts, {
     machine,
     shelf,
