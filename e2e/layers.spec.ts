@@ -229,6 +229,7 @@ test('threads come from a list and go out as one; a list that cannot be read say
 }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
+  await expect(page.getByRole('button', { name: /^navy: / })).toBeVisible();
   const before = Number(
     /\d+/.exec((await page.getByRole('heading', { name: /^Threads: / }).textContent()) ?? '')?.[0],
   );

@@ -62,6 +62,12 @@ export const LAYER_NUMBERS = {
     unit: 'count',
     reason: 'Less than a metre is soon gone.',
   },
+  lowThreadM: {
+    name: 'A thread is low below, m',
+    value: 50,
+    unit: 'count',
+    reason: 'A middling design takes so much of its main colour.',
+  },
   smallLetterMm: {
     name: 'Small lettering below',
     value: 6,

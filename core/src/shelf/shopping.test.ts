@@ -83,6 +83,25 @@ describe('the shopping list', () => {
   });
 });
 
+describe('threads on the shopping list', () => {
+  const withNavy = (metresLeft: number): Shelf => ({
+    ...SAMPLE_SHELF,
+    threads: SAMPLE_SHELF.threads.map((t) => (t.name === 'navy' ? { ...t, metresLeft } : t)),
+  });
+
+  it('are short by what the bench takes of them, low by the house number, missing when they are gone', () => {
+    const why = (metresLeft: number, tickets = [exampleA()]) =>
+      shoppingList(tickets, withNavy(metresLeft), RULES).map((l) => [l.name, l.why]);
+    // 3 200 stitches of navy at 1.15 × 3 + 0.6 mm are 13 m
+    expect(why(10)).toEqual([['Thread, navy', 'short']]);
+    expect(why(40)).toEqual([['Thread, navy', 'low']]);
+    expect(why(0)).toEqual([['Thread, navy', 'missing']]);
+    expect(why(100)).toEqual([]);
+    expect(why(49, [])).toEqual([['Thread, navy', 'low']]);
+    expect(shoppingList([exampleA()], withNavy(10), RULES)[0]?.neededM).toBeCloseTo(12.96, 2);
+  });
+});
+
 describe('a sheet that is not on the shelf', () => {
   it('has the nearest substitute, with what it costs in risk, and nothing that must never be', () => {
     const shelf = without('cut-away');

@@ -4,6 +4,7 @@ import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Ticket } from '../ticket';
 import type { Shelf } from './schema';
+import { shelfUseOf } from './shelfUse';
 
 /** Something to buy: what the bench needs of it, what the shelf has, and for whom. Metres. */
 export interface ShoppingLine {
@@ -26,7 +27,7 @@ interface Need {
   tickets: string[];
 }
 
-function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Map<string, Need> {
+function rollNeeds(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Map<string, Need> {
   const needs = new Map<string, Need>();
   for (const ticket of tickets)
     for (const piece of sheetPieces(planTicket(ticket, shelf, rules), shelf, rules)) {
@@ -39,27 +40,57 @@ function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): M
   return needs;
 }
 
+/** Metres of each thread that the tickets take, by the thread's id. */
+function threadNeeds(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Map<string, Need> {
+  const needs = new Map<string, Need>();
+  for (const ticket of tickets)
+    for (const use of shelfUseOf(
+      planTicket(ticket, shelf, rules),
+      { ...shelf, threads: endless(shelf) },
+      rules,
+    )) {
+      if (use.noun !== 'threads') continue;
+      const name = shelf.threads.find((t) => t.id === use.id)?.name ?? use.id;
+      const need = needs.get(use.id) ?? { name, neededM: 0, tickets: [] };
+      need.neededM += use.metres;
+      if (!need.tickets.includes(ticket.name)) need.tickets.push(ticket.name);
+      needs.set(use.id, need);
+    }
+  return needs;
+}
+
+/** The threads as if none ran out: what is needed, not what is there. */
+const endless = (shelf: Shelf): Shelf['threads'] =>
+  shelf.threads.map((t) => ({ ...t, metresLeft: Infinity }));
+
 const URGENCY = ['missing', 'short', 'low'] as const;
 
-/** What to buy for the tickets on the bench: needs less the shelf, and rolls that are nearly gone. */
+function lineFor(
+  type: string,
+  { name, neededM, tickets }: Need,
+  { hasM, lowM }: { hasM: number; lowM: number },
+): ShoppingLine[] {
+  const why =
+    neededM > 0 && hasM === 0 ? 'missing' : neededM > hasM ? 'short' : hasM - neededM < lowM ? 'low' : null;
+  return why ? [{ type, name, neededM, hasM, tickets, why }] : [];
+}
+
+/** What to buy for the tickets on the bench: needs less the shelf, and rolls and threads that are nearly gone. */
 export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const needs = needsOf(tickets, shelf, rules);
-  const lowM = numberFor(rules, 'lowRollM');
+  const rolls = rollNeeds(tickets, shelf, rules);
   const types = new Map(shelf.materials.map((m) => [m.type, m.name]));
-  for (const [type, need] of needs) types.set(type, types.get(type) ?? need.name);
-  return [...types]
-    .flatMap(([type, name]): ShoppingLine[] => {
+  for (const [type, need] of rolls) types.set(type, types.get(type) ?? need.name);
+  const threads = threadNeeds(tickets, shelf, rules);
+  return [
+    ...[...types].flatMap(([type, name]) => {
       const hasM = shelf.materials.filter((m) => m.type === type).reduce((sum, m) => sum + m.metresLeft, 0);
-      const { neededM, tickets: names } = needs.get(type) ?? { neededM: 0, tickets: [] };
-      const why =
-        neededM > 0 && hasM === 0
-          ? 'missing'
-          : neededM > hasM
-            ? 'short'
-            : hasM - neededM < lowM
-              ? 'low'
-              : null;
-      return why ? [{ type, name, neededM, hasM, tickets: names, why }] : [];
-    })
-    .sort((a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why));
+      const need = rolls.get(type) ?? { neededM: 0, tickets: [] };
+      return lineFor(type, { ...need, name }, { hasM, lowM: numberFor(rules, 'lowRollM') });
+    }),
+    ...shelf.threads.flatMap(({ id, name, metresLeft }) => {
+      const need = threads.get(id) ?? { neededM: 0, tickets: [] };
+      const lowM = numberFor(rules, 'lowThreadM');
+      return lineFor(id, { ...need, name: `Thread, ${name}` }, { hasM: metresLeft, lowM });
+    }),
+  ].sort((a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why));
 }

@@ -1,7 +1,7 @@
 import { lightnessOf, type StackLayer } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FONTS } from '../../theme/fonts';
 import { type Palette, usePalette } from '../../theme/palette';
@@ -48,6 +48,60 @@ function texture({ layer, y, height }: Band, from: number, to: number): string {
   ).join('');
 }
 
+/** What holds a sheet to what lies on it, along its upper edge: a wave where it is fused, dots of spray, teeth of a sticky sheet, stitches of a basting box. */
+function Bond({
+  note,
+  from,
+  to,
+  y,
+  palette: p,
+}: {
+  note: string;
+  from: number;
+  to: number;
+  y: number;
+  palette: Palette;
+}) {
+  const along = (step: number) =>
+    Array.from({ length: Math.max(0, Math.floor((to - from) / step)) }, (_, i) => from + step / 2 + i * step);
+  if (note.includes('fused'))
+    return (
+      <Path
+        d={along(16)
+          .map((x) => `M${x - 8} ${y - 1}q4 -4 8 0t8 0`)
+          .join('')}
+        stroke={p.madder}
+        strokeWidth={1.6}
+        fill="none"
+      />
+    );
+  if (note.includes('spray'))
+    return along(9).map((x) => <Circle key={x} cx={x} cy={y - 3} r={1.6} fill={p.ink} />);
+  if (note.includes('sticky'))
+    return (
+      <Path
+        d={along(10)
+          .map((x) => `M${x - 3} ${y}l3 -5l3 5`)
+          .join('')}
+        stroke={p.ink}
+        strokeWidth={1.2}
+        fill="none"
+      />
+    );
+  if (note.includes('basting'))
+    return (
+      <Path
+        d={along(14)
+          .map((x) => `M${x - 4} ${y - 3}h8`)
+          .join('')}
+        stroke={p.chalk}
+        strokeWidth={2}
+        fill="none"
+      />
+    );
+  return null;
+}
+
 function Layer({
   band,
   width,
@@ -66,12 +120,12 @@ function Layer({
   const ink = layer.role === 'cloth' && lightnessOf(cloth) < 52 ? p.panel : p.ink;
   return (
     <G>
-      <SvgText x={48} y={y - 22} fontSize={15} fontFamily={FONTS.bold} fill={p.ink}>
+      <SvgText x={48} y={y - 25} fontSize={15} fontFamily={FONTS.bold} fill={p.ink}>
         {layer.name}
       </SvgText>
       <SvgText
         x={48}
-        y={y - 6}
+        y={y - 9}
         fontSize={13}
         fontFamily={FONTS.plain}
         fill={p.graphite}
@@ -88,16 +142,7 @@ function Layer({
         strokeDasharray={layer.role === 'topper' ? '5 3' : undefined}
       />
       <Path d={texture(band, from, to)} stroke={ink} strokeWidth={0.8} opacity={0.7} fill="none" />
-      {layer.note.includes('fused') ? (
-        <Path
-          d={`M${from} ${y - 1}q4 -4 8 0t8 0`.concat(
-            't8 0'.repeat(Math.max(0, Math.floor((to - from) / 8) - 3)),
-          )}
-          stroke={p.madder}
-          strokeWidth={1.6}
-          fill="none"
-        />
-      ) : null}
+      <Bond note={layer.note} from={from} to={to} y={y} palette={p} />
     </G>
   );
 }
