@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { designOnSheet } from './support/sheet';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -21,19 +22,6 @@ async function startCountingFrames(page: Page) {
     };
     requestAnimationFrame(each);
   });
-}
-
-/** The middle of the design on the sheet: where its three chalk crosses are, by the piece's own drawing. */
-async function designOnSheet(page: Page): Promise<{ x: number; y: number }> {
-  const box = await page.getByTestId('sheet').boundingBox();
-  const transform = await page
-    .locator('[data-testid="sheet"] g[transform*="rotate"]')
-    .first()
-    .getAttribute('transform');
-  const [x = 0, y = 0] = (/translate\(([-\d.]+)[ ,]+([-\d.]+)\)/.exec(transform ?? '') ?? [])
-    .slice(1)
-    .map(Number);
-  return { x: (box?.x ?? 0) + x, y: (box?.y ?? 0) + y };
 }
 
 test('the design is dragged on the sheet, keeps up, snaps, and one undo takes it back', async ({

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { designOnSheet } from './support/sheet';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -100,21 +101,45 @@ test('a design fits a round hoop as an outline though its box does not', async (
   await ticket.saved();
 });
 
+/** The ring on the sheet, and how far its middle lies from the design's, in widths and heights of the ring. */
+async function ringFromDesign(page: Page) {
+  const ring = await page.getByTestId('sheet').getByTestId('ring').boundingBox();
+  if (!ring) throw new Error('no ring is drawn');
+  const design = await designOnSheet(page);
+  return {
+    ring,
+    right: (ring.x + ring.width / 2 - design.x) / ring.width,
+    down: (ring.y + ring.height / 2 - design.y) / ring.height,
+  };
+}
+
 test('the hoop is dragged by its ring, and hooping it again puts it back', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-04/hoop');
   await page.getByRole('radio', { name: 'millimetres' }).click();
-  const sheet = await ticket.sheet().boundingBox();
-  const ring = await ticket.sheet().getByTestId('ring').boundingBox();
-  if (!sheet || !ring) throw new Error('no ring is drawn');
+  const proposed = await ringFromDesign(page);
+  const { ring } = proposed;
   const at = { x: ring.x + ring.width - 2, y: ring.y + ring.height * 0.3 };
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.down();
+  await page.mouse.move(at.x + 2, at.y);
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await page.mouse.move(at.x, at.y);
   await page.mouse.down();
   await page.mouse.move(at.x + 60, at.y, { steps: 8 });
   await page.mouse.up();
-  await expect(page.getByRole('button', { name: 'lay the hoop where it is proposed' })).toBeVisible();
-  await page.getByRole('button', { name: 'lay the hoop where it is proposed' }).click();
-  await expect(page.getByRole('button', { name: 'lay the hoop where it is proposed' })).toHaveCount(0);
+  const putBack = page.getByRole('button', { name: 'lay the hoop where it is proposed' });
+  await expect(putBack).toBeVisible();
+  await expect
+    .poll(async () => (await ringFromDesign(page)).right - proposed.right)
+    .toBeGreaterThan(60 / ring.width / 2);
+  expect(Math.abs((await ringFromDesign(page)).down - proposed.down)).toBeLessThan(0.03);
+  await putBack.click();
+  await expect(putBack).toHaveCount(0);
+  await expect
+    .poll(async () => Math.abs((await ringFromDesign(page)).right - proposed.right))
+    .toBeLessThan(0.03);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();

@@ -86,11 +86,12 @@ function layerCards({ layers }: Plan): Card[] {
   if (!layers) return [];
   const sheets = [...layers.stack].reverse().map((layer) =>
     card(phrase`${layer.name}: ${layer.note}.`, {
-      caution: layer.note.includes('spray')
-        ? phrase`Spray on the stabilizer, well aired, away from the machine and any flame. Read the label.`
-        : layer.note.includes('fused')
-          ? phrase`Iron burns: mind your fingers.`
-          : null,
+      caution:
+        layer.sheet?.hold === 'spray'
+          ? phrase`Spray on the stabilizer, well aired, away from the machine and any flame. Read the label.`
+          : layer.sheet?.hold === 'fused'
+            ? phrase`Iron burns: mind your fingers.`
+            : null,
     }),
   );
   return [

@@ -17,8 +17,7 @@ interface FindingNoteProps {
   quiet?: boolean;
 }
 
-const sameMend = (a: Mend | null, b: Mend): boolean =>
-  a !== null && JSON.stringify(a.change) === JSON.stringify(b.change);
+const sameMend = (a: Mend | null, b: Mend): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** A mend that is on the sheet for trial: what it brings and costs, to take or to leave. */
 function Trial({

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
-import { type Finding, phrase } from '@zt/core';
+import { type Finding, type Mend, phrase } from '@zt/core';
 import { useState } from 'react';
 import { FindingNote } from './FindingNote';
 import { StepList } from './StepList';
@@ -146,27 +146,74 @@ describe('small parts', () => {
   });
 });
 
-describe('findings, reasons, steps', () => {
-  const finding: Finding = {
-    code: 'hoop-misses',
-    stage: 'hoop',
-    severity: 'stop',
-    text: phrase`Misses by ${{ mm: 6.4 }} in height.`,
-    mends: [
-      {
-        label: phrase`Turn 90°`,
-        result: phrase`fits with ${{ mm: 8 }} to spare`,
-        change: { stage: 'hoop', set: { turnDeg: 90 } },
-      },
-    ],
-  };
+const finding: Finding = {
+  code: 'hoop-misses',
+  stage: 'hoop',
+  severity: 'stop',
+  text: phrase`Misses by ${{ mm: 6.4 }} in height.`,
+  mends: [
+    {
+      label: phrase`Turn 90°`,
+      result: phrase`fits with ${{ mm: 8 }} to spare`,
+      change: { stage: 'hoop', set: { turnDeg: 90 } },
+    },
+  ],
+};
 
+const costly: Finding = {
+  ...finding,
+  mends: [
+    { ...finding.mends[0], cost: phrase`none` },
+    {
+      label: phrase`Shrink to 94 %`,
+      result: phrase`fits the hoop`,
+      cost: phrase`13 % denser`,
+      change: { stage: 'design', set: { scalePercent: 94 } },
+    },
+  ] as Finding['mends'],
+};
+function Tried({ onMend }: { onMend: (mend: Mend) => void }) {
+  const [mend, setMend] = useState<Mend | null>(null);
+  return <FindingNote finding={costly} units={MM} onMend={onMend} trial={{ mend, onTry: setMend }} />;
+}
+
+describe('findings, reasons, steps', () => {
   it('a finding says how much, and its button what will be true', () => {
     const heard: unknown[] = [];
     render(<FindingNote finding={finding} units={MM} onMend={(mend) => heard.push(mend.change)} />);
     expect(screen.getByLabelText('Stop: Misses by 6.4 mm in height.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Turn 90°: fits with 8 mm to spare'));
     expect(heard).toEqual([{ stage: 'hoop', set: { turnDeg: 90 } }]);
+  });
+
+  describe('a mend with a cost', () => {
+    it('is tried out first, with what it brings and costs, and changes nothing until it is taken', () => {
+      const taken: Mend[] = [];
+      render(<Tried onMend={(mend) => taken.push(mend)} />);
+      fireEvent.press(screen.getByLabelText(/^Shrink to 94 %: fits the hoop/));
+      expect(taken).toEqual([]);
+      expect(screen.getByText('On the sheet: Shrink to 94 %')).toBeTruthy();
+      expect(screen.getByText('Cost: 13 % denser')).toBeTruthy();
+      expect(screen.queryByText(/^On the sheet: Turn/)).toBeNull();
+      fireEvent.press(screen.getByLabelText('Do it: Shrink to 94 %'));
+      expect(taken.map((mend) => mend.change)).toEqual([{ stage: 'design', set: { scalePercent: 94 } }]);
+    });
+
+    it('is left again, and another is tried', () => {
+      render(<Tried onMend={() => undefined} />);
+      fireEvent.press(screen.getByLabelText(/^Shrink to 94 %/));
+      fireEvent.press(screen.getByLabelText('Leave it'));
+      expect(screen.queryByText(/^On the sheet: /)).toBeNull();
+      fireEvent.press(screen.getByLabelText(/^Turn 90°/));
+      expect(screen.getByText('On the sheet: Turn 90°')).toBeTruthy();
+    });
+
+    it('is taken at once where nothing can be tried', () => {
+      const taken: Mend[] = [];
+      render(<FindingNote finding={costly} units={MM} onMend={(mend) => taken.push(mend)} />);
+      fireEvent.press(screen.getByLabelText(/^Turn 90°/));
+      expect(taken).toHaveLength(1);
+    });
   });
 
   it('a reason opens its arithmetic, and the schools that think otherwise', () => {

@@ -4,6 +4,7 @@ import {
   type DisplayUnits,
   type Face,
   type Finding,
+  holdsPoint,
   movedCopy,
   numberFor,
   type PlaceInput,
@@ -57,12 +58,7 @@ function useDesignDrag(draggable: boolean) {
   const holds = useCallback(
     (at: Point, tolerance: number) => {
       if (!draggable || !place) return false;
-      const near = (box: Box) =>
-        at.x >= box.left - tolerance &&
-        at.x <= box.right + tolerance &&
-        at.y >= box.top - tolerance &&
-        at.y <= box.bottom + tolerance;
-      held.current = posesOf(place).findIndex(({ footprint }) => near(boxOf(footprint)));
+      held.current = posesOf(place).findIndex(({ footprint }) => holdsPoint(boxOf(footprint), at, tolerance));
       return held.current >= 0;
     },
     [draggable, place],

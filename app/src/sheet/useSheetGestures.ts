@@ -31,7 +31,12 @@ interface Held {
   kind: 'drag' | 'pan';
   start: Point;
   last: Point;
+  moved: boolean;
 }
+
+/** Whether a press has become more than a tap by the time it is at a place. */
+const hasMoved = ({ moved, start }: Held, to: Point): boolean =>
+  moved || Math.hypot(to.x - start.x, to.y - start.y) >= TAP_PX;
 
 /**
  * Drag the design, pan, pinch and scroll to zoom: plain pointer events on the drawing's element.
@@ -65,7 +70,12 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
       const p = at(event);
       pointers.set(event.pointerId, p);
       element.setPointerCapture(event.pointerId);
-      held = { kind: pointers.size === 1 && latest.current.holds(p) ? 'drag' : 'pan', start: p, last: p };
+      held = {
+        kind: pointers.size === 1 && latest.current.holds(p) ? 'drag' : 'pan',
+        start: p,
+        last: p,
+        moved: false,
+      };
     };
     const pinch = (id: number, p: Point) => {
       const [other] = [...pointers].filter(([key]) => key !== id).map(([, point]) => point);
@@ -86,19 +96,21 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
       each(() => {
         if (!held) return;
         const now = pointers.get(event.pointerId) ?? p;
-        if (held.kind === 'drag') latest.current.onDrag({ x: now.x - held.start.x, y: now.y - held.start.y });
-        else {
+        const moved = hasMoved(held, now);
+        if (held.kind === 'drag') {
+          if (moved) latest.current.onDrag({ x: now.x - held.start.x, y: now.y - held.start.y });
+        } else {
           const by = { x: now.x - held.last.x, y: now.y - held.last.y };
           latest.current.onHand((hand) => ({ ...hand, dx: hand.dx + by.x, dy: hand.dy + by.y }));
         }
-        held = { ...held, last: now };
+        held = { ...held, last: now, moved };
       });
     };
     const up = (event: PointerEvent) => {
       const p = pointers.get(event.pointerId);
       pointers.delete(event.pointerId);
-      if (p && held && Math.hypot(p.x - held.start.x, p.y - held.start.y) < TAP_PX) latest.current.onTap(p);
-      if (held?.kind === 'drag' && p) {
+      if (p && held && !hasMoved(held, p)) latest.current.onTap(p);
+      else if (held?.kind === 'drag' && p) {
         if (frame) cancelAnimationFrame(frame);
         frame = 0;
         latest.current.onDrag({ x: p.x - held.start.x, y: p.y - held.start.y });

@@ -1,4 +1,4 @@
-import { type Box, heightOf, type Point, widthOf } from '@zt/core';
+import { type Box, centreOf, heightOf, type Point, widthOf } from '@zt/core';
 
 /** How the piece frame (mm) is shown on the screen (px): px = (mm − origin) × scale. */
 export interface View {
@@ -27,7 +27,7 @@ export function fitView(
   const [w, h] = [Math.max(1, widthOf(box)), Math.max(1, heightOf(box))];
   const fit = Math.max(0.02, Math.min((size.width - 2 * room) / w, (size.height - 2 * room) / h));
   const scale = fit * hand.zoom;
-  const centre = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
+  const centre = centreOf(box);
   return {
     scale,
     origin: {

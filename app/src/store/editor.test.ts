@@ -1,8 +1,9 @@
-import { newTicket, type Ticket } from '@zt/core';
+import { newTicket, phrase, type Ticket } from '@zt/core';
 import {
   type EditorState,
   editorReducer,
   gestureEnded,
+  mendTaken,
   redone,
   saveDone,
   saveFailed,
@@ -51,6 +52,21 @@ describe('the editor', () => {
   it('undoes nothing where there is nothing, and without a ticket', () => {
     expect(play(opened(), undone(), redone()).present).toEqual(TICKET);
     expect(editorReducer(undefined, turned(5)).present).toBeNull();
+  });
+
+  it('takes a mend that changes two stages as one step, and one undo takes it back', () => {
+    const mend = {
+      label: phrase`Shift the design`,
+      result: phrase`inside the field`,
+      cost: phrase`it sits off the rule`,
+      change: { stage: 'place' as const, set: { offset: { x: 0, y: 12 } } },
+      also: { stage: 'hoop' as const, set: { turnDeg: 90 as const } },
+    };
+    const state = play(opened(), mendTaken(mend));
+    expect([state.present?.place.offset, state.present?.hoop.turnDeg]).toEqual([{ x: 0, y: 12 }, 90]);
+    expect([state.past, state.save]).toEqual([[TICKET], 'unsaved']);
+    expect(play(state, undone()).present).toEqual(TICKET);
+    expect(editorReducer(undefined, mendTaken(mend)).present).toBeNull();
   });
 
   it('settles a stage once, as a step to undo', () => {

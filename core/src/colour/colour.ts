@@ -19,8 +19,8 @@ export function labDifference(
 
 /** CIEDE2000 difference of two hex colours; an unreadable one counts as infinitely far. */
 export function colourDifference(a: string, b: string): number {
-  const [labA, labB] = [parse(a), parse(b)];
-  return labA && labB ? difference(labA, labB) : Infinity;
+  const [labA, labB] = [toLab(parse(a)), toLab(parse(b))];
+  return labA && labB ? labDifference(labA, labB) : Infinity;
 }
 
 const NAMES = Object.keys(COLOUR_NAMES);

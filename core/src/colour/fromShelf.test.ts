@@ -1,7 +1,8 @@
 import fc from 'fast-check';
+import { DEFAULT_HOUSE_RULES as RULES } from '../rules/schema';
 import type { Thread } from '../shelf/schema';
 import { colourDifference, lightnessOf } from './colour';
-import { nearestOwned, sameHue, shuffledThreads, toneLadder } from './fromShelf';
+import { isSeenOn, nearestThread, sameHue, shuffledThreads, toneLadder } from './fromShelf';
 
 const thread = (name: string, hex: string): Thread => ({
   id: `thread-${name}`,
@@ -27,13 +28,13 @@ const hex = fc
 
 describe('a tone-on-tone ladder', () => {
   it('is of one hue, from dark to light', () => {
-    expect(toneLadder('#2D6A99', OWNED).map((t) => t.name)).toEqual([
+    expect(toneLadder('#2D6A99', OWNED, RULES).map((t) => t.name)).toEqual([
       'navy',
       'chalk blue',
       'sea blue',
       'pale sky',
     ]);
-    expect(toneLadder('#2C8A3A', OWNED)).toEqual([]);
+    expect(toneLadder('#2C8A3A', OWNED, RULES)).toEqual([]);
   });
 
   it('has steps of at least 8 in lightness, whatever it is made from', () => {
@@ -42,6 +43,7 @@ describe('a tone-on-tone ladder', () => {
         const ladder = toneLadder(
           of,
           hexes.map((h, i) => thread(String(i), h)),
+          RULES,
         );
         return ladder.every((t, i) => {
           const before = ladder[i - 1];
@@ -52,8 +54,17 @@ describe('a tone-on-tone ladder', () => {
   });
 });
 
+it('a thread is seen on cloth from the house’s difference in lightness, darker or lighter', () => {
+  const on = (leastContrast: number) => ({ ...RULES, numbers: { leastContrast } });
+  const apart = Math.abs(lightnessOf('#1F3A5F') - lightnessOf('#2D6A99'));
+  expect(isSeenOn('#1F3A5F', '#2D6A99', on(apart - 0.1))).toBe(true);
+  expect(isSeenOn('#1F3A5F', '#2D6A99', on(apart + 0.1))).toBe(false);
+  expect(isSeenOn('#2D6A99', '#1F3A5F', on(apart - 0.1))).toBe(true);
+  expect(isSeenOn('#FAFAF7', '#FAFAF7', RULES)).toBe(false);
+});
+
 describe('a shuffle of the threads owned', () => {
-  const on = { ground: '#1F2B3A', leastContrast: 25, seed: 4 };
+  const on = { ground: '#1F2B3A', rules: { ...RULES, numbers: { leastContrast: 25 } }, seed: 4 };
 
   it('is the same for the same seed, and another for another', () => {
     const names = (seed: number) => shuffledThreads(OWNED, 3, { ...on, seed }).map((t) => t.name);
@@ -67,7 +78,7 @@ describe('a shuffle of the threads owned', () => {
         const drawn = shuffledThreads(OWNED, count, { ...on, seed });
         return (
           new Set(drawn.map((t) => t.id)).size === count &&
-          drawn.every((t) => Math.abs(lightnessOf(t.hex) - lightnessOf(on.ground)) >= on.leastContrast)
+          drawn.every((t) => Math.abs(lightnessOf(t.hex) - lightnessOf(on.ground)) >= 25)
         );
       }),
     );
@@ -79,9 +90,9 @@ describe('a shuffle of the threads owned', () => {
 it('the nearest thread owned is the nearest of all', () => {
   fc.assert(
     fc.property(hex, (wanted) => {
-      const best = nearestOwned(wanted, OWNED);
+      const best = nearestThread(wanted, OWNED).thread;
       return OWNED.every((t) => colourDifference(best?.hex ?? '', wanted) <= colourDifference(t.hex, wanted));
     }),
   );
-  expect(nearestOwned('#1F3A5F', [])).toBeNull();
+  expect(nearestThread('#1F3A5F', []).thread).toBeNull();
 });

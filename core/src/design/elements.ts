@@ -1,4 +1,4 @@
-import { boxOf } from '../geometry/box';
+import { boxOf, centreOf } from '../geometry/box';
 import { minus, type Point, plus } from '../geometry/point';
 import { clearanceBetween, hullOf, type Polygon } from '../geometry/polygon';
 import type { Artwork } from './schema';
@@ -69,10 +69,7 @@ export function elementsOf(artwork: Artwork): DesignElement[] {
   return elements;
 }
 
-const middleOf = (polygon: Polygon): Point => {
-  const box = boxOf(polygon);
-  return { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
-};
+const middleOf = (polygon: Polygon): Point => centreOf(boxOf(polygon));
 
 /**
  * The drawing with its elements moved, mm at 100 %, about its new visible centre. The file's own centre stays

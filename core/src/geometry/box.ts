@@ -23,6 +23,28 @@ export function boxOf(points: readonly Point[]): Box {
 export const widthOf = (box: Box): number => box.right - box.left;
 export const heightOf = (box: Box): number => box.bottom - box.top;
 
+export const centreOf = (box: Box): Point => ({
+  x: (box.left + box.right) / 2,
+  y: (box.top + box.bottom) / 2,
+});
+
+/** Whether a box holds another, edges included; `hairMm` forgives rounding. */
+export const holds = (box: Box, inner: Box, hairMm = 0): boolean =>
+  inner.left >= box.left - hairMm &&
+  inner.right <= box.right + hairMm &&
+  inner.top >= box.top - hairMm &&
+  inner.bottom <= box.bottom + hairMm;
+
+/** Whether a box holds a point, edges included. */
+export const holdsPoint = (box: Box, { x, y }: Point, hairMm = 0): boolean =>
+  holds(box, { left: x, right: x, top: y, bottom: y }, hairMm);
+
+/** The point of a box nearest to a point. */
+export const nearestIn = (box: Box, p: Point): Point => ({
+  x: Math.min(Math.max(p.x, box.left), box.right),
+  y: Math.min(Math.max(p.y, box.top), box.bottom),
+});
+
 /** A box of the given size about a centre. */
 export function boxAbout(centre: Point, width: number, height: number): Box {
   return {

@@ -1,4 +1,4 @@
-import { distance, minus, type Point } from './point';
+import { distance, nearestOnSegment, ORIGIN, type Point } from './point';
 import { type Polygon, polygonsOverlap, segmentsOf } from './polygon';
 
 export interface NearestPair {
@@ -6,15 +6,6 @@ export interface NearestPair {
   mm: number;
   /** A point of each polygon where they are that near. */
   on: [Point, Point];
-}
-
-/** The point of a segment nearest to a point. */
-function nearestOn([a, b]: [Point, Point], p: Point): Point {
-  const along = minus(b, a);
-  const squared = along.x * along.x + along.y * along.y;
-  const t = squared === 0 ? 0 : ((p.x - a.x) * along.x + (p.y - a.y) * along.y) / squared;
-  const clamped = Math.min(1, Math.max(0, t));
-  return { x: a.x + clamped * along.x, y: a.y + clamped * along.y };
 }
 
 const edgesOf = (polygon: Polygon): [Point, Point][] => {
@@ -29,16 +20,16 @@ const edgesOf = (polygon: Polygon): [Point, Point][] => {
  */
 export function nearestPair(a: Polygon, b: Polygon): NearestPair {
   const [first, second] = [a[0], b[0]];
-  let best: NearestPair = { mm: Infinity, on: [first ?? { x: 0, y: 0 }, second ?? { x: 0, y: 0 }] };
+  let best: NearestPair = { mm: Infinity, on: [first ?? ORIGIN, second ?? ORIGIN] };
   if (!first || !second) return best;
   for (const p of a)
     for (const edge of edgesOf(b)) {
-      const on = nearestOn(edge, p);
+      const on = nearestOnSegment(p, ...edge);
       if (distance(p, on) < best.mm) best = { mm: distance(p, on), on: [p, on] };
     }
   for (const p of b)
     for (const edge of edgesOf(a)) {
-      const on = nearestOn(edge, p);
+      const on = nearestOnSegment(p, ...edge);
       if (distance(p, on) < best.mm) best = { mm: distance(p, on), on: [on, p] };
     }
   return polygonsOverlap(a, b) ? { ...best, mm: 0 } : best;

@@ -9,8 +9,14 @@ const RAD_PER_DEG = Math.PI / 180;
 
 export const plus = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
 export const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
+/** The same way back; never −0. */
+export const opposite = (p: Point): Point => ({ x: 0 - p.x, y: 0 - p.y });
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 export const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+/** The same turn from 0 up to 360°. */
+export const fullTurnDeg = (degrees: number): number => ((degrees % 360) + 360) % 360;
+/** The same turn the shorter way round: from −180 up to 180°. */
+export const shortTurnDeg = (degrees: number): number => fullTurnDeg(degrees + 180) - 180;
 export const toRad = (degrees: number): number => degrees * RAD_PER_DEG;
 
 /**
@@ -29,7 +35,7 @@ export function turnedAndMoved(points: readonly Point[], degrees: number, to: Po
 }
 
 function turnCosSin(degrees: number): [number, number] {
-  switch (((degrees % 360) + 360) % 360) {
+  switch (fullTurnDeg(degrees)) {
     case 0:
       return [1, 0];
     case 90:
@@ -43,12 +49,15 @@ function turnCosSin(degrees: number): [number, number] {
   }
 }
 
-/** Nearest distance from a point to the segment from a to b; the end points where they coincide. */
-export function distanceToSegment(point: Point, a: Point, b: Point): number {
+/** The point of the segment from a to b nearest to a point; their own place where they coincide. */
+export function nearestOnSegment(point: Point, a: Point, b: Point): Point {
   const along = minus(b, a);
-  const squared = along.x * along.x + along.y * along.y;
-  if (squared === 0) return distance(point, a);
-  const t = ((point.x - a.x) * along.x + (point.y - a.y) * along.y) / squared;
-  const clamped = Math.min(1, Math.max(0, t));
-  return distance(point, { x: a.x + clamped * along.x, y: a.y + clamped * along.y });
+  const squared = dot(along, along);
+  if (squared === 0) return a;
+  const t = Math.min(1, Math.max(0, dot(minus(point, a), along) / squared));
+  return { x: a.x + t * along.x, y: a.y + t * along.y };
 }
+
+/** Nearest distance from a point to the segment from a to b. */
+export const distanceToSegment = (point: Point, a: Point, b: Point): number =>
+  distance(point, nearestOnSegment(point, a, b));

@@ -5,7 +5,7 @@ import { numberFor } from '../rules/numbers';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
 import { isKnit } from './chooseMethod';
 import { type Miss, whyDesignDoesNotFit } from './fit';
-import { fieldOf, type HoopQuestion, type HoopVerdict } from './judgeHoop';
+import { fieldOf, type HoopQuestion, type HoopVerdict, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
 import { floatRescue, hoopRescue, type RescueQuestion, rescuesFor, wholeRescue } from './rescues';
 import type { HoopInput, Method } from './schema';
@@ -60,8 +60,9 @@ export function fitFindings(trouble: HoopTrouble): Finding[] {
     turnDeg: -laid.turnDeg,
     ...laid.designAt,
   });
-  const whyOpen = method === 'hooped' && !laid.split ? verdict.whyNotHooped[0] : undefined;
-  const partOpen = method === 'hooped' && laid.split !== null && !laid.split.lies;
+  const why = laid.split ? whyNotClosed(verdict.hoop, q) : verdict.whyNotHooped;
+  const whyOpen = method === 'hooped' ? why[0] : undefined;
+  const partOpen = method === 'hooped' && !whyOpen && laid.split !== null && !laid.split.lies;
   if (!miss && !verdict.whyNotUsed && !whyOpen && !partOpen) return [];
   const mends = rescuesFor({ ...trouble, ...trouble.rescue });
   const found: Finding[] = [];

@@ -1,4 +1,4 @@
-import { type Box, boxOf, heightOf, widthOf } from '../geometry/box';
+import { type Box, boxOf, centreOf, cornersOf, holds } from '../geometry/box';
 import { type Point, turn } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 
@@ -19,10 +19,7 @@ interface Field {
 
 const EDGE_MM = 1e-6;
 const inside = (box: Box, left: number, top: number, field: Field): boolean =>
-  box.left >= left - EDGE_MM &&
-  box.top >= top - EDGE_MM &&
-  box.right <= left + field.widthMm + EDGE_MM &&
-  box.bottom <= top + field.heightMm + EDGE_MM;
+  holds({ left, top, right: left + field.widthMm, bottom: top + field.heightMm }, box, EDGE_MM);
 
 /**
  * Groups copies into hoopings, from left to right in the hoop's own frame: each hooping begins with the leftmost
@@ -37,19 +34,8 @@ export function hoopingsFor(footprints: readonly Polygon[], field: Field): Hoopi
   while (left.size > 0) {
     const copies = nextHooping(boxes, left, field);
     for (const i of copies) left.delete(i);
-    const all = boxOf(
-      copies.flatMap((i) => {
-        const box = boxes[i];
-        return box
-          ? [
-              { x: box.left, y: box.top },
-              { x: box.right, y: box.bottom },
-            ]
-          : [];
-      }),
-    );
-    const middle = { x: all.left + widthOf(all) / 2, y: all.top + heightOf(all) / 2 };
-    hoopings.push({ copies, centre: turn(middle, field.turnDeg) });
+    const all = boxOf(copies.flatMap((i) => cornersOf(boxes[i] ?? boxOf([]))));
+    hoopings.push({ copies, centre: turn(centreOf(all), field.turnDeg) });
   }
   return hoopings;
 }

@@ -1,6 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
 import { boxOf } from '../geometry/box';
-import type { Point } from '../geometry/point';
+import { opposite, type Point } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
 import { numberFor } from '../rules/numbers';
@@ -56,13 +56,13 @@ export const fieldOf = (hoop: Hoop): Field => ({
 /** A field and a ring turned by 180° lie as they did, so the half turns follow from 0° and 90°. */
 function judgeTurns(hoop: Hoop, q: HoopQuestion): TurnVerdict[] {
   const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, hoop.mayTurn ? 90 : 0, q)];
-  const opposite = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
+  const about = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
     ...turn,
     turnDeg,
-    designAt: turn.designAt && { x: -turn.designAt.x + 0, y: -turn.designAt.y + 0 },
+    designAt: turn.designAt && opposite(turn.designAt),
   });
-  const half = opposite(upright, 180);
-  return hoop.mayTurn ? [upright, quarter, half, opposite(quarter, 270)] : [upright, half];
+  const half = about(upright, 180);
+  return hoop.mayTurn ? [upright, quarter, half, about(quarter, 270)] : [upright, half];
 }
 
 function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdict {
@@ -88,8 +88,8 @@ const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set([
   'stable woven',
 ]);
 
-/** Why this hoop cannot close on the cloth. */
-function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {
+/** Why this hoop cannot close on this cloth, wherever it is laid. */
+export function whyNotClosed(hoop: Hoop, q: HoopQuestion): Phrase[] {
   const why: Phrase[] = [];
   const closesMm = closesOnMm(hoop, q.rules);
   if (hoop.kind === 'open frame')
@@ -98,6 +98,12 @@ function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion
     why.push(phrase`the cloth is ${mm(q.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
   if (q.fabric.ringMarks && !(hoop.kind === 'magnetic' && MAGNET_SPARES.has(q.fabric.structure)))
     why.push(phrase`its ring would mark this cloth`);
+  return why;
+}
+
+/** Why this hoop cannot close on the cloth where the design goes. */
+function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {
+  const why = whyNotClosed(hoop, q);
   const fitting = turns.filter((t) => t.miss === null);
   if (fitting.length > 0 && fitting.every((t) => t.designAt === null)) {
     why.push(

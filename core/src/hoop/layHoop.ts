@@ -1,6 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
 import { boxOf, heightOf, widthOf } from '../geometry/box';
-import { type Point, plus, turn } from '../geometry/point';
+import { opposite, type Point, plus, turn } from '../geometry/point';
 import { type Polygon, placed } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { Hoop } from '../shelf/schema';
@@ -64,7 +64,7 @@ export function designAtFor(
   method: Method,
   shift: Point | null,
 ): Point {
-  if (shift) return { x: -shift.x + 0, y: -shift.y + 0 };
+  if (shift) return opposite(shift);
   const found = verdict.turns.find((t) => t.turnDeg === turnDeg)?.designAt;
   return (method === 'hooped' ? found : null) ?? { x: 0, y: 0 };
 }
@@ -124,6 +124,16 @@ export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Spl
     positions: hoop.positions,
   });
 
+/** The turns in which a split takes the fewest parts, with the split. */
+export function splitsOf(verdict: HoopVerdict, q: HoopQuestion): { turnDeg: QuarterTurn; split: Split }[] {
+  const all = verdict.turns.flatMap(({ turnDeg }) => {
+    const split = splitFor(verdict.hoop, turnDeg, q);
+    return split ? [{ turnDeg, split }] : [];
+  });
+  const fewest = Math.min(...all.map(({ split }) => split.parts.length));
+  return all.filter(({ split }) => split.parts.length === fewest);
+}
+
 /** Lays a hoop for one part of a split design; a repositioning hoop keeps its ring where it is for all of them. */
 export function layPart(
   verdict: HoopVerdict,
@@ -133,7 +143,7 @@ export function layPart(
 ): LaidHoop | null {
   const lieOf = (part: SplitPart): HoopLie => ({
     turnDeg,
-    designAt: turn({ x: -part.centre.x, y: -part.centre.y }, -turnDeg),
+    designAt: turn(opposite(part.centre), -turnDeg),
     hull: part.hull,
   });
   const at = Math.min(index, split.parts.length - 1);

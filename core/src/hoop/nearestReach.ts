@@ -1,10 +1,10 @@
-import { type Box, boxOf, heightOf, widthOf } from '../geometry/box';
+import { boxOf, heightOf, nearestIn, widthOf } from '../geometry/box';
 import { distance, minus, ORIGIN, type Point, plus, turn } from '../geometry/point';
 import { numberFor } from '../rules/numbers';
 import type { Hoop } from '../shelf/schema';
 import { allowedCentres } from './fit';
 import { fieldOf, type HoopQuestion, type HoopVerdict } from './judgeHoop';
-import { hoopCentre, ringLies, ringOnPiece } from './ring';
+import { hoopCentre, inHoopFrame, ringLies, ringOnPiece } from './ring';
 import type { QuarterTurn } from './schema';
 
 const COARSE = 24;
@@ -18,11 +18,6 @@ export interface Reach {
   /** The design's centre in the hoop frame, once moved. */
   designAt: Point;
 }
-
-const clampTo = (p: Point, box: Box): Point => ({
-  x: Math.min(Math.max(p.x, box.left), box.right),
-  y: Math.min(Math.max(p.y, box.top), box.bottom),
-});
 
 /**
  * How far the design must at least be moved on the piece, mm, for this hoop to close with its ring lying clear and
@@ -45,8 +40,8 @@ function reachInTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Reach |
   if (!allowed) return null;
   let best = null as Reach | null;
   const tryAt = (centre: Point): void => {
-    const wanted = turn(minus(q.designCentre, centre), -onPieceDeg);
-    const designAt = clampTo(wanted, allowed);
+    const wanted = inHoopFrame(q.designCentre, { centre, onPieceDeg });
+    const designAt = nearestIn(allowed, wanted);
     const by = turn(minus(designAt, wanted), onPieceDeg);
     if (best && distance(by, ORIGIN) >= distance(best.by, ORIGIN)) return;
     const ring = ringOnPiece(hoop, { centre, turnDeg: onPieceDeg });

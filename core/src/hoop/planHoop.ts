@@ -1,5 +1,6 @@
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
+import { opposite } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
@@ -9,10 +10,9 @@ import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { type Hooping, hoopingsFor } from './hoopings';
 import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
-import { designAtFor, type LaidHoop, layHoop, layPart, splitFor } from './layHoop';
+import { designAtFor, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
 import type { RescueQuestion } from './rescues';
-import type { HoopInput, Method, QuarterTurn } from './schema';
-import type { Split } from './split';
+import { type HoopInput, type Method, otherHoop, type QuarterTurn } from './schema';
 import { tensionFor } from './tension';
 
 export interface HoopPlan {
@@ -109,20 +109,10 @@ function fewerHoopings(
   const mend = {
     label: phrase`Take the ${best.hoop.name}`,
     result: phrase`${count(best.count)} hoopings instead of ${count(hoopings.length)}`,
-    change: { stage: 'hoop' as const, set: { hoopId: best.hoop.id, turnDeg: null, shift: null } },
+    change: { stage: 'hoop' as const, set: otherHoop(best.hoop.id) },
   };
   const text = phrase`${count(copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
   return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];
-}
-
-/** The turns in which a split takes the fewest parts, with the split. */
-function splitsOf(verdict: HoopVerdict, q: HoopQuestion): { turnDeg: QuarterTurn; split: Split }[] {
-  const all = verdict.turns.flatMap(({ turnDeg }) => {
-    const split = splitFor(verdict.hoop, turnDeg, q);
-    return split ? [{ turnDeg, split }] : [];
-  });
-  const fewest = Math.min(...all.map(({ split }) => split.parts.length));
-  return all.filter(({ split }) => split.parts.length === fewest);
 }
 
 /** The chosen hoop on the piece, in the turn asked for or the best for mounting, whole or for the part in hand. */
@@ -149,9 +139,7 @@ function layChosen(
 
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
 export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopPlan {
-  const q: HoopQuestion = input.shift
-    ? { ...asked, chosenAt: { x: -input.shift.x + 0, y: -input.shift.y + 0 } }
-    : asked;
+  const q: HoopQuestion = input.shift ? { ...asked, chosenAt: opposite(input.shift) } : asked;
   const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
   const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
   const choice = chooseMethod(usable, q.facts, q.fabric, q.rules);

@@ -5,7 +5,7 @@ import type { Hoop, Shelf } from '../shelf/schema';
 import { exampleA, hoop, measuredTicket, SAMPLE_SHELF, twoLeaves } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
-import type { HoopInput } from './schema';
+import { type HoopInput, otherHoop } from './schema';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -160,6 +160,44 @@ describe('a hoop that is latched in several places', () => {
     expect(second.hoop?.laid?.ring).toEqual(plan.hoop?.laid?.ring);
     const apart = (second.hoop?.laid?.centre.y ?? 0) - (plan.hoop?.laid?.centre.y ?? 0);
     expect(Math.abs(apart)).toBeCloseTo(120, 6);
+  });
+});
+
+describe('splitting', () => {
+  const split = (mends: readonly Mend[]) => labelled(mends, /^Split it into/);
+  /** A mat far larger than one field, but so narrow that no ring of the hoop lies on it. */
+  const strip = (): Ticket => {
+    const measured = measuredTicket('bath-towel', 'centre', [60, 40]);
+    const readings = { width: 120, length: 900, bandHeight: 0, bandTop: 0 };
+    const narrow = applyChange(measured, { stage: 'piece', set: { fabricId: 'stable-cotton', readings } });
+    return hooped(designed(narrow, 60, 260), { hoopId: 'hoop-100x100', method: 'hooped' });
+  };
+
+  it('is hooped only where every part’s ring lies clear; else it floats, and says so', () => {
+    const ticket = strip();
+    const mend = split(mendsOf(ticket));
+    expect(say(mend?.cost ?? [], MM)).toContain('floated, since the ring cannot close on every part');
+    const after = planOf(mend ? applyMend(ticket, mend) : ticket);
+    expect([after.hoop?.method, after.hoop?.laid?.split?.split.parts.length]).toEqual(['floated', 3]);
+    expect(mend && stops(applyMend(ticket, mend))).toEqual([]);
+  });
+
+  it('of cloth too thick for the ring is not hooped either', () => {
+    const shallow = shelfOf(hoop('hoop-100x100', [100, 100], [132, 140], { closesOnMm: 0.1 }));
+    const parts = hooped(designed(exampleA(), 150, 60), {
+      hoopId: 'hoop-100x100',
+      split: true,
+      method: 'hooped',
+    });
+    const finding = planOf(parts, shallow).findings.find((f) => f.code === 'hoop-cannot-close');
+    expect(say(finding?.text ?? [], MM)).toContain('thick, it closes on 0.1 mm');
+  });
+
+  it('ends when another hoop is taken', () => {
+    const ticket = hooped(designed(exampleA(), 150, 60), { hoopId: 'hoop-100x100', split: true, part: 1 });
+    const changed = applyChange(ticket, { stage: 'hoop', set: otherHoop('hoop-130x180') });
+    expect(planOf(changed).hoop?.laid?.split).toBeNull();
+    expect(stops(changed)).toEqual([]);
   });
 });
 

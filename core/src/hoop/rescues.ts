@@ -2,16 +2,17 @@ import { elementsOf, gathered } from '../design/elements';
 import type { DesignFacts } from '../design/planDesign';
 import type { Artwork } from '../design/schema';
 import type { Mend } from '../findings/finding';
-import { boxOf, grown } from '../geometry/box';
-import { distance, minus, ORIGIN, type Point, plus, turn } from '../geometry/point';
+import { boxOf, grown, holds, nearestIn } from '../geometry/box';
+import { distance, fullTurnDeg, minus, ORIGIN, opposite, type Point, plus, turn } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
-import { type HoopQuestion, type HoopVerdict, judgeHoop } from './judgeHoop';
-import { type LaidHoop, splitFor } from './layHoop';
+import { type HoopQuestion, type HoopVerdict, judgeHoop, whyNotClosed } from './judgeHoop';
+import { type LaidHoop, layPart, splitsOf } from './layHoop';
 import { nearestReach } from './nearestReach';
-import type { HoopInput, Method, QuarterTurn } from './schema';
-import type { SplitPart } from './split';
+import { inHoopFrame } from './ring';
+import { type HoopInput, type Method, otherHoop, type QuarterTurn } from './schema';
+import type { Split, SplitPart } from './split';
 
 /** What the ways out of a hoop's trouble depend on. */
 export interface RescueQuestion {
@@ -75,7 +76,7 @@ function turnHoop({ verdict, method, input }: Asked): Mend[] {
   if (input.turnDeg === null) return [];
   const [other] = turnsOf(verdict, method).sort((a, b) => b.spareMm - a.spareMm);
   if (!other || other.turnDeg === input.turnDeg) return [];
-  const by = (((other.turnDeg - input.turnDeg) % 360) + 360) % 360;
+  const by = fullTurnDeg(other.turnDeg - input.turnDeg);
   return [
     {
       label: phrase`Turn the hoop ${String(by)}°`,
@@ -139,20 +140,15 @@ function moved(asked: Asked, by: Point, change: HoopSet): Mend[] {
 function shiftInField(asked: Asked): Mend[] {
   const { laid, q, method, verdict } = asked;
   if (laid && asked.input.shift && laid.allowed.length > 0) {
-    const box = boxOf(laid.allowed.map((p) => turn(minus(p, laid.centre), -laid.onPieceDeg)));
-    const { x, y } = laid.designAt;
-    const inside = {
-      x: Math.min(Math.max(x, box.left), box.right),
-      y: Math.min(Math.max(y, box.top), box.bottom),
-    };
+    const inside = nearestIn(boxOf(laid.allowed.map((p) => inHoopFrame(p, laid))), laid.designAt);
     const by = turn(minus(inside, laid.designAt), laid.onPieceDeg);
-    return distance(by, ORIGIN) < 0.05 ? [] : moved(asked, by, { shift: { x: -inside.x, y: -inside.y } });
+    return distance(by, ORIGIN) < 0.05 ? [] : moved(asked, by, { shift: opposite(inside) });
   }
   if (method === 'floated' || !verdict.fits || works(verdict, method)) return [];
   const reach = nearestReach(verdict, q);
   if (!reach) return [];
   const { by, turnDeg, designAt } = reach;
-  const place = { turnDeg, shift: { x: -designAt.x + 0, y: -designAt.y + 0 } };
+  const place = { turnDeg, shift: opposite(designAt) };
   if (distance(by, ORIGIN) > LEAST_SHIFT_MM) return moved(asked, by, place);
   return [
     {
@@ -202,7 +198,7 @@ function nextHoop({ verdict, verdicts, method }: Asked): Mend[] {
       label: phrase`Use ${other.hoop.name}`,
       result: phrase`fits with ${mm(best)} to spare each side`,
       cost: more > 0 ? phrase`${percent(more * 100)} more stabilizer` : phrase`none`,
-      change: set({ hoopId: other.hoop.id, turnDeg: null, shift: null }),
+      change: set(otherHoop(other.hoop.id)),
     },
   ];
 }
@@ -232,29 +228,38 @@ function elementsCut({ artwork, scalePercent }: Asked, parts: readonly SplitPart
   const scale = scalePercent / 100;
   return elementsOf(artwork).filter(({ hull }) => {
     const own = boxOf(hull.map((p) => ({ x: p.x * scale, y: p.y * scale })));
-    return !boxes.some(
-      (b) => own.left >= b.left && own.right <= b.right && own.top >= b.top && own.bottom <= b.bottom,
-    );
+    return !boxes.some((box) => holds(box, own));
   }).length;
 }
 
-const HALF_TURNS: readonly QuarterTurn[] = [0, 90];
+/** The split with the fewest parts whose rings all lie clear; floated where they do not, or the ring cannot close. */
+function bestSplit({
+  verdict,
+  q,
+  method,
+}: Asked): { turnDeg: QuarterTurn; split: Split; floats: boolean } | null {
+  const splits = splitsOf(verdict, q);
+  const lying =
+    method === 'hooped' && whyNotClosed(verdict.hoop, q).length === 0
+      ? splits.find(({ turnDeg, split }) => layPart(verdict, turnDeg, { split, index: 0 }, q)?.split?.lies)
+      : undefined;
+  const [best] = lying ? [lying] : splits;
+  return best ? { ...best, floats: method === 'hooped' && !lying } : null;
+}
 
 /** 7. Stitch it in parts that overlap. */
 function splitIt(asked: Asked): Mend[] {
-  const { verdict, q, input } = asked;
+  const { verdict, input } = asked;
   if (verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
-  const turns = verdict.hoop.mayTurn ? HALF_TURNS : HALF_TURNS.slice(0, 1);
-  const splits = turns.flatMap((turnDeg) => {
-    const split = splitFor(verdict.hoop, turnDeg, q);
-    return split ? [{ turnDeg, split }] : [];
-  });
-  const [best] = splits.sort((a, b) => a.split.parts.length - b.split.parts.length);
+  const best = bestSplit(asked);
   if (!best) return [];
   const { parts, overlapMm, byPositions } = best.split;
+  const floated: HoopSet = best.floats ? { method: 'floated' } : {};
   const cut = elementsCut(asked, parts);
-  const cuts =
-    cut > 0 ? phrase`; ${count(cut)} of its elements ${cut === 1 ? 'is' : 'are'} cut through` : phrase``;
+  const and = [
+    ...(cut > 0 ? phrase`; ${count(cut)} of its elements ${cut === 1 ? 'is' : 'are'} cut through` : []),
+    ...(best.floats ? phrase`; floated, since the ring cannot close on every part` : []),
+  ];
   return [
     {
       label: byPositions
@@ -262,9 +267,9 @@ function splitIt(asked: Asked): Mend[] {
         : phrase`Split it into ${count(parts.length)} hoopings`,
       result: phrase`each inside the field, overlapping ${mm(overlapMm)}, laid by registration crosses`,
       cost: byPositions
-        ? phrase`the file is saved in ${count(parts.length)} parts${cuts}`
-        : phrase`${count(parts.length - 1)} more ${parts.length === 2 ? 'hooping' : 'hoopings'}; the file is saved in ${count(parts.length)} parts${cuts}`,
-      change: set(forHoop(asked, { split: true, part: 0, turnDeg: best.turnDeg, shift: null })),
+        ? phrase`the file is saved in ${count(parts.length)} parts${and}`
+        : phrase`${count(parts.length - 1)} more ${parts.length === 2 ? 'hooping' : 'hoopings'}; the file is saved in ${count(parts.length)} parts${and}`,
+      change: set(forHoop(asked, { split: true, part: 0, turnDeg: best.turnDeg, shift: null, ...floated })),
     },
   ];
 }

@@ -1,5 +1,14 @@
-import { type Box, boxAbout, boxOf, cornersOf, heightOf, widthOf } from '../geometry/box';
-import { type Point, plus, turn } from '../geometry/point';
+import {
+  type Box,
+  boxAbout,
+  boxOf,
+  cornersOf,
+  heightOf,
+  holdsPoint,
+  nearestIn,
+  widthOf,
+} from '../geometry/box';
+import { minus, ORIGIN, opposite, type Point, plus, turn } from '../geometry/point';
 import {
   clearanceToLine,
   containsPoint,
@@ -28,8 +37,12 @@ export const fieldOnPiece = (hoop: Hoop, pose: HoopPose): Point[] =>
 
 /** The hoop's centre on the piece when the design's centre lies at `designAt` in the hoop frame. */
 export function hoopCentre(designCentre: Point, hoopTurnDeg: number, designAt: Point): Point {
-  return plus(designCentre, turn({ x: -designAt.x, y: -designAt.y }, hoopTurnDeg));
+  return plus(designCentre, turn(opposite(designAt), hoopTurnDeg));
 }
+
+/** A point of the piece as it lies in a hoop: from the field's centre, right and towards the operator, mm. */
+export const inHoopFrame = (p: Point, hoop: { centre: Point; onPieceDeg: number }): Point =>
+  turn(minus(p, hoop.centre), -hoop.onPieceDeg);
 
 /** Whether a ring of this box and its room, mm, is too large for a face of that box, wherever it is laid. */
 export const isTooLarge = (ring: Box, face: Box, clearanceMm: number): boolean =>
@@ -80,12 +93,6 @@ const TOLERANCE_MM = 1e-9;
 
 const STEPS = 4;
 
-const isInside = (p: Point, box: Box): boolean =>
-  p.x >= box.left - TOLERANCE_MM &&
-  p.x <= box.right + TOLERANCE_MM &&
-  p.y >= box.top - TOLERANCE_MM &&
-  p.y <= box.bottom + TOLERANCE_MM;
-
 /**
  * The least move of the design inside the field that lets the ring lie well, searched on a grid over the
  * allowed centres; null when none does. A place the maker chose is tried first. The result is the design's
@@ -97,11 +104,8 @@ export function searchDesignAt(
   lies: (designAt: Point) => boolean,
   chosen?: Point,
 ): Point | null {
-  if (chosen && isInside(chosen, allowed) && lies(chosen)) return chosen;
-  const centred = {
-    x: Math.min(Math.max(0, allowed.left), allowed.right),
-    y: Math.min(Math.max(0, allowed.top), allowed.bottom),
-  };
+  if (chosen && holdsPoint(allowed, chosen, TOLERANCE_MM) && lies(chosen)) return chosen;
+  const centred = nearestIn(allowed, ORIGIN);
   if (lies(centred)) return centred;
   if (hoop.round) return null;
   const candidates: Point[] = [];

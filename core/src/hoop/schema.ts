@@ -23,3 +23,12 @@ export const HoopInputSchema = z.object({
   part: z.number().int().min(0).max(63).default(0),
 });
 export type HoopInput = z.infer<typeof HoopInputSchema>;
+
+/** Another hoop, or null for the proposed one: laid as proposed, and the design whole again. */
+export const otherHoop = (hoopId: string | null): Partial<HoopInput> => ({
+  hoopId,
+  turnDeg: null,
+  shift: null,
+  split: false,
+  part: 0,
+});

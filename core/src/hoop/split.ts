@@ -1,5 +1,5 @@
-import { type Box, boxOf, heightOf, widthOf } from '../geometry/box';
-import { type Point, turn } from '../geometry/point';
+import { type Box, boxOf, centreOf, heightOf, holdsPoint, widthOf } from '../geometry/box';
+import { opposite, type Point, turn } from '../geometry/point';
 import { hullOf, type Polygon } from '../geometry/polygon';
 import { type Field, turnedHull, whyDesignDoesNotFit } from './fit';
 
@@ -101,12 +101,10 @@ export function cutToBox(polygon: Polygon, box: Box): Point[] {
   return cutAt(cutAt(across, 'y', box.top, 1), 'y', box.bottom, -1);
 }
 
-const middle = (a: number, b: number): number => (a + b) / 2;
-
 /** The two crosses of a seam between neighbours: in the middle of their overlap, at both its ends. */
 function crossesOf(seam: Box, lying: 'upright' | 'level', field: Field, q: SplitQuestion): Point[] {
+  const { x, y } = centreOf(seam);
   if (lying === 'upright') {
-    const x = middle(seam.left, seam.right);
     const room = (field.heightMm - heightOf(seam)) / 2;
     const out = Math.min(q.crossOutMm, room);
     return [
@@ -114,7 +112,6 @@ function crossesOf(seam: Box, lying: 'upright' | 'level', field: Field, q: Split
       { x, y: seam.bottom + out },
     ];
   }
-  const y = middle(seam.top, seam.bottom);
   const out = Math.min(q.crossOutMm, (field.widthMm - widthOf(seam)) / 2);
   return [
     { x: seam.left - out, y },
@@ -155,8 +152,8 @@ export function splitDesign(q: SplitQuestion): Split | null {
     .map((part, i) => ({ part, i, hull: hullOf(cutToBox(hull, part)) }))
     .filter((part) => part.hull.length >= 3);
   const parts = taken.map(({ part, hull: cut }): SplitPart => {
-    const centre = { x: middle(part.left, part.right), y: middle(part.top, part.bottom) };
-    return { hull: cut.map((p) => turn(p, -q.turnDeg)), centre: turn(centre, -q.turnDeg), crosses: [] };
+    const back = (p: Point) => turn(p, -q.turnDeg);
+    return { hull: cut.map(back), centre: back(centreOf(part)), crosses: [] };
   });
   const crosses: Point[] = [];
   taken.forEach(({ part, i }, at) => {
@@ -188,12 +185,11 @@ interface Fault {
 export function checkSplit(split: Split, q: SplitQuestion): Fault[] {
   const faults: Fault[] = [];
   const poseOf = ({ centre }: SplitPart) => {
-    const at = turn(centre, q.turnDeg);
-    return { turnDeg: q.turnDeg, x: -at.x, y: -at.y };
+    return { turnDeg: q.turnDeg, ...opposite(turn(centre, q.turnDeg)) };
   };
   const outside = (points: Polygon, part: SplitPart) => {
     const miss = whyDesignDoesNotFit(points, q.field, poseOf(part));
-    return miss !== null && Math.max(miss.widthMm, miss.heightMm) > 1e-6;
+    return miss !== null && Math.max(miss.widthMm, miss.heightMm) > HAIR_MM;
   };
   split.parts.forEach((part, i) => {
     if (outside(part.hull, part)) faults.push({ code: 'part-outside', part: i });
@@ -201,10 +197,7 @@ export function checkSplit(split: Split, q: SplitQuestion): Fault[] {
     if (own.length > 0 && outside(own, part)) faults.push({ code: 'cross-outside', part: i });
   });
   const boxes = split.parts.map((part) => boxOf(turnedHull(part.hull, q.turnDeg)));
-  const covered = (p: Point) =>
-    boxes.some(
-      (b) => p.x >= b.left - 1e-6 && p.x <= b.right + 1e-6 && p.y >= b.top - 1e-6 && p.y <= b.bottom + 1e-6,
-    );
+  const covered = (p: Point) => boxes.some((b) => holdsPoint(b, p, HAIR_MM));
   if (!turnedHull(q.hull, q.turnDeg).every(covered)) faults.push({ code: 'uncovered', part: -1 });
   return faults;
 }

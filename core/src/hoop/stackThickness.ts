@@ -1,5 +1,6 @@
-import { type Finding, finding } from '../findings/finding';
+import { type Finding, finding, type Mend } from '../findings/finding';
 import type { LayersPlan } from '../layers/planLayers';
+import type { Sheet } from '../layers/schema';
 import type { Fabric } from '../piece/schema';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
@@ -7,6 +8,32 @@ import { count, mm, phrase } from '../units/phrase';
 import { closesOnMm } from './closesOn';
 import type { HoopPlan } from './planHoop';
 import { floatRescue } from './rescues';
+
+/** So many hooped sheets, the lowest first, slid under the hoop instead; nothing where fewer are hooped. */
+function slideUnder(sheets: readonly Sheet[], most: number): Mend[] {
+  const hooped = sheets.flatMap((sheet, i) => (sheet.hold === 'hooped' ? [i] : []));
+  if (hooped.length < most) return [];
+  const slid = hooped.slice(-most);
+  return [
+    {
+      label:
+        most === 1
+          ? phrase`Slide a sheet under the hoop`
+          : phrase`Slide ${count(most)} sheets under the hoop`,
+      result: phrase`the ring holds cloth and what is left`,
+      cost: phrase`taped from below, it can creep`,
+      change: {
+        stage: 'layers',
+        set: {
+          support: {
+            sheets: sheets.map((sheet, i) => (slid.includes(i) ? { ...sheet, hold: 'tape' } : sheet)),
+            why: 'the hoop does not close on the whole stack',
+          },
+        },
+      },
+    },
+  ];
+}
 
 /** A hooped stack that is too thick only with its sheets: the cloth alone is judged with the hoop. */
 export function stackFindings(
@@ -16,17 +43,19 @@ export function stackFindings(
 ): Finding[] {
   if (!hoop.laid || hoop.method !== 'hooped') return [];
   const chosen = hoop.laid.verdict.hoop;
-  const clamped = stack.layers.stack.filter((layer) => layer.role === 'sheet' && layer.clamped).length;
+  const clamped = stack.layers.stack.filter((layer) => layer.sheet && layer.clamped).length;
   const closes = closesOnMm(chosen, rules);
-  const thick = stack.fabric.thicknessMm + clamped * numberFor(rules, 'sheetThicknessMm');
+  const sheetMm = numberFor(rules, 'sheetThicknessMm');
+  const thick = stack.fabric.thicknessMm + clamped * sheetMm;
   if (stack.fabric.thicknessMm > closes || thick <= closes) return [];
+  const slid = slideUnder(stack.layers.sheets, Math.ceil((thick - closes) / sheetMm - 1e-9));
   return [
     finding(
       'hoop',
       'hoop-stack-thick',
       'warn',
-      phrase`Cloth and ${count(clamped)} ${clamped === 1 ? 'sheet' : 'sheets'} are ${mm(thick)} thick; ${chosen.name} closes on ${mm(closes)}. Slide a sheet under the hoop instead, or float it.`,
-      { mends: [floatRescue()] },
+      phrase`Cloth and ${count(clamped)} ${clamped === 1 ? 'sheet' : 'sheets'} are ${mm(thick)} thick; ${chosen.name} closes on ${mm(closes)}.`,
+      { mends: [...slid, floatRescue()] },
     ),
   ];
 }

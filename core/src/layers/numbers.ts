@@ -26,6 +26,18 @@ export const LAYER_NUMBERS = {
     reason: 'So many stitches cut a tear-away to pieces.',
   },
   mostLayers: { name: 'Layers at most', value: 3, unit: 'count', reason: 'More is a board.' },
+  leastContrast: {
+    name: 'Seen on the cloth from',
+    value: 20,
+    unit: 'count',
+    reason: 'Difference in lightness (CIE L*) below which thread and cloth run together.',
+  },
+  toneStep: {
+    name: 'Tone on tone, a step of',
+    value: 8,
+    unit: 'count',
+    reason: 'Difference in lightness (CIE L*) at which two threads of one hue read as two.',
+  },
   strongContrast: {
     name: 'Strong contrast from',
     value: 45,
@@ -49,6 +61,12 @@ export const LAYER_NUMBERS = {
     value: 140,
     unit: 'count',
     reason: 'Grams to the m²: a woven this light hangs, and a dense design makes a board of it.',
+  },
+  topperBeyondMm: {
+    name: 'Film on top beyond the stitches',
+    value: 10,
+    unit: 'mm',
+    reason: 'Enough to hold and to tear off.',
   },
   coverBeyondMm: {
     name: 'Soft cover beyond the stitches',

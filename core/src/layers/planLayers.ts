@@ -10,7 +10,7 @@ import { neverFindings, type Stack } from './never';
 import { type RiskBar, risksOf } from './risk';
 import type { ChoiceRule } from './rule';
 import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet } from './schema';
-import { substituteFor } from './substitutes';
+import { ownedTypes, substituteFor } from './substitutes';
 
 export interface ChosenPart {
   part: ChoicePart;
@@ -28,6 +28,8 @@ export interface StackLayer {
   role: 'topper' | 'cloth' | 'sheet';
   name: string;
   note: string;
+  /** The sheet and how it is held; null for cloth and topper. */
+  sheet: Sheet | null;
   /** Held in the ring. */
   clamped: boolean;
   onShelf: boolean;
@@ -148,7 +150,7 @@ const HOLD_WORDS: Record<Sheet['hold'], string> = {
 };
 
 function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, shelf: Shelf): StackLayer[] {
-  const owned = new Set(shelf.materials.filter((m) => m.metresLeft > 0).map((m) => m.type));
+  const owned = ownedTypes(shelf);
   const ring = clampedSheet(sheets, facts.floated);
   const top: StackLayer[] =
     topper.id === 'none'
@@ -158,6 +160,7 @@ function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, sh
             role: 'topper',
             name: topper.name,
             note: 'laid on top',
+            sheet: null,
             clamped: false,
             onShelf: owned.has(topper.id),
           },
@@ -171,6 +174,7 @@ function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, sh
             role: 'cloth' as const,
             name: facts.fabricName,
             note: facts.floated ? 'floated' : 'hooped',
+            sheet: null,
             clamped: !facts.floated,
             onShelf: true,
           },
@@ -183,6 +187,7 @@ function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, sh
           facts.floated && i === ring && sheet.hold !== 'sticky'
             ? `in the hoop; ${HOLD_WORDS[sheet.hold]}`
             : HOLD_WORDS[sheet.hold],
+        sheet,
         clamped: facts.floated ? i === ring : sheet.hold === 'hooped' || sheet.hold === 'fused',
         onShelf: owned.has(sheet.stabilizer),
       }),
@@ -197,8 +202,7 @@ function shelfFindings(
 ): Finding[] {
   const missing = stack.filter((layer) => !layer.onShelf);
   return missing.map((layer) => {
-    const sheet = whole.sheets.find((s) => STABILIZERS[s.stabilizer].name === layer.name);
-    const mend = layer.role === 'sheet' && sheet ? substituteFor(sheet.stabilizer, whole, on) : null;
+    const mend = layer.sheet && substituteFor(layer.sheet.stabilizer, whole, on);
     return finding(
       'layers',
       'layers-not-on-shelf',

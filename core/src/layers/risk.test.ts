@@ -38,6 +38,16 @@ const holds = (risk: Risk, change: (f: LayerFacts, s: Stack) => [LayerFacts, Sta
     { numRuns: 400 },
   );
 
+it('the word for a bar is that of its points, from 30 some and from 60 high', () => {
+  fc.assert(
+    fc.property(facts, stack, (f, s) =>
+      risksOf(f, s).every(
+        ({ points: of, level }) => level === (of >= 60 ? 'high' : of >= 30 ? 'some' : 'low'),
+      ),
+    ),
+  );
+});
+
 describe('the risk model', () => {
   it.each(STABILIZER_IDS)('never raises puckering by adding a sheet of %s', (stabilizer) => {
     holds('puckering', (f, s) => [f, { ...s, sheets: [...s.sheets, { stabilizer, hold: 'tape' }] }], -1);

@@ -1,7 +1,14 @@
 import type { LayerFacts } from './facts';
 import { STABILIZERS } from './materials';
 import type { Stack } from './never';
-import { RISK_WEIGHTS, RISKS, type Risk, type RiskWeightId } from './riskWeights';
+import {
+  RISK_LEVELS,
+  RISK_WEIGHTS,
+  RISKS,
+  type Risk,
+  type RiskLevel,
+  type RiskWeightId,
+} from './riskWeights';
 import type { Hold, Sheet } from './schema';
 
 /** One thing that adds to a risk, or takes from it. */
@@ -15,6 +22,7 @@ export interface RiskPart {
 export interface RiskBar {
   risk: Risk;
   points: number;
+  level: RiskLevel;
   parts: RiskPart[];
 }
 
@@ -102,7 +110,9 @@ export function risksOf(facts: LayerFacts, stack: Stack): RiskBar[] {
       return count === 0 ? [] : [{ weight, points: points * count, reason }];
     });
     const sum = parts.reduce((total, part) => total + part.points, 0);
-    return { risk, points: Math.min(100, Math.max(0, sum)), parts };
+    const points = Math.min(100, Math.max(0, sum));
+    const level = RISK_LEVELS.find(({ from }) => points >= from)?.level ?? 'low';
+    return { risk, points, level, parts };
   });
 }
 

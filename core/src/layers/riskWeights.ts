@@ -10,6 +10,14 @@ export const RISKS = [
 ] as const;
 export type Risk = (typeof RISKS)[number];
 
+/** Words for points, the highest first: to read a bar by, no more exact than the weights. */
+export const RISK_LEVELS = [
+  { from: 60, level: 'high' },
+  { from: 30, level: 'some' },
+  { from: 0, level: 'low' },
+] as const;
+export type RiskLevel = (typeof RISK_LEVELS)[number]['level'];
+
 /**
  * The weights of the risk model, points of 100, each with its reason. They order stacks; they predict nothing. A
  * weight below nothing takes away from a risk.

@@ -2,7 +2,7 @@ import type { Plan } from '../plan';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Material, Shelf } from '../shelf/schema';
-import { STABILIZERS } from './materials';
+import type { ChoicePart } from './schema';
 
 /** A piece to cut for one ticket: of what, how large, and what that takes off the roll. */
 export interface SheetPiece {
@@ -19,8 +19,6 @@ export interface SheetPiece {
   metres: number | null;
 }
 
-/** Room of a film beyond the design on each side, mm. */
-const FILM_BEYOND_MM = 10;
 const MM_A_METRE = 1000;
 
 /** Metres of a roll for some pieces, laid the way that takes less; null when the roll is narrower than a piece. */
@@ -55,31 +53,27 @@ function cutFrom(
 }
 
 /**
- * The pieces a ticket's stack is cut from: what is in the ring is the ring and its allowance, what is fused, slid
- * under or taped the field and its allowance, a film the design and 10 mm. Empty while the plan has no hoop.
+ * The pieces a ticket's stack is cut from: what is in the ring is the ring and its allowance, what is not the
+ * field and its allowance, a film or a cover the design and its own. Empty while the plan has no hoop.
  */
 export function sheetPieces(plan: Plan, shelf: Shelf, rules: HouseRules): SheetPiece[] {
   const { layers, hoop, design } = plan;
   if (!layers || !hoop?.laid || !hoop.cut || !design.facts) return [];
   const count = Math.max(1, hoop.hoopings.length, hoop.laid.split?.split.parts.length ?? 1);
   const { widthMm, heightMm, patch } = hoop.cut;
-  const sheetLayers = layers.stack.filter((layer) => layer.role === 'sheet');
-  const sheets = layers.sheets.map((sheet, i) => {
-    const clamped = sheetLayers[i]?.clamped === true && sheet.hold !== 'fused';
+  const sheets = layers.stack.flatMap(({ sheet, clamped, name }) => {
     const size = clamped ? { widthMm, heightMm } : patch;
-    const { name } = STABILIZERS[sheet.stabilizer];
-    return cutFrom({ type: sheet.stabilizer, name, ...size, count }, shelf);
+    return sheet ? [cutFrom({ type: sheet.stabilizer, name, ...size, count }, shelf)] : [];
   });
-  const beyond = 2 * FILM_BEYOND_MM;
-  const over = { widthMm: design.facts.widthMm + beyond, heightMm: design.facts.heightMm + beyond };
-  const parts = [layers.parts.topper.choice, layers.parts.cover.choice].filter((c) => c.id !== 'none');
-  const allowance = 2 * numberFor(rules, 'coverBeyondMm');
-  const cover = {
-    widthMm: design.facts.widthMm + allowance,
-    heightMm: design.facts.heightMm + allowance,
+  const { facts } = design;
+  const over = (part: ChoicePart, beyondMm: number) => {
+    const { id, name } = layers.parts[part].choice;
+    const size = { widthMm: facts.widthMm + 2 * beyondMm, heightMm: facts.heightMm + 2 * beyondMm };
+    return id === 'none' ? [] : [cutFrom({ type: id, name, ...size, count }, shelf)];
   };
-  const films = parts.map(({ id, name }) =>
-    cutFrom({ type: id, name, ...(layers.parts.cover.choice.id === id ? cover : over), count }, shelf),
-  );
-  return [...sheets, ...films];
+  return [
+    ...sheets,
+    ...over('topper', numberFor(rules, 'topperBeyondMm')),
+    ...over('cover', numberFor(rules, 'coverBeyondMm')),
+  ];
 }

@@ -8,7 +8,8 @@ import { breaksNever, type Stack } from './never';
 import { type RiskBar, riskSum, risksOf } from './risk';
 import { HOLDS, type Sheet, STABILIZER_IDS, type StabilizerId } from './schema';
 
-const ownedTypes = (shelf: Shelf): ReadonlySet<string> =>
+/** The materials of which the shelf has some left. */
+export const ownedTypes = (shelf: Shelf): ReadonlySet<string> =>
   new Set(shelf.materials.filter((m) => m.metresLeft > 0).map((m) => m.type));
 
 /** The same place in the stack with another stabilizer: its hold kept where it may be, else the best that may. */
@@ -20,7 +21,7 @@ function replaced(sheet: Sheet, stabilizer: StabilizerId, facts: LayerFacts): Sh
 }
 
 /** What a change of stack does to the risks, the greatest first: "puckering 12 more". */
-export function riskChange(before: readonly RiskBar[], after: readonly RiskBar[]): Phrase {
+function riskChange(before: readonly RiskBar[], after: readonly RiskBar[]): Phrase {
   const changes = after
     .map((bar, i) => ({ risk: bar.risk, by: Math.round(bar.points - (before[i]?.points ?? 0)) }))
     .filter(({ by }) => Math.abs(by) >= 1)

@@ -1,14 +1,14 @@
 import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
-import { minus, type Point, plus, turn } from '../geometry/point';
+import { fullTurnDeg, minus, type Point, plus, shortTurnDeg, turn } from '../geometry/point';
 import { isKnit } from '../hoop/chooseMethod';
 import { crookedRoom, type Field, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 import type { Fabric } from '../piece/schema';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import { count, deg, mm, type Phrase, percent, phrase } from '../units/phrase';
-import type { Keys } from './planMount';
+import { type Keys, keysTo } from './keys';
 import type { MarkId, MountInput } from './schema';
 import { type CrookedFailure, type CrookedLie, solveCrooked } from './solveCrooked';
 
@@ -51,9 +51,6 @@ export const MARK_NAMES: Readonly<Record<MarkId, string>> = {
   top: 'top axis end',
   foot: 'bottom axis end',
 };
-
-const nearestTurn = (degrees: number): number => ((((degrees % 360) + 540) % 360) - 180 + 360) % 360;
-const signed = (degrees: number): number => (((degrees % 360) + 540) % 360) - 180;
 
 const FAILURES: Record<CrookedFailure['code'], Phrase> = {
   'too-few': phrase`One mark tells the place but not the angle: read a second one.`,
@@ -154,17 +151,16 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
   const keyed = Math.round(wanted / q.turnStepDeg) * q.turnStepDeg;
   const centre = plus(turn(q.designCentre, lie.turnDeg), lie.shift);
   const reach = Math.max(0, ...q.facts.hull.map((p) => Math.hypot(p.x, p.y)));
-  const leftOverMm = (reach * Math.abs(signed(wanted - keyed)) * Math.PI) / 180;
+  const leftOverMm = (reach * Math.abs(shortTurnDeg(wanted - keyed)) * Math.PI) / 180;
   const pose = { turnDeg: keyed, ...centre };
   const miss = whyDesignDoesNotFit(q.facts.hull, q.field, pose);
-  const file = { x: q.mirror ? -q.facts.fileCentre.x : q.facts.fileCentre.x, y: q.facts.fileCentre.y };
-  const move = plus(centre, turn(file, keyed));
-  const crookedDeg = signed(lie.turnDeg + q.hoopOnPieceDeg);
+  const keys = keysTo(q.facts, centre, { turnDeg: keyed, mirror: q.mirror });
+  const crookedDeg = shortTurnDeg(lie.turnDeg + q.hoopOnPieceDeg);
   const tenth = (v: number) => Math.round(v * 10) / 10 + 0;
   return {
     lie,
     crookedDeg,
-    keys: { turnDeg: nearestTurn(keyed), mirror: q.mirror, move: { x: tenth(move.x), y: tenth(move.y) } },
+    keys: { ...keys, turnDeg: fullTurnDeg(keyed), move: { x: tenth(keys.move.x), y: tenth(keys.move.y) } },
     leftOverMm,
     miss,
     room: miss ? null : crookedRoom(q.facts.hull, q.field, pose),
@@ -189,7 +185,7 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
         phrase`The turn and move that bring the marks as chalked nearest to where they are found.`,
         [
           phrase`the piece lies ${deg(Math.abs(crookedDeg))} ${crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise'} of how it should`,
-          phrase`the design must turn ${deg(signed(wanted))}; in steps of ${deg(q.turnStepDeg)} that is ${deg(signed(keyed))}`,
+          phrase`the design must turn ${deg(shortTurnDeg(wanted))}; in steps of ${deg(q.turnStepDeg)} that is ${deg(shortTurnDeg(keyed))}`,
           phrase`farthest corner ${mm(reach)} from the centre: ${mm(leftOverMm)} left over there`,
           phrase`the readings agree within ${mm(lie.residualMm)}`,
         ],

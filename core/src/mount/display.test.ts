@@ -29,7 +29,7 @@ describe('what the display must show', () => {
     [0, true, 'up', 'to the left'],
     [180, true, 'down', 'to the right'],
   ])('turned %s°, mirrored %s: its top %s, its figure %s', (turnDeg, mirror, topPoints, looks) => {
-    expect(facts && displayFor(facts, { turnDeg, mirror })).toEqual({ topPoints, looks });
+    expect(facts && displayFor(facts, { turnDeg, mirror })).toMatchObject({ topPoints, looks });
   });
 
   it('says nothing of a top or a look that there is not', () => {
@@ -37,7 +37,11 @@ describe('what the display must show', () => {
     expect(plain && displayFor(plain, { turnDeg: 90, mirror: false })).toEqual({
       topPoints: null,
       looks: null,
+      text: 'as it was drawn',
     });
+    expect(facts && displayFor(facts, { turnDeg: 90, mirror: true }).text).toBe(
+      'its top points to the right, its figure looks up, mirrored',
+    );
   });
 });
 

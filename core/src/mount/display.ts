@@ -1,7 +1,7 @@
 import type { DesignFacts } from '../design/planDesign';
 import type { Looks } from '../design/schema';
 import { type Finding, finding } from '../findings/finding';
-import { boxOf } from '../geometry/box';
+import { boxOf, centreOf } from '../geometry/box';
 import { type Point, turn } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { PlacePlan } from '../place/planPlace';
@@ -16,6 +16,8 @@ export interface Display {
   topPoints: DisplayWay | null;
   /** Where its figure looks; null for one without. */
   looks: DisplayWay | null;
+  /** Both, and the mirror, in words. */
+  text: string;
 }
 
 const wayOf = ({ x, y }: Point): DisplayWay =>
@@ -28,10 +30,14 @@ const lookOf = (looks: Looks, mirror: boolean): Point => ({
 
 /** The design as the display must show it, turned and mirrored as keyed. */
 export function displayFor(facts: DesignFacts, keys: { turnDeg: number; mirror: boolean }): Display {
-  return {
-    topPoints: facts.hasUp ? wayOf(turn({ x: 0, y: -1 }, keys.turnDeg)) : null,
-    looks: facts.looks ? wayOf(turn(lookOf(facts.looks, keys.mirror), keys.turnDeg)) : null,
-  };
+  const topPoints = facts.hasUp ? wayOf(turn({ x: 0, y: -1 }, keys.turnDeg)) : null;
+  const looks = facts.looks ? wayOf(turn(lookOf(facts.looks, keys.mirror), keys.turnDeg)) : null;
+  const words = [
+    ...(topPoints === null ? [] : [topPoints === 'up' ? 'upright' : `its top points ${topPoints}`]),
+    ...(looks === null ? [] : [`its figure looks ${looks}`]),
+    ...(keys.mirror ? ['mirrored'] : []),
+  ];
+  return { topPoints, looks, text: words.length > 0 ? words.join(', ') : 'as it was drawn' };
 }
 
 /** Nearer to the middle than this a figure may look either way, mm. */
@@ -40,10 +46,9 @@ const MIDDLE_MM = 15;
 /** Which way a figure should look: towards a pocket beside it, else towards the centre; 0 where either will do. */
 function inwards(place: PlacePlan, outline: PieceOutline): { x: number; to: string } {
   const pocket = outline.noGo.find((area) => area.id === 'pocket');
-  const box = pocket ? boxOf(pocket.area) : null;
-  const target = box ? (box.left + box.right) / 2 : 0;
+  const target = pocket ? centreOf(boxOf(pocket.area)).x : 0;
   const off = target - place.centre.x;
-  return { x: Math.abs(off) < MIDDLE_MM ? 0 : Math.sign(off), to: box ? 'pocket' : 'centre' };
+  return { x: Math.abs(off) < MIDDLE_MM ? 0 : Math.sign(off), to: pocket ? 'pocket' : 'centre' };
 }
 
 /** A figure that looks out of the piece, with the mirror that makes it look in; never for lettering. */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { DesignFacts } from '../design/planDesign';
 import { plus, turn } from '../geometry/point';
 import type { LaidHoop } from '../hoop/layHoop';
+import { inHoopFrame } from '../hoop/ring';
 import type { QuarterTurn } from '../hoop/schema';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
@@ -9,9 +10,10 @@ import type { Machine, Shelf } from '../shelf/schema';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
+import { keysNeeded } from './keys';
 import { machineFor } from './machineFor';
-import { keysFor, keysNeeded } from './planMount';
-import { pieceInHoopFrame, rankTurns } from './rankTurns';
+import { keysFor } from './planMount';
+import { rankTurns } from './rankTurns';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -59,7 +61,7 @@ describe('ranking the turns', () => {
   it('says where the top points as the operator sees it', () => {
     const top = { x: 0, y: -1 };
     for (const rank of rankTurns(TURNS, lie, null)) {
-      const [seen] = pieceInHoopFrame([top], { x: 0, y: 0 }, rank.turnDeg);
+      const seen = inHoopFrame(top, { centre: { x: 0, y: 0 }, onPieceDeg: rank.turnDeg });
       const words =
         (seen?.y ?? 0) < -0.5
           ? 'away from you'

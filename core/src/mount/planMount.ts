@@ -1,10 +1,11 @@
 import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
-import { minus, type Point, plus, turn } from '../geometry/point';
+import { fullTurnDeg, type Point, plus, turn } from '../geometry/point';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
 import type { HoopPlan } from '../hoop/planHoop';
+import { inHoopFrame } from '../hoop/ring';
 import type { LayersPlan } from '../layers/planLayers';
 import type { PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
@@ -14,16 +15,10 @@ import type { Machine } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
+import { designAtKeys, type Keys, keysTo } from './keys';
 import type { TurnRank } from './rankTurns';
 import type { MarkId, MountInput } from './schema';
 import { planTrace, type TracePlan } from './trace';
-
-/** What to key in, relative to "design centred, upright": clockwise degrees, mm right and towards you. */
-export interface Keys {
-  turnDeg: number;
-  mirror: boolean;
-  move: Point;
-}
 
 export interface Check {
   id: string;
@@ -36,6 +31,8 @@ export interface MountPlan {
   ranks: TurnRank[];
   chosen: TurnRank;
   keys: Keys;
+  /** Where the design's visible centre lies once they are pressed, hoop frame, mm. */
+  designAt: Point;
   /** What the machine's display must show once the keys are pressed. */
   display: Display;
   /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
@@ -57,16 +54,10 @@ const LEAST_MOVE_MM = 0.8;
  * centre must lie at `designAt` in the hoop frame.
  */
 export function keysFor(facts: DesignFacts, laid: LaidHoop, mirror: boolean): Keys {
-  const turnDeg = (360 - laid.turnDeg) % 360;
-  const file = { x: mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
-  const move = plus(laid.designAt, turn(file, turnDeg));
+  const keys = keysTo(facts, laid.designAt, { turnDeg: fullTurnDeg(-laid.turnDeg), mirror });
   const clean = (v: number) => (Math.abs(v) < LEAST_MOVE_MM ? 0 : Math.round(v * 10) / 10);
-  return { turnDeg, mirror, move: { x: clean(move.x), y: clean(move.y) } };
+  return { ...keys, move: { x: clean(keys.move.x), y: clean(keys.move.y) } };
 }
-
-/** Whether the keys differ from "centred, upright". */
-export const keysNeeded = (keys: Keys): boolean =>
-  keys.turnDeg !== 0 || keys.mirror || keys.move.x !== 0 || keys.move.y !== 0;
 
 interface MountQuestion {
   facts: DesignFacts;
@@ -229,7 +220,7 @@ function crookedOf(input: MountInput, q: MountQuestion): CrookedPlan | null {
 
 /** Where the marks should be found on the hoop's grid when it sits as planned. */
 function marksShould({ hoop: { laid }, place, facts }: MountQuestion): Record<MarkId, Point> {
-  const inHoop = (mark: Point) => turn(minus(mark, laid.centre), -laid.onPieceDeg);
+  const inHoop = (mark: Point) => inHoopFrame(mark, laid);
   const { centre, left, right, top, foot } = marksOf(place, facts);
   return {
     centre: inHoop(centre),
@@ -262,6 +253,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     ranks: q.ranks,
     chosen,
     keys,
+    designAt: designAtKeys(q.facts, keys),
     display: displayFor(q.facts, keys),
     crooked,
     trace,

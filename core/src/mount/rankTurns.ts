@@ -1,5 +1,6 @@
 import { boxOf } from '../geometry/box';
-import { minus, type Point, turn } from '../geometry/point';
+import type { Point } from '../geometry/point';
+import { inHoopFrame } from '../hoop/ring';
 import type { QuarterTurn } from '../hoop/schema';
 import type { Machine } from '../shelf/schema';
 
@@ -21,11 +22,6 @@ const TOPS: Record<QuarterTurn, TurnRank['topPoints']> = {
   270: 'to the right',
 };
 
-/** The piece's outline in the hoop frame: x right, y towards the operator, mm. */
-export function pieceInHoopFrame(outline: readonly Point[], centre: Point, hoopTurnDeg: number): Point[] {
-  return outline.map((p) => turn(minus(p, centre), -hoopTurnDeg));
-}
-
 /**
  * Ranks the turns in which a hoop works: the least cloth over the throat first, then the least in the
  * throat, then upright. Without a machine the order given is kept.
@@ -36,7 +32,9 @@ export function rankTurns(
   machine: Machine | null,
 ): TurnRank[] {
   const ranks = turns.map((turnDeg): TurnRank => {
-    const box = boxOf(pieceInHoopFrame(lie.outline, lie.centre, lie.designTurnDeg + turnDeg));
+    const box = boxOf(
+      lie.outline.map((p) => inHoopFrame(p, { centre: lie.centre, onPieceDeg: lie.designTurnDeg + turnDeg })),
+    );
     const inThroatMm = Math.max(0, machine?.bodySide === 'back' ? -box.top : box.right);
     return {
       turnDeg,

@@ -1,4 +1,4 @@
-import { dot, minus, type Point, plus, turn } from '../geometry/point';
+import { dot, minus, type Point, plus, shortTurnDeg, turn } from '../geometry/point';
 
 /** A mark made on the piece, and where it is found on the hoop's grid. mm. */
 export interface MarkReading {
@@ -42,7 +42,7 @@ const meanOf = (points: readonly Point[]): Point => ({
 });
 
 /** The angle from a to b, −180 to 180. */
-const angleFrom = (a: number, b: number): number => ((((b - a) % 360) + 540) % 360) - 180;
+const angleFrom = (a: number, b: number): number => shortTurnDeg(b - a);
 
 /** Rigid least squares of one set of points onto another: turn and shift (Kabsch 1976, in the plane). */
 function rigid(from: readonly Point[], to: readonly Point[]): Lie & { residualsMm: number[] } {

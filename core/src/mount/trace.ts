@@ -1,15 +1,15 @@
 import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { nearestPair } from '../geometry/nearestPair';
-import { type Point, plus, turn } from '../geometry/point';
+import { ORIGIN, type Point } from '../geometry/point';
 import { type Polygon, placed } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop } from '../shelf/schema';
 import { mm, phrase } from '../units/phrase';
 import { holdDownFor, type SideHold } from './holdDown';
+import { designAtKeys, type Keys } from './keys';
 import { OBSTACLE_SIZES, obstacleOutline } from './obstacles';
-import type { Keys } from './planMount';
 import type { Obstacle } from './schema';
 
 /** What the foot would come near, and how near. Hoop frame, mm. */
@@ -25,6 +25,8 @@ export interface TracePlan {
   /** The path of the needle round the design, hoop frame, mm. */
   path: Point[];
   footMm: number;
+  /** What is to be kept clear, mm. */
+  leastMm: number;
   /** Nearest first. */
   clearances: Clearance[];
   /** Where pins and clips may go. */
@@ -34,10 +36,8 @@ export interface TracePlan {
 
 /** The design's hull in the hoop frame as the keys will have it. */
 export function hullAsKeyed(facts: DesignFacts, keys: Keys): Point[] {
-  const file = { x: keys.mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
-  const centre = plus(keys.move, turn({ x: -file.x, y: -file.y }, keys.turnDeg));
   const hull = keys.mirror ? facts.hull.map((p) => ({ x: -p.x, y: p.y })) : facts.hull;
-  return placed(hull, keys.turnDeg, centre);
+  return placed(hull, keys.turnDeg, designAtKeys(facts, keys));
 }
 
 /** From the path to the ring's inner wall, less the foot; a round ring by its circle. */
@@ -46,10 +46,7 @@ function ringClearance(path: Polygon, hoop: Hoop, footMm: number): Clearance {
   let best: Clearance = {
     name: 'ring',
     mm: Infinity,
-    on: [
-      { x: 0, y: 0 },
-      { x: 0, y: 0 },
-    ],
+    on: [ORIGIN, ORIGIN],
   };
   for (const p of path) {
     const reach = Math.hypot(p.x, p.y) || 1;
@@ -98,12 +95,13 @@ export function planTrace(
     return { name: OBSTACLE_SIZES[obstacle.kind].name, mm: near.mm - footMm, on: near.on };
   });
   const clearances = [...things, ringClearance(path, on.hoop, footMm)].sort((a, b) => a.mm - b.mm);
-  const least = numberFor(rules, 'traceLeastMm');
+  const leastMm = numberFor(rules, 'traceLeastMm');
   return {
     path,
     footMm,
+    leastMm,
     clearances,
-    holdDown: holdDownFor(path, on.hoop, { footMm, leastMm: least }),
-    findings: clearances.slice(0, 3).flatMap((near) => findingOf(near, least)),
+    holdDown: holdDownFor(path, on.hoop, { footMm, leastMm }),
+    findings: clearances.slice(0, 3).flatMap((near) => findingOf(near, leastMm)),
   };
 }

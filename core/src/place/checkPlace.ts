@@ -1,7 +1,7 @@
 import type { DesignFacts } from '../design/planDesign';
 import type { Finding, Mend } from '../findings/finding';
 import { boxOf, widthOf } from '../geometry/box';
-import { type Point, plus } from '../geometry/point';
+import { fullTurnDeg, type Point, plus } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
 import { numberFor } from '../rules/numbers';
@@ -129,7 +129,7 @@ function clearanceFindings(laid: Laid, leastMm: number): Finding[] {
 }
 
 function upsideDown(laid: Laid): Finding[] {
-  const turn = (((laid.turnDeg - laid.ruleTurnDeg) % 360) + 360) % 360;
+  const turn = fullTurnDeg(laid.turnDeg - laid.ruleTurnDeg);
   if (!laid.facts.hasUp || turn <= 90 || turn >= 270) return [];
   return [
     {

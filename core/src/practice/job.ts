@@ -1,16 +1,15 @@
 import { pointsOfPath } from '../design/elements';
 import type { DesignFacts } from '../design/planDesign';
 import { boxOf } from '../geometry/box';
-import { minus, ORIGIN, type Point, plus, turn } from '../geometry/point';
+import { fullTurnDeg, minus, ORIGIN, type Point, plus, turn } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 import { factsInHoop, type LaidHoop } from '../hoop/layHoop';
-import { keysFor } from '../mount/planMount';
-import { pieceInHoopFrame } from '../mount/rankTurns';
+import { inHoopFrame } from '../hoop/ring';
+import { keysTo } from '../mount/keys';
 import type { Plan } from '../plan';
-import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Machine, Shelf } from '../shelf/schema';
-import { topThreadM } from '../stitch/planStitch';
+import { bobbinM } from '../stitch/planStitch';
 import type { Ticket } from '../ticket';
 import type { PracticeJob, PracticeLie } from './schema';
 
@@ -59,7 +58,6 @@ export function practiceJob(
   const facts = factsInHoop(design.facts, laid);
   const aboutFile = (p: Point) => minus(p, facts.fileCentre);
   const inHoop = (p: Point) => plus(turn(p, lie.turnDeg), lie.shift);
-  const perStitch = (topThreadM(1000, shop.rules) * numberFor(shop.rules, 'bobbinShare')) / 100 / 1000;
   return {
     ticketId: ticket.id,
     name: ticket.name || ticket.design.name,
@@ -76,9 +74,9 @@ export function practiceJob(
     obstacles: ticket.mount.obstacles,
     footMm: mount.trace.footMm,
     bobbinM: ticket.stitch.bobbinLeftM ?? mount.machine.bobbinMetres,
-    bobbinMPerStitch: perStitch,
+    bobbinMPerStitch: bobbinM(1, shop.rules),
     marks: Object.fromEntries(Object.entries(mount.marksShould).map(([mark, p]) => [mark, inHoop(p)])),
-    cloth: pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg).map(inHoop),
+    cloth: piece.geometry.outline.map((p) => inHoop(inHoopFrame(p, laid))),
     clothHex: piece.colour,
     wanted: wantedFor(facts, laid, ticket.mount.mirror, lie),
   };
@@ -91,13 +89,11 @@ function wantedFor(
   mirror: boolean,
   lie: PracticeLie,
 ): PracticeJob['wanted'] {
-  const { turnDeg } = keysFor(facts, laid, mirror);
-  const file = { x: mirror ? -facts.fileCentre.x : facts.fileCentre.x, y: facts.fileCentre.y };
-  const planned = plus(laid.designAt, turn(file, turnDeg));
+  const planned = keysTo(facts, laid.designAt, { turnDeg: -laid.turnDeg, mirror });
   return {
-    turnDeg: (((turnDeg + lie.turnDeg) % 360) + 360) % 360,
+    turnDeg: fullTurnDeg(planned.turnDeg + lie.turnDeg),
     mirror,
-    move: plus(turn(planned, lie.turnDeg), lie.shift),
+    move: plus(turn(planned.move, lie.turnDeg), lie.shift),
   };
 }
 

@@ -1,4 +1,4 @@
-import { ORIGIN, plus } from '../geometry/point';
+import { fullTurnDeg, ORIGIN, plus } from '../geometry/point';
 import { whyDesignDoesNotFit } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
 import { done, hoopOf, missOf, type Outcome, refuse, tenth } from './outcome';
@@ -40,7 +40,7 @@ export const turnBy: Press<'turn'> = (job, state, { deg }) => {
   const steps = deg / job.machine.turnStepDeg;
   if (Math.abs(steps - Math.round(steps)) > 1e-9)
     return refuse('turn-step', `This machine turns by ${job.machine.turnStepDeg}° only.`);
-  return keyed(job, state, { turnDeg: (((state.turnDeg + deg) % 360) + 360) % 360 }, 'Turned.');
+  return keyed(job, state, { turnDeg: fullTurnDeg(state.turnDeg + deg) }, 'Turned.');
 };
 
 export const mirror: Press<'mirror'> = (job, state) =>

@@ -1,4 +1,5 @@
-import { distance, ORIGIN } from '../geometry/point';
+import { distance, ORIGIN, shortTurnDeg } from '../geometry/point';
+import { deg, mm, type Phrase, phrase } from '../units/phrase';
 import { jog, mirror, move, needleToCentre, type Press, resize, setHoop, turnBy } from './keys';
 import { done, halted, hoopOf, type Outcome, refuse } from './outcome';
 import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticeState } from './schema';
@@ -102,16 +103,34 @@ export function obey(job: PracticeJob, state: PracticeState, command: PracticeCo
   return outcome.ok ? { ...outcome, code: null } : { ...outcome, state };
 }
 
-/** How a run sits on the marks: how far the design's centre is off, its turn, and whether it is mirrored wrongly. */
-export function practiceOutcome(
-  job: PracticeJob,
-  state: PracticeState,
-): { offMm: number; offDeg: number; mirroredWrongly: boolean } {
+/** Off by less, nobody sees it. */
+const UNSEEN = { mm: 1, deg: 0.6 };
+
+/** How a run sits on the marks: how far the design's centre is off, and its turn, and that in words. */
+export interface PracticeOutcome {
+  offMm: number;
+  offDeg: number;
+  mirroredWrongly: boolean;
+  good: boolean;
+  text: Phrase;
+}
+
+export function practiceOutcome(job: PracticeJob, state: PracticeState): PracticeOutcome {
   const { wanted } = job;
-  const off = ((((state.turnDeg - wanted.turnDeg) % 360) + 540) % 360) - 180;
-  return {
-    offMm: distance(state.move, wanted.move),
-    offDeg: Math.abs(off),
-    mirroredWrongly: state.mirror !== wanted.mirror,
-  };
+  const off = shortTurnDeg(state.turnDeg - wanted.turnDeg);
+  const offMm = distance(state.move, wanted.move);
+  const offDeg = Math.abs(off);
+  const mirroredWrongly = state.mirror !== wanted.mirror;
+  const faults = [
+    ...(offDeg > UNSEEN.deg
+      ? [offDeg === 180 ? phrase`upside down` : phrase`turned ${deg(offDeg)} off`]
+      : []),
+    ...(mirroredWrongly ? [phrase`the wrong way round: the mirror`] : []),
+    ...(offMm > UNSEEN.mm ? [phrase`${mm(offMm)} off its mark`] : []),
+  ];
+  const [first, ...more] = faults;
+  const text = first
+    ? phrase`Stitched ${[...first, ...more.flatMap((fault) => [', ', ...fault])]}.`
+    : phrase`On its marks: ${mm(offMm)} off.`;
+  return { offMm, offDeg, mirroredWrongly, good: faults.length === 0, text };
 }

@@ -5,6 +5,7 @@ import { DEFAULT_HOUSE_RULES } from '../rules/schema';
 import type { Shelf } from '../shelf/schema';
 import { exampleA, hoop, SAMPLE_SHELF, twoLeaves } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
+import { say } from '../units/phrase';
 import { alongPath, keyedHull, obey, practiceJob, practiceOutcome, practiceStart } from './index';
 import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
 
@@ -14,6 +15,7 @@ function jobOf(ticket: Ticket = exampleA(), shelf: Shelf = SAMPLE_SHELF, lie?: P
   if (!job) throw new Error('the example has no hoop');
   return job;
 }
+const MM = { system: 'mm' } as const;
 type PracticeLie = Parameters<typeof practiceJob>[3];
 
 /** Presses one after the other; the last answer, and all the codes on the way. */
@@ -210,11 +212,44 @@ describe('how a run sits on its marks', () => {
     });
     expect(outcome.offMm).toBeLessThan(0.9);
     expect([outcome.offDeg, outcome.mirroredWrongly]).toEqual([0, false]);
+    expect([outcome.good, say(outcome.text, MM)]).toEqual([
+      true,
+      expect.stringMatching(/^On its marks: 0(\.\d)? mm off\.$/),
+    ]);
   });
 
   it('is upside down when nothing was pressed for a piece loaded the other way round', () => {
     const job = jobOf(applyChange(exampleA(), { stage: 'hoop', set: { turnDeg: 180 } }));
     expect(practiceOutcome(job, practiceStart(job)).offDeg).toBe(180);
+    expect(say(practiceOutcome(job, practiceStart(job)).text, MM)).toMatch(/^Stitched upside down/);
+  });
+
+  it('is told in words, each fault with its figure', () => {
+    const job = jobOf(applyChange(exampleA(), { stage: 'hoop', set: { turnDeg: 0 } }));
+    const state = (rest: Partial<PracticeState>) => ({
+      ...practiceStart(job),
+      move: job.wanted.move,
+      ...rest,
+    });
+    const told = (rest: Partial<PracticeState>) => {
+      const { good, text } = practiceOutcome(job, state(rest));
+      return [good, say(text, MM)];
+    };
+    const { x, y } = job.wanted.move;
+    expect(told({})).toEqual([true, 'On its marks: 0 mm off.']);
+    expect(told({ move: { x: x + 0.9, y } })).toEqual([true, 'On its marks: 0.9 mm off.']);
+    expect(told({ move: { x: x + 3, y: y + 4 } })).toEqual([false, 'Stitched 5 mm off its mark.']);
+    expect(told({ turnDeg: 2.5, mirror: true })).toEqual([
+      false,
+      'Stitched turned 2.5° off, the wrong way round: the mirror.',
+    ]);
+  });
+
+  it('takes of the bobbin what the plan says it takes', () => {
+    const plan = planTicket(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+    const job = jobOf(exampleA());
+    const stitches = job.stops.reduce((sum, stop) => sum + stop.stitches, 0);
+    expect(stitches * job.bobbinMPerStitch).toBeCloseTo(plan.stitch?.bobbinNeededM ?? 0, 9);
   });
 
   it('is on them when the keys come from marks read on the crooked machine', () => {

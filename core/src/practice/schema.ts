@@ -51,7 +51,6 @@ export const HALTS = [
   'foot-touches',
   'finished',
 ] as const;
-export type Halt = (typeof HALTS)[number];
 
 export const PracticeStateSchema = z.object({
   powered: z.boolean(),

@@ -43,6 +43,31 @@ describe('pieces to cut', () => {
     expect(pieces[2]).toMatchObject({ widthMm: 115, heightMm: 115 });
   });
 
+  it('are the ring and 25 mm of a fused sheet too, where the cloth floats on it alone', () => {
+    const support = {
+      sheets: [{ stabilizer: 'mesh-fusible' as const, hold: 'fused' as const }],
+      why: 'a trial',
+    };
+    const own = applyChange(exampleA(), { stage: 'layers', set: { support } });
+    const plan = planTicket(
+      applyChange(own, { stage: 'hoop', set: { method: 'floated' } }),
+      SAMPLE_SHELF,
+      RULES,
+    );
+    const ring = plan.hoop?.laid?.verdict.hoop;
+    expect(sheetPieces(plan, SAMPLE_SHELF, RULES)[0]).toMatchObject({
+      type: 'mesh-fusible',
+      widthMm: (ring?.ringWidthMm ?? 0) + 50,
+      heightMm: (ring?.ringHeightMm ?? 0) + 50,
+    });
+  });
+
+  it('of a film and a cover follow the house’s own figures', () => {
+    const rules = { ...RULES, numbers: { topperBeyondMm: 25 } };
+    const pieces = sheetPieces(planTicket(exampleB(), SAMPLE_SHELF, rules), SAMPLE_SHELF, rules);
+    expect(pieces.find((p) => p.type === 'soluble-film')).toMatchObject({ widthMm: 145, heightMm: 145 });
+  });
+
   it('take no less than their area, and fit the roll', () => {
     const side = fc.integer({ min: 40, max: 600 });
     fc.assert(

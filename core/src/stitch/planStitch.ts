@@ -1,4 +1,4 @@
-import { colourDifference } from '../colour/colour';
+import { nearestThread, type ThreadMatch } from '../colour/fromShelf';
 import type { DesignFacts, PlannedStop } from '../design/planDesign';
 import type { Finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
@@ -13,7 +13,7 @@ export interface StitchStop extends PlannedStop {
   topM: number;
   bobbinM: number;
   thread: Thread | null;
-  match: 'same' | 'close' | 'substitute' | 'none';
+  match: ThreadMatch;
 }
 
 export interface StitchPlan {
@@ -40,23 +40,9 @@ export function topThreadM(stitches: number, rules: HouseRules): number {
   return (stitches * perStitch) / 1000;
 }
 
-/** The shelf's thread nearest in CIEDE2000: up to 2 the same, up to 5 close, beyond a substitute. */
-export function nearestThread(
-  hex: string,
-  threads: readonly Thread[],
-): { thread: Thread | null; match: StitchStop['match'] } {
-  let best: { thread: Thread; difference: number } | null = null;
-  for (const thread of threads) {
-    const difference = thread.hex === hex ? 0 : colourDifference(thread.hex, hex);
-    if (!best || difference < best.difference) best = { thread, difference };
-    if (difference === 0) break;
-  }
-  if (!best) return { thread: null, match: 'none' };
-  return {
-    thread: best.thread,
-    match: best.difference <= 2 ? 'same' : best.difference <= 5 ? 'close' : 'substitute',
-  };
-}
+/** Metres of bobbin thread for a number of stitches: its share of the top thread. */
+export const bobbinM = (stitches: number, rules: HouseRules): number =>
+  (topThreadM(stitches, rules) * numberFor(rules, 'bobbinShare')) / 100;
 
 function planStop(
   stop: PlannedStop,
@@ -65,7 +51,6 @@ function planStop(
 ): StitchStop {
   const { machine, shelf, rules } = context;
   const matched = nearestThread(stop.hex, shelf.threads);
-  const topM = topThreadM(stop.stitches, rules);
   const change =
     i === 0 ? 0 : numberFor(rules, (machine?.needles ?? 1) > 1 ? 'changeManyNeedles' : 'changeOneNeedle');
   const trims =
@@ -74,8 +59,8 @@ function planStop(
   return {
     ...stop,
     ...matched,
-    topM,
-    bobbinM: (topM * numberFor(rules, 'bobbinShare')) / 100,
+    topM: topThreadM(stop.stitches, rules),
+    bobbinM: bobbinM(stop.stitches, rules),
     minutes: sewing + (change + trims) / 60,
   };
 }

@@ -1,10 +1,11 @@
+import { nearestThread } from '../colour/fromShelf';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
 import type { Shelf } from '../shelf/schema';
 import { exampleA, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
-import { nearestThread, topThreadM } from './planStitch';
+import { topThreadM } from './planStitch';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };

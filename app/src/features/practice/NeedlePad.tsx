@@ -1,6 +1,7 @@
 import { MARK_IDS, MARK_NAMES, type MarkId } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
@@ -13,12 +14,13 @@ const WHAT = [
   { id: 'jog', name: 'needle' },
   { id: 'move', name: 'design' },
 ] as const;
+/** The arrows and the machine's own panel speak millimetres, whatever the shop measures in. */
+const MACHINE_UNITS = { system: 'mm' } as const;
 const STEPS = [0.1, 1, 10].map((mm) => ({ id: String(mm), name: `${mm} mm` }));
-const READ: readonly MarkId[] = ['centre', 'left', 'right'];
 
 /** Arrows for the needle over the hoop or for the design in it, its turn and mirror, and marks read off the needle. */
 export function NeedlePad({ practice, on: { job, state } }: { practice: Practice; on: OnPractice }) {
-  const { ticket, change } = useOpenTicket();
+  const { ticket, plan, change } = useOpenTicket();
   const [what, setWhat] = useState<'jog' | 'move'>('jog');
   const [step, setStep] = useState('1');
   const { press } = practice;
@@ -40,8 +42,10 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
       },
     });
   const { turnStepDeg } = job.machine;
+  const keys = plan.mount?.keys;
   return (
     <View style={{ gap: 8 }}>
+      {keys ? <KeyRow keys={keys} units={MACHINE_UNITS} /> : null}
       <Txt testID="needle-at">{`Needle ${place(state.needle)}.`}</Txt>
       <Txt testID="design-at">
         {`Design ${place(state.move)}; turned ${state.turnDeg}°${state.mirror ? ', mirrored' : ''}.`}
@@ -66,10 +70,10 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
         The needle is over a chalked mark: take it as a reading
       </Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        {READ.map((mark) => (
+        {MARK_IDS.map((mark, i) => (
           <Press
             key={mark}
-            title={`${MARK_IDS.indexOf(mark) + 1} ${MARK_NAMES[mark]}`}
+            title={`${i + 1} ${MARK_NAMES[mark]}`}
             label={`Needle over the ${MARK_NAMES[mark]}`}
             onPress={() => read(mark)}
           />

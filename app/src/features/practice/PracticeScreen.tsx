@@ -30,7 +30,7 @@ function Slip({ practice }: { practice: Practice }) {
       }}
     >
       <Txt as="strong" live testID="machine-says">
-        {practice.failed ? 'The shop’s computer does not answer. Nothing moved.' : message}
+        {practice.failed ?? message}
       </Txt>
     </View>
   );
@@ -97,7 +97,7 @@ function Practised() {
           <Txt as="heading" level={2}>
             {practice.failed ? 'Nothing to practise on yet' : 'Laying it on the machine'}
           </Txt>
-          {practice.failed ? <Txt>The plan needs a hoop, and a machine that takes it.</Txt> : null}
+          {practice.failed ? <Txt>{practice.failed}</Txt> : null}
           <Press title="Back to Mount" onPress={back} />
         </View>
       )}

@@ -1,6 +1,7 @@
-import { formatLength } from '@zt/core';
+import { say } from '@zt/core';
 import { practiceOutcome } from '@zt/core/practice/index';
 import { View } from 'react-native';
+import { oneDigit } from '../../components/figures';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
@@ -9,27 +10,6 @@ import { usePalette } from '../../theme/palette';
 import type { Practice } from './usePractice';
 
 const BACK_STITCHES = 8;
-/** Off by less, nobody sees it. */
-const SEEN = { mm: 1, deg: 0.6 };
-
-/** Where a finished run came to lie, against the marks. */
-function outcomeInWords(
-  { job, state }: OnPractice,
-  say: (mm: number) => string,
-): { good: boolean; text: string } {
-  const { offMm, offDeg, mirroredWrongly } = practiceOutcome(job, state);
-  const faults = [
-    ...(offDeg > SEEN.deg
-      ? [offDeg === 180 ? 'upside down' : `turned ${Math.round(offDeg * 10) / 10}° off`]
-      : []),
-    ...(mirroredWrongly ? ['the wrong way round: the mirror'] : []),
-    ...(offMm > SEEN.mm ? [`${say(offMm)} off its mark`] : []),
-  ];
-  return faults.length === 0
-    ? { good: true, text: `On its marks: ${say(offMm)} off.` }
-    : { good: false, text: `Stitched ${faults.join(', ')}.` };
-}
-
 /** Thread, bobbin, needle and power, and how far the run has come. */
 export function RunSwitches({ practice: { press }, on }: { practice: Practice; on: OnPractice }) {
   const { units } = useOpenTicket();
@@ -37,7 +17,7 @@ export function RunSwitches({ practice: { press }, on }: { practice: Practice; o
   const { job, state } = on;
   const stop = job.stops[state.stop];
   const finished = state.halt === 'finished' && !state.running;
-  const result = finished ? outcomeInWords(on, (mm) => formatLength(mm, units)) : null;
+  const result = finished ? practiceOutcome(job, state) : null;
   return (
     <View style={{ gap: 8 }}>
       <Txt as="heading" level={2}>
@@ -62,7 +42,7 @@ export function RunSwitches({ practice: { press }, on }: { practice: Practice; o
         </View>
       ) : null}
       <Txt testID="bobbin">
-        {`Bobbin ${state.bobbinM.toFixed(1)} m${state.bobbinChanges > 0 ? `, changed ${state.bobbinChanges} times` : ''}. ${Math.round(state.seconds / 60)} min stitched.`}
+        {`Bobbin ${oneDigit(state.bobbinM)} m${state.bobbinChanges > 0 ? `, changed ${state.bobbinChanges === 1 ? 'once' : `${state.bobbinChanges} times`}` : ''}. ${Math.round(state.seconds / 60)} min stitched.`}
       </Txt>
       {result ? (
         <View
@@ -74,7 +54,7 @@ export function RunSwitches({ practice: { press }, on }: { practice: Practice; o
           }}
         >
           <Txt as="strong" testID="outcome">
-            {result.text}
+            {say(result.text, units)}
           </Txt>
         </View>
       ) : null}

@@ -11,12 +11,22 @@ export interface Practice {
   on: OnPractice | null;
   /** What the machine said last, and whether it did what was pressed. */
   said: { ok: boolean; message: string };
-  failed: boolean;
+  /** Why nothing was done, in words; null while all goes well. */
+  failed: string | null;
   lie: PracticeLie;
   press: (command: PracticeCommand) => void;
   /** Lays the ticket on anew, hooped so. */
   layAnew: (lie: PracticeLie) => void;
 }
+
+/** The server's own words for what it would not do, or that it did not answer. */
+const wordsOf = (error: unknown): string | null => {
+  if (!error) return null;
+  const data = (error as { data?: { message?: unknown } }).data;
+  return typeof data?.message === 'string'
+    ? data.message
+    : 'The shop’s computer does not answer. Nothing moved.';
+};
 
 const WELCOME = { ok: true, message: 'A stand-in: nothing here can break but its own needle.' };
 
@@ -26,7 +36,7 @@ export function usePractice(ticket: Ticket): Practice {
   const [send] = usePressPracticeMutation();
   const [on, setOn] = useState<OnPractice | null>(null);
   const [said, setSaid] = useState(WELCOME);
-  const [failed, setFailed] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
   const [lie, setLie] = useState(STRAIGHT);
   const laid = useRef(ticket);
   laid.current = ticket;
@@ -35,7 +45,7 @@ export function usePractice(ticket: Ticket): Practice {
       setLie(next);
       setSaid(WELCOME);
       const answer = await lay({ ticket: laid.current, lie: next });
-      setFailed(answer.error !== undefined);
+      setFailed(wordsOf(answer.error));
       setOn(answer.data ?? null);
     },
     [lay],
@@ -43,7 +53,7 @@ export function usePractice(ticket: Ticket): Practice {
   const press = useCallback(
     async (command: PracticeCommand) => {
       const answer = await send(command);
-      setFailed(answer.error !== undefined);
+      setFailed(wordsOf(answer.error));
       if (!answer.data) return;
       const { state, ok, message } = answer.data;
       setOn((was) => was && { ...was, state });

@@ -3,27 +3,18 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
-import { usePalette } from '../../theme/palette';
+import { RuleRow } from './RuleRow';
 
 const textOf = (belief: Belief): string =>
   `${belief.part} ${belief.on} ${belief.concludes} ${belief.school ? QUESTIONS[belief.school.question].question : ''}`.toLowerCase();
 
 /** A rule: when it speaks, what it concludes, whose school it is, and which tickets on the bench it decides. */
 function Row({ belief, rules, decides }: { belief: Belief; rules: HouseRules; decides: readonly string[] }) {
-  const p = usePalette();
   const { school } = belief;
   const followed = !school || schoolFor(rules, school.question) === school.id;
   const schoolName = school ? schoolsOf(school.question).find(([id]) => id === school.id)?.[1] : null;
   return (
-    <View
-      style={{
-        flexBasis: 320,
-        flexGrow: 1,
-        paddingVertical: 8,
-        borderBottomWidth: 1,
-        borderColor: p.hairline,
-      }}
-    >
+    <RuleRow>
       <Txt as="label" tone="graphite">{`${belief.part}: ${belief.on}`}</Txt>
       <Txt as="strong" tone={followed ? 'ink' : 'graphite'}>
         {belief.concludes}
@@ -34,7 +25,7 @@ function Row({ belief, rules, decides }: { belief: Belief; rules: HouseRules; de
         </Txt>
       ) : null}
       {decides.length > 0 ? <Txt as="small">{`Decides: ${decides.join(', ')}`}</Txt> : null}
-    </View>
+    </RuleRow>
   );
 }
 

@@ -25,6 +25,7 @@ import { Txt } from '../../components/ui/Txt';
 import { useShop } from '../../hooks/useShop';
 import { usePalette } from '../../theme/palette';
 import { Beliefs } from './Beliefs';
+import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
 
 const UNIT_WORDS = {
@@ -46,7 +47,6 @@ function NumberRow({
   rules: HouseRules;
   onRules: (rules: HouseRules) => void;
 }) {
-  const p = usePalette();
   const rule = NUMBERS[id];
   const own = rules.numbers[id];
   const value = own ?? rule.value;
@@ -57,16 +57,7 @@ function NumberRow({
       numbers: Object.fromEntries(Object.entries(rules.numbers).filter(([k]) => k !== id)),
     });
   return (
-    <View
-      style={{
-        flexBasis: 320,
-        flexGrow: 1,
-        paddingVertical: 8,
-        borderBottomWidth: 1,
-        borderColor: p.hairline,
-        gap: 2,
-      }}
-    >
+    <RuleRow>
       {rule.unit === 'mm' ? (
         <LengthField
           label={rule.name}
@@ -94,7 +85,7 @@ function NumberRow({
           onPress={reset}
         />
       ) : null}
-    </View>
+    </RuleRow>
   );
 }
 

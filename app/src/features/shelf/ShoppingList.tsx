@@ -1,12 +1,11 @@
 import { type ShoppingLine, shoppingList } from '@zt/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { metres } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useShop } from '../../hooks/useShop';
 import { usePalette } from '../../theme/palette';
-
-const metres = (m: number): string => `${Math.round(m * 100) / 100} m`;
 
 const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
   missing: (line) => `none here; the bench needs ${metres(line.neededM)}`,

@@ -1,4 +1,4 @@
-import { boxOf, formatFigure, type SizeRow } from '@zt/core';
+import { boxOf, centreOf, formatFigure, type SizeRow } from '@zt/core';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
@@ -30,7 +30,7 @@ export function SizePicture({ row, scale, width, height }: SizePictureProps) {
     scale,
     width,
     height,
-    origin: { x: (box.left + box.right) / 2 - width / 2 / scale, y: box.top - 6 / scale },
+    origin: { x: centreOf(box).x - width / 2 / scale, y: box.top - 6 / scale },
   };
   const onCloth = paletteOnCloth(palette, piece.colour);
   return (

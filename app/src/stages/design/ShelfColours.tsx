@@ -1,7 +1,8 @@
 import {
   type ColourStop,
+  isSeenOn,
   lightnessOf,
-  nearestOwned,
+  nearestThread,
   shuffledThreads,
   type Thread,
   toneLadder,
@@ -14,9 +15,6 @@ import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { picturesColours } from '../../workers/picturesColours';
-
-/** Least difference in lightness to the cloth at which a thread is seen. */
-const SEEN = 20;
 
 function Swatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
   const p = usePalette();
@@ -84,7 +82,7 @@ function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => v
 
 /** The design's colours from the threads owned: the nearest to each, a ladder of one tone, or a seeded shuffle. */
 export function ShelfColours() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const { ticket, plan, shelf, rules, change } = useOpenTicket();
   const [seed, setSeed] = useState(0);
   const [first] = ticket.design.colours;
   const stops = ticket.design.colours;
@@ -105,18 +103,18 @@ export function ShelfColours() {
       gesture,
     );
   const shuffle = () => {
-    const drawn = shuffledThreads(threads, stops.length, { ground, leastContrast: SEEN, seed });
+    const drawn = shuffledThreads(threads, stops.length, { ground, seed, rules });
     dress((_, i) => drawn[i] ?? null);
     setSeed(seed + 1);
   };
-  const ladder = toneLadder(first.hex, threads);
-  const faint = stops.filter((s) => Math.abs(lightnessOf(s.hex) - lightnessOf(ground)) < SEEN);
+  const ladder = toneLadder(first.hex, threads, rules);
+  const faint = stops.filter((s) => !isSeenOn(ground, s.hex, rules));
   return (
     <Disclosure title="Colours from the shelf">
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Press
           title="Nearest threads I own"
-          onPress={() => dress((stop) => nearestOwned(stop.hex, threads))}
+          onPress={() => dress((stop) => nearestThread(stop.hex, threads).thread)}
         />
         <Press
           title={seed === 0 ? 'Shuffle' : `Shuffle again (${seed})`}
@@ -124,7 +122,9 @@ export function ShelfColours() {
           onPress={shuffle}
         />
         <LikePicture
-          onColours={(hexes) => dress((_, i) => nearestOwned(hexes[i % hexes.length] ?? '#59626E', threads))}
+          onColours={(hexes) =>
+            dress((_, i) => nearestThread(hexes[i % hexes.length] ?? '#59626E', threads).thread)
+          }
         />
       </View>
       {ladder.length > 1 ? (

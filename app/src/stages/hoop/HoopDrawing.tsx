@@ -1,4 +1,4 @@
-import { boxOf, formatLength, grown, type LaidHoop, type Point, say, turn } from '@zt/core';
+import { boxOf, centreOf, formatLength, grown, type LaidHoop, type Point, say, turn } from '@zt/core';
 import { G, Path } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FigureTag } from '../../sheet/marks';
@@ -16,11 +16,6 @@ const BRACKET = {
   front: { x: 0, y: 1 },
 };
 
-const middleOf = (ring: readonly Point[]): Point => {
-  const box = boxOf(ring);
-  return { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
-};
-
 /** A ring's corners drawn in towards its middle by its wall, along both sides. */
 function insetTowards(ring: readonly Point[], middle: Point, wallMm: number): Point[] {
   return ring.map((p) => {
@@ -33,7 +28,7 @@ function insetTowards(ring: readonly Point[], middle: Point, wallMm: number): Po
 /** The hoop on the piece: ring as a double line, notches, bracket as a tab, field dash-dot. */
 export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
   const { hoop } = laid.verdict;
-  const middle = middleOf(laid.ring);
+  const middle = centreOf(boxOf(laid.ring));
   const way = turn(BRACKET[hoop.bracket], laid.onPieceDeg);
   const half = (BRACKET[hoop.bracket].x === 0 ? hoop.ringHeightMm : hoop.ringWidthMm) / 2;
   const tab = [-0.12, 0.12].flatMap((side) =>
@@ -114,7 +109,7 @@ function SplitLayer({ laid, view, palette }: { laid: LaidHoop; view: View; palet
         const label = toPx(view, { x: i % 2 === 0 ? box.left : box.right, y: box.top });
         const shared = split.fields.length > 1;
         return (
-          <G key={`${middleOf(field).x} ${middleOf(field).y}`}>
+          <G key={i}>
             <Path
               d={pathPx(view, field, true)}
               fill="none"

@@ -1,12 +1,11 @@
 import {
   formatLength,
   type HoopVerdict,
+  inHoopFrame,
   type LaidHoop,
   type Method,
-  minus,
-  type Point,
+  otherHoop,
   say,
-  turn,
 } from '@zt/core';
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
@@ -108,7 +107,6 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
   const { units, change } = useOpenTicket();
   const { split } = laid;
   if (!split || split.split.parts.length < 2) return null;
-  const inHoop = (cross: Point) => turn(minus(cross, laid.centre), -laid.onPieceDeg);
   const way = (mm: number, more: string, less: string) =>
     `${formatLength(Math.abs(mm), units)} ${mm < 0 ? less : more}`;
   return (
@@ -125,7 +123,7 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
       {split.part.crosses.map((k) => {
         const at = split.crosses[k];
         if (!at) return null;
-        const { x, y } = inHoop(at);
+        const { x, y } = inHoopFrame(at, laid);
         return (
           <Txt key={k} testID="cross">
             {`Cross ${k + 1}: ${way(x, 'right', 'left')}, ${way(y, 'towards you', 'away')}`}
@@ -196,12 +194,7 @@ export function HoopPanel() {
             chosen={verdict.hoop.id === laid?.verdict.hoop.id}
             proposed={verdict.hoop.id === hoop.proposedId}
             line={say(verdict.line, units)}
-            onChoose={() =>
-              change({
-                stage: 'hoop',
-                set: { hoopId: verdict.hoop.id, turnDeg: null, shift: null, split: false, part: 0 },
-              })
-            }
+            onChoose={() => change({ stage: 'hoop', set: otherHoop(verdict.hoop.id) })}
           />
         ))}
       </View>
@@ -209,12 +202,7 @@ export function HoopPanel() {
         <Press
           kind="link"
           title="take the proposed hoop"
-          onPress={() =>
-            change({
-              stage: 'hoop',
-              set: { hoopId: null, turnDeg: null, shift: null, split: false, part: 0 },
-            })
-          }
+          onPress={() => change({ stage: 'hoop', set: otherHoop(null) })}
         />
       ) : null}
     </View>

@@ -1,4 +1,4 @@
-import { distanceToSegment, type Point, turn } from '@zt/core';
+import { distanceToSegment, opposite, type Point, turn } from '@zt/core';
 import { useRef, useState } from 'react';
 import { useOpenTicket } from '../../hooks/useTicket';
 import type { Grip } from '../../sheet/TicketSheet';
@@ -20,7 +20,7 @@ export function useRingDrag(): Grip {
   };
   const onDrag = (by: Point) => {
     if (!laid) return;
-    start.current ??= { x: -laid.designAt.x, y: -laid.designAt.y };
+    start.current ??= opposite(laid.designAt);
     setDragging(true);
     const inHoop = turn(by, -laid.onPieceDeg);
     const whole = (mm: number) => Math.round(mm) + 0;

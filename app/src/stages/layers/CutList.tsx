@@ -1,9 +1,8 @@
 import { formatLength, sheetPieces } from '@zt/core';
 import { View } from 'react-native';
+import { metres } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
-
-const metres = (m: number): string => `${Math.round(m * 100) / 100} m`;
 
 /** What to cut for this ticket, and from which roll. */
 export function CutList() {

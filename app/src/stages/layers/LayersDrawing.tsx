@@ -1,5 +1,5 @@
-import { lightnessOf, type StackLayer } from '@zt/core';
-import { useState } from 'react';
+import { type Hold, lightnessOf, type StackLayer } from '@zt/core';
+import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
@@ -48,59 +48,34 @@ function texture({ layer, y, height }: Band, from: number, to: number): string {
   ).join('');
 }
 
-/** What holds a sheet to what lies on it, along its upper edge: a wave where it is fused, dots of spray, teeth of a sticky sheet, stitches of a basting box. */
-function Bond({
-  note,
-  from,
-  to,
-  y,
-  palette: p,
-}: {
-  note: string;
-  from: number;
-  to: number;
-  y: number;
-  palette: Palette;
-}) {
-  const along = (step: number) =>
-    Array.from({ length: Math.max(0, Math.floor((to - from) / step)) }, (_, i) => from + step / 2 + i * step);
-  if (note.includes('fused'))
-    return (
-      <Path
-        d={along(16)
-          .map((x) => `M${x - 8} ${y - 1}q4 -4 8 0t8 0`)
-          .join('')}
-        stroke={p.madder}
-        strokeWidth={1.6}
-        fill="none"
-      />
-    );
-  if (note.includes('spray'))
-    return along(9).map((x) => <Circle key={x} cx={x} cy={y - 3} r={1.6} fill={p.ink} />);
-  if (note.includes('sticky'))
-    return (
-      <Path
-        d={along(10)
-          .map((x) => `M${x - 3} ${y}l3 -5l3 5`)
-          .join('')}
-        stroke={p.ink}
-        strokeWidth={1.2}
-        fill="none"
-      />
-    );
-  if (note.includes('basting'))
-    return (
-      <Path
-        d={along(14)
-          .map((x) => `M${x - 4} ${y - 3}h8`)
-          .join('')}
-        stroke={p.chalk}
-        strokeWidth={2}
-        fill="none"
-      />
-    );
-  return null;
-}
+type Mark = (along: (step: number) => number[], y: number, p: Palette) => ReactNode;
+
+const line = (d: string[], stroke: string, strokeWidth: number) => (
+  <Path d={d.join('')} stroke={stroke} strokeWidth={strokeWidth} fill="none" />
+);
+
+/** What holds a sheet to what lies on it: a wave where it is fused, dots of spray, teeth of a sticky sheet, basting stitches. */
+const BONDS: Partial<Record<Hold, Mark>> = {
+  fused: (along, y, p) =>
+    line(
+      along(16).map((x) => `M${x - 8} ${y - 1}q4 -4 8 0t8 0`),
+      p.madder,
+      1.6,
+    ),
+  spray: (along, y, p) => along(9).map((x) => <Circle key={x} cx={x} cy={y - 3} r={1.6} fill={p.ink} />),
+  sticky: (along, y, p) =>
+    line(
+      along(10).map((x) => `M${x - 3} ${y}l3 -5l3 5`),
+      p.ink,
+      1.2,
+    ),
+  'basting box': (along, y, p) =>
+    line(
+      along(14).map((x) => `M${x - 4} ${y - 3}h8`),
+      p.chalk,
+      2,
+    ),
+};
 
 function Layer({
   band,
@@ -116,6 +91,8 @@ function Layer({
   const { layer, y, height } = band;
   const reach = layer.clamped ? 26 : layer.role === 'cloth' ? 26 : 74;
   const [from, to] = [reach, width - reach];
+  const along = (step: number) =>
+    Array.from({ length: Math.max(0, Math.floor((to - from) / step)) }, (_, i) => from + step / 2 + i * step);
   const fill = layer.role === 'cloth' ? cloth : layer.role === 'topper' ? p.panel : p.shade;
   const ink = layer.role === 'cloth' && lightnessOf(cloth) < 52 ? p.panel : p.ink;
   return (
@@ -142,7 +119,7 @@ function Layer({
         strokeDasharray={layer.role === 'topper' ? '5 3' : undefined}
       />
       <Path d={texture(band, from, to)} stroke={ink} strokeWidth={0.8} opacity={0.7} fill="none" />
-      <Bond note={layer.note} from={from} to={to} y={y} palette={p} />
+      {layer.sheet ? BONDS[layer.sheet.hold]?.(along, y, p) : null}
     </G>
   );
 }

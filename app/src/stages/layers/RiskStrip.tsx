@@ -4,16 +4,9 @@ import { Pressable, View } from 'react-native';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
-const LEVELS = [
-  { from: 60, word: 'high' },
-  { from: 30, word: 'some' },
-  { from: 0, word: 'low' },
-] as const;
-const levelOf = (points: number) => LEVELS.find((level) => points >= level.from)?.word ?? 'low';
-
 function Bar({ bar, open, onPress }: { bar: RiskBar; open: boolean; onPress: () => void }) {
   const p = usePalette();
-  const level = levelOf(bar.points);
+  const { level } = bar;
   const points = Math.round(bar.points);
   return (
     <View>

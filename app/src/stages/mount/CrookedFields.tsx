@@ -1,5 +1,6 @@
 import { type CrookedPlan, formatLength, MARK_IDS, MARK_NAMES, type MarkFound, type MarkId } from '@zt/core';
 import { View } from 'react-native';
+import { oneDigit } from '../../components/figures';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
@@ -11,7 +12,6 @@ import { FieldFindings } from '../FieldFindings';
 import { markToTap, tapping, tenthMm } from './readings';
 
 const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
-const oneDigit = (value: number) => String(Math.round(value * 10) / 10);
 
 /** What the readings say: how crooked, what is left, how much more it may turn. */
 function Verdict({ crooked }: { crooked: CrookedPlan }) {

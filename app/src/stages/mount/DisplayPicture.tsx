@@ -6,13 +6,12 @@ import { useOpenTicket } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/DesignLayer';
 import { fitView, toPx } from '../../sheet/view';
 import { usePalette } from '../../theme/palette';
-import { designAtKeys } from './designAtKeys';
 
 const SIDE = 150;
 
 /** What the design must look like on the machine's display: the field as the operator sees it, nothing of the piece. */
 export function DisplayPicture() {
-  const { ticket, plan } = useOpenTicket();
+  const { plan } = useOpenTicket();
   const p = usePalette();
   const { mount, hoop, design } = plan;
   const laid = hoop?.laid;
@@ -26,16 +25,10 @@ export function DisplayPicture() {
   );
   const corner = toPx(view, { x: -w / 2, y: -h / 2 });
   const centre: Point = toPx(view, { x: 0, y: 0 });
-  const { topPoints, looks } = mount.display;
-  const words = [
-    topPoints === null ? null : topPoints === 'up' ? 'upright' : `its top points ${topPoints}`,
-    looks === null ? null : `its figure looks ${looks}`,
-    mount.keys.mirror ? 'mirrored' : null,
-  ].filter(Boolean);
-  const sentence = words.length > 0 ? words.join(', ') : 'as it was drawn';
+  const { text } = mount.display;
   return (
     <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-      <View role="img" aria-label={`On the machine's display: ${sentence}.`}>
+      <View role="img" aria-label={`On the machine's display: ${text}.`}>
         <Svg width={SIDE} height={SIDE}>
           <Rect
             x={corner.x}
@@ -51,7 +44,7 @@ export function DisplayPicture() {
             <DesignLayer
               facts={facts}
               view={view}
-              at={designAtKeys(plan, ticket.mount.mirror)}
+              at={mount.designAt}
               turnDeg={mount.keys.turnDeg}
               mirror={mount.keys.mirror}
               ink={p.ink}
@@ -69,7 +62,7 @@ export function DisplayPicture() {
           On the machine’s display
         </Txt>
         <Txt as="strong" testID="display">
-          {sentence.charAt(0).toUpperCase() + sentence.slice(1)}
+          {text.charAt(0).toUpperCase() + text.slice(1)}
         </Txt>
         <Txt as="small" tone="graphite">
           If it looks otherwise, do not start.

@@ -3,12 +3,13 @@ import {
   boxOf,
   formatLength,
   grown,
+  inHoopFrame,
+  type LaidHoop,
   type MarkFound,
   type MountInput,
   type MountPlan,
   obstacleOutline,
   type Point,
-  pieceInHoopFrame,
   plus,
   turn,
 } from '@zt/core';
@@ -17,14 +18,14 @@ import { G, Line, Path } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/DesignLayer';
 import { ChalkCross, FigureTag } from '../../sheet/marks';
-import { clothInk, paletteOnCloth } from '../../sheet/PieceLayer';
+import { paletteOnCloth } from '../../sheet/PieceLayer';
 import { Sheet } from '../../sheet/Sheet';
 import { pathPx, toPx, type View } from '../../sheet/view';
 import { gestureEnded } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import type { Palette } from '../../theme/palette';
+import { HoopOutline } from '../hoop/HoopDrawing';
 import { PlaceDrawing } from '../place/PlaceDrawing';
-import { designAtKeys } from './designAtKeys';
 import { BODY_MM, MachineBlock, TopArrow } from './MachineBlock';
 import { markToTap, tenthMm, withReading } from './readings';
 
@@ -103,7 +104,7 @@ function TraceLayer({ mount, view, palette: p }: { mount: MountPlan; view: View;
   const { trace } = mount;
   const [nearest] = trace.clearances;
   const [a, b] = (nearest?.on ?? []).map((q) => toPx(view, q));
-  const near = nearest !== undefined && (nearest.name !== 'ring' || nearest.mm < 2);
+  const near = nearest !== undefined && (nearest.name !== 'ring' || nearest.mm < trace.leastMm);
   return (
     <G>
       {ticket.mount.obstacles.length > 0 ? (
@@ -148,6 +149,12 @@ function TraceLayer({ mount, view, palette: p }: { mount: MountPlan; view: View;
   );
 }
 
+/** The hoop as it lies on the machine: its own frame, the field's centre in the middle. */
+function inOwnFrame(laid: LaidHoop): LaidHoop {
+  const own = (points: readonly Point[]) => points.map((p) => inHoopFrame(p, laid));
+  return { ...laid, ring: own(laid.ring), field: own(laid.field), centre: { x: 0, y: 0 }, onPieceDeg: 0 };
+}
+
 /** The machine from above with the piece lying on it as it must, or as it was found to lie. */
 export function MountDrawing() {
   const { ticket, plan } = useOpenTicket();
@@ -159,15 +166,8 @@ export function MountDrawing() {
   const found = mount.crooked?.lie.ok ? mount.crooked.lie : null;
   const outline = found
     ? piece.geometry.outline.map((p) => plus(turn(p, found.turnDeg), found.shift))
-    : pieceInHoopFrame(piece.geometry.outline, laid.centre, laid.onPieceDeg);
-  const designAt = designAtKeys(plan, ticket.mount.mirror);
-  const { ringWidthMm: rw, ringHeightMm: rh, fieldWidthMm: fw, fieldHeightMm: fh } = laid.verdict.hoop;
-  const rectangle = (w: number, h: number): Point[] => [
-    { x: -w / 2, y: -h / 2 },
-    { x: w / 2, y: -h / 2 },
-    { x: w / 2, y: h / 2 },
-    { x: -w / 2, y: h / 2 },
-  ];
+    : piece.geometry.outline.map((p) => inHoopFrame(p, laid));
+  const onCloth = (palette: Palette) => paletteOnCloth(palette, piece.colour);
   return (
     <Sheet
       focus={focusOf(laid.verdict.hoop, mount)}
@@ -183,45 +183,20 @@ export function MountDrawing() {
             strokeWidth={2}
             strokeLinejoin="round"
           />
-          <Path
-            d={pathPx(view, rectangle(rw, rh), true)}
-            fill="none"
-            stroke={clothInk(piece.colour)}
-            strokeWidth={2.4}
-          />
-          <Path
-            d={pathPx(view, rectangle(rw - 10, rh - 10), true)}
-            fill="none"
-            stroke={clothInk(piece.colour)}
-            strokeWidth={1}
-          />
-          <Path
-            d={pathPx(view, rectangle(fw, fh), true)}
-            fill="none"
-            stroke={palette.chalk}
-            strokeWidth={1.6}
-            strokeDasharray="10 3 2 3"
-          />
+          <HoopOutline laid={inOwnFrame(laid)} view={view} palette={onCloth(palette)} />
           <DesignLayer
             facts={facts}
             view={view}
-            at={designAt}
+            at={mount.designAt}
             turnDeg={mount.keys.turnDeg}
             mirror={ticket.mount.mirror}
             ink={palette.ink}
           />
           <MachineBlock mount={mount} view={view} palette={palette} />
-          <TopArrow laid={laid} view={view} palette={paletteOnCloth(palette, piece.colour)} />
+          <TopArrow laid={laid} view={view} palette={onCloth(palette)} />
           <TraceLayer mount={mount} view={view} palette={palette} />
           {ticket.mount.readings.map((r, i) => (
-            <ChalkCross
-              key={r.mark}
-              view={view}
-              palette={paletteOnCloth(palette, piece.colour)}
-              at={r}
-              number={i + 1}
-              size={10}
-            />
+            <ChalkCross key={r.mark} view={view} palette={onCloth(palette)} at={r} number={i + 1} size={10} />
           ))}
           {[0, 90].map((deg) => {
             const [a, b] = [-14, 14].map((r) => toPx(view, turn({ x: r, y: 0 }, deg)));

@@ -1,59 +1,16 @@
-import { formatLength, type Keys, keysNeeded, type SideHold, say } from '@zt/core';
+import { formatLength, type SideHold, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import { CrookedFields } from './CrookedFields';
 import { DisplayPicture } from './DisplayPicture';
 import { TraceFields } from './TraceFields';
-
-function Key({ name, value, small = false }: { name: string; value: string; small?: boolean }) {
-  const p = usePalette();
-  return (
-    <View
-      style={{
-        flex: 1,
-        minWidth: 96,
-        borderWidth: 1.5,
-        borderColor: p.ink,
-        borderRadius: 6,
-        padding: 8,
-        backgroundColor: p.shade,
-      }}
-    >
-      <Txt as="label" tone="graphite">
-        {name}
-      </Txt>
-      <Txt as={small ? 'strong' : 'figure'}>{value}</Txt>
-    </View>
-  );
-}
-
-function KeyRow({ keys }: { keys: Keys }) {
-  const { units } = useOpenTicket();
-  const move = (value: number, plus: string, minus: string) =>
-    value === 0 ? null : `${formatLength(Math.abs(value), units)} ${value > 0 ? plus : minus}`;
-  const moves = [move(keys.move.x, 'right', 'left'), move(keys.move.y, 'towards you', 'away')]
-    .filter(Boolean)
-    .join(', ');
-  return (
-    <View style={{ gap: 6 }}>
-      <Txt as="label" tone="graphite">
-        {keysNeeded(keys) ? 'Key in, from “centred, upright”:' : 'Nothing to key in: centred, upright.'}
-      </Txt>
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Key name="Turn" value={keys.turnDeg === 0 ? 'no' : `${keys.turnDeg}°`} />
-        <Key name="Mirror" value={keys.mirror ? 'yes' : 'no'} />
-        <Key name="Move" value={moves || 'no'} small={moves !== ''} />
-      </View>
-    </View>
-  );
-}
 
 const SIDE_NAMES: Record<SideHold['side'], string> = {
   left: 'left',
@@ -116,7 +73,7 @@ export function MountPanel() {
       </View>
       <CrookedFields />
       <TraceFields />
-      <KeyRow keys={mount.keys} />
+      <KeyRow keys={mount.keys} units={units} />
       <DisplayPicture />
       <HoldDown sides={mount.trace.holdDown} />
       {mount.machine ? (

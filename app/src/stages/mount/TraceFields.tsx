@@ -7,7 +7,7 @@ import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 
-const QUARTER = 45;
+const TURN_DEG = 45;
 
 /** What lies on the hoop that the foot must not meet: put down, dragged on the drawing, turned, taken away. */
 export function TraceFields() {
@@ -51,7 +51,9 @@ export function TraceFields() {
                 title="turn"
                 label={`Turn ${name}`}
                 onPress={() =>
-                  set(obstacles.map((o, k) => (k === i ? { ...o, turnDeg: (o.turnDeg + QUARTER) % 360 } : o)))
+                  set(
+                    obstacles.map((o, k) => (k === i ? { ...o, turnDeg: (o.turnDeg + TURN_DEG) % 360 } : o)),
+                  )
                 }
               />
               <Press

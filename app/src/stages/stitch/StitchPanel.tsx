@@ -1,5 +1,6 @@
 import { type StitchStop, say } from '@zt/core';
 import { Pressable, View } from 'react-native';
+import { oneDigit } from '../../components/figures';
 import { NumberField } from '../../components/ui/NumberField';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
@@ -14,7 +15,6 @@ const MATCH_WORDS: Record<StitchStop['match'], string> = {
   substitute: 'substitute',
   none: 'no thread on the shelf',
 };
-const oneDigit = (value: number) => String(Math.round(value * 10) / 10);
 
 function StopRow({
   stop,

@@ -1,7 +1,7 @@
 import { ramerDouglasPeucker } from 'clipper2-ts';
 import { type INode, parseSync } from 'svgson';
 import { nameOfColour } from '../../colour/colour';
-import { type Box, boxOf, heightOf, widthOf } from '../../geometry/box';
+import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../geometry/box';
 import { minus, type Point } from '../../geometry/point';
 import { hullOf } from '../../geometry/polygon';
 import type { Artwork, ColourStop } from '../schema';
@@ -104,7 +104,7 @@ function artworkOf(
   frame: { box: Box; width: number; height: number; extent: Point[]; fileName: string; remarks: string[] },
 ): Artwork {
   const { box } = frame;
-  const centre = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
+  const centre = centreOf(box);
   const satins = parts.flatMap(({ estimate }) => estimate.satinMm ?? []);
   return {
     fileName: frame.fileName,
