@@ -76,7 +76,7 @@ test('what to cut is said with its roll', async ({ page }) => {
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await expect(page.getByTestId('cut')).toHaveCount(3);
   await expect(page.getByTestId('cut').first()).toHaveText(
-    /^Tear-away, light, fusible: \d+ mm × \d+ mm0\.\d+ m off a roll with [\d.]+ m left$/,
+    /^Tear-away, light, fusible: \d+ mm × \d+ mm0\.\d+ m off a roll with [\d.]+ m left; leaves \d+ mm × \d+ mm$/,
   );
 });
 
@@ -173,12 +173,23 @@ test('colours come from the threads owned: nearest, a ladder of one tone, a shuf
   const before = await names();
   expect(before).toHaveLength(3);
   await page.getByRole('button', { name: 'Nearest threads I own' }).click();
+  await ticket.reads('Trial, nothing changed yet: Nearest threads I own');
+  expect(await names()).toEqual(before);
+  await page.getByRole('button', { name: 'Do it: Nearest threads I own' }).click();
   await expect.poll(async () => (await names()).join()).toContain('carrot');
+  const nearest = await names();
+  const tried = page.getByRole('group', { name: /^Tried out: Shuffle/ });
   await page.getByRole('button', { name: 'Shuffle the threads I own' }).click();
-  const shuffled = await names();
+  const first = (await tried.textContent()) ?? '';
   await page.getByRole('button', { name: 'Shuffle the threads I own' }).click();
-  await expect.poll(names).not.toEqual(shuffled);
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(tried).not.toHaveText(first);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(tried).toHaveCount(0);
+  expect(await names()).toEqual(nearest);
+  await page.getByRole('button', { name: 'Shuffle the threads I own' }).click();
+  await page.getByRole('button', { name: /^Do it: Shuffle/ }).click();
+  await expect.poll(names).not.toEqual(nearest);
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(names).toEqual(before);
   await ticket.reads(/Tone on tone with colour 1, dark to light|No other thread of the tone/);
   await ticket.saved();
@@ -201,6 +212,7 @@ test('colours like a picture: its own colours, as the nearest threads owned', as
     buffer: picture.toBuffer('image/png'),
   });
   await expect(page.getByTestId('picture-word')).toHaveText(/^Like print\.png: 3\d %, 3\d %, 3\d % of it\.$/);
+  await page.getByRole('button', { name: 'Do it: Like the picture' }).click();
   const names = (await page.getByRole('button', { name: /^colour \d / }).allTextContents()).join();
   for (const thread of ['signal red', 'chalk blue', 'moss']) expect(names).toContain(thread);
   await input.setInputFiles({ name: 'note.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
@@ -218,10 +230,92 @@ test('the needle’s hours are told, a new one counts from nothing, and that can
   const before = (await hours.textContent()) ?? '';
   await page.getByRole('button', { name: 'Changing the needle' }).click();
   await expect(page.getByText(/^1\. Power off, or locked as its manual says/)).toBeVisible();
+  await expect(page.getByTestId('needle-type')).toHaveText(
+    /^In it is 75\/11 embroidery; this ticket wants [^;]+\.$/,
+  );
   await page.getByRole('button', { name: 'A new needle is in' }).click();
   await expect(hours).toHaveText(/: 0 of 8 hours\.$/);
+  await expect(page.getByTestId('needle-type')).toHaveCount(0);
+  await expect(page.getByText(/^Needle counts from 0\. \d needles? left of it\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(hours).toHaveText(before);
+});
+
+test('each needle of a many-needle machine has its hours and the thread on it', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-10/mount');
+  const arm = page.getByRole('radio', { name: 'Six-needle, free arm' });
+  await arm.click();
+  await ticket.stage('Stitch');
+  const rack = page.getByRole('radiogroup', { name: 'Needles of this machine' });
+  await expect(rack.getByRole('radio')).toHaveCount(6);
+  await expect(rack.getByRole('radio').nth(1)).toHaveAccessibleName(
+    /^Needle 2, 75\/11 embroidery, 2\.4 of 8 hours, .+ on it$/,
+  );
+  await rack.getByRole('radio').nth(1).click();
+  await expect(page.getByTestId('needle-hours')).toHaveText(
+    'Needle 2 of Six-needle, free arm: 2.4 of 8 hours.',
+  );
+  await ticket.reads(/^needle 2 · \d+ stitches/);
+  await ticket.stage('Mount');
+  await page.getByRole('radio', { name: 'Single-needle, flat bed' }).click();
+  await ticket.saved();
+});
+
+test('supplies: one that is used up is on the shopping list, and the ticket has the nearest instead', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/layers');
+  await ticket.reads('75/11 ballpoint');
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^75\/11 ballpoint needle: / }).click();
+  await ticket.fill('needles left', '0');
+  const line = page.getByTestId('to-buy').filter({ hasText: '75/11 ballpoint needle' });
+  await expect(line).toContainText('none here; the bench needs');
+  await ticket.saved();
+  await page.goto('/ticket/demo-ticket-01/layers');
+  await ticket.reads('75/11 ballpoint needle: none left. It is on the shopping list.');
+  await page
+    .getByRole('button', { name: /^Use 75\/11 embroidery instead: on your shelf; it may catch/ })
+    .click();
+  await expect(page.getByText(/ballpoint needle: none left/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^75\/11 ballpoint needle: / }).click();
+  await ticket.fill('needles left', '4');
+  await expect(line).toHaveCount(0);
+  await ticket.saved();
+});
+
+test('an offcut on the shelf serves before the roll', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  const roll = page.getByRole('button', { name: /^Cut-away, medium, 75 g\/m²: / });
+  await roll.click();
+  await page.getByRole('button', { name: 'Add sheets of one size' }).click();
+  await ticket.fill('sheet, width', '340 mm');
+  await ticket.fill('sheet, height', '300 mm');
+  await expect(page.getByRole('button', { name: '1 of 340 mm × 300 mm' })).toBeVisible();
+  await ticket.saved();
+  await page.goto('/ticket/demo-ticket-01/layers');
+  const cut = page.getByTestId('cut').filter({ hasText: 'Cut-away, medium' });
+  await expect(cut).toContainText(/from a sheet or offcut of 340 mm × 300 mm; leaves \d+ mm × \d+ mm/);
+  await page.goto('/shelf');
+  await roll.click();
+  await page.getByRole('button', { name: '1 of 340 mm × 300 mm' }).click();
+  await page.getByRole('button', { name: 'These are used up' }).click();
+  await expect(page.getByRole('button', { name: '1 of 340 mm × 300 mm' })).toHaveCount(0);
+  await ticket.saved();
+});
+
+test('why this support names the rules that spoke and gave way', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/layers');
+  await page.getByRole('button', { name: 'why needle?' }).click();
+  await ticket.reads('Also spoke, and gave way:');
+  await ticket.reads('any cloth: 75/11 embroidery; gives way to the rule for knit');
 });
 
 test('threads come from a list and go out as one; a list that cannot be read says which line', async ({

@@ -19,7 +19,15 @@ export { inHoopFrame } from './hoop/ring';
 export type { RingPicture } from './hoop/ritual';
 export { type Method, otherHoop } from './hoop/schema';
 export { IdSchema } from './ids';
-export { BOBBINS, type Choice, NEEDLES, STABILIZERS, sheetsInWords, TOPPERS } from './layers/materials';
+export {
+  BOBBINS,
+  type Choice,
+  NEEDLES,
+  type NeedleId,
+  STABILIZERS,
+  sheetsInWords,
+  TOPPERS,
+} from './layers/materials';
 export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
 export type { RiskBar } from './layers/risk';
 export {
@@ -73,12 +81,15 @@ export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, schoolsOf } from './rules/schools';
 export { type ChangedTicket, whatChanges } from './rules/whatChanges';
+export type { CutFrom } from './shelf/cutting';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {
   type Blank,
   EMPTY_SHELF,
+  type FittedNeedle,
   HOOP_KINDS,
   type Hoop,
+  type LooseSheets,
   type Machine,
   type Material,
   type OwnPlacement,
@@ -88,10 +99,14 @@ export {
   type ShelfNoun,
   ShelfSchema,
   SIDES,
+  SUPPLY_TYPES,
+  type Supply,
+  type SupplyType,
   type Thread,
 } from './shelf/schema';
-export { type ShelfUse, shelfAfter, shelfUseOf } from './shelf/shelfUse';
-export { type ShoppingLine, shoppingList } from './shelf/shopping';
+export { type ShelfUse, ShelfUseSchema, shelfAfter, shelfUseOf } from './shelf/shelfUse';
+export { type ShoppingLine, type ShoppingUnit, shoppingList } from './shelf/shopping';
+export { needlesOf, SUPPLIES, suppliesFor, withNeedle } from './shelf/supplies';
 export { nextStage, type StageState, stageStates } from './stageStates';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
 export { needleCare } from './stitch/needleCare';

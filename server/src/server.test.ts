@@ -258,6 +258,7 @@ describe('the interface’s own description', () => {
         '/api/shelf/blanks/{id}',
         '/api/shelf/fabrics/{id}',
         '/api/shelf/placements/{id}',
+        '/api/shelf/supplies/{id}',
         '/api/rules',
         '/api/shelf',
         '/api/shelf/hoops/{id}',

@@ -2,7 +2,7 @@ import { type DisplayUnits, type Finding, type Mend, say } from '@zt/core';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Offer } from './Offer';
-import { Press } from './ui/Press';
+import { Trial } from './Trial';
 import { Txt } from './ui/Txt';
 
 const WORDS = { stop: 'Stop', warn: 'Mind', note: 'Note' } as const;
@@ -18,46 +18,6 @@ interface FindingNoteProps {
 }
 
 const sameMend = (a: Mend | null, b: Mend): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** A mend that is on the sheet for trial: what it brings and costs, to take or to leave. */
-function Trial({
-  mend,
-  units,
-  onTake,
-  onLeave,
-}: {
-  mend: Mend;
-  units: DisplayUnits;
-  onTake: () => void;
-  onLeave: () => void;
-}) {
-  const p = usePalette();
-  const label = say(mend.label, units);
-  return (
-    <View
-      role="group"
-      aria-label={`Tried out: ${label}`}
-      style={{
-        borderWidth: 2.5,
-        borderColor: p.ink,
-        borderRadius: 6,
-        backgroundColor: p.panel,
-        padding: 10,
-        gap: 6,
-      }}
-    >
-      <Txt as="strong">{`On the sheet: ${label}`}</Txt>
-      <Txt as="small" tone="moss">
-        {say(mend.result, units)}
-      </Txt>
-      <Txt as="small">{`Cost: ${say(mend.cost ?? [], units)}`}</Txt>
-      <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press kind="main" title="Do it" label={`Do it: ${label}`} onPress={onTake} />
-        <Press title="Leave it" onPress={onLeave} />
-      </View>
-    </View>
-  );
-}
 
 /** What is wrong, by how much, and the buttons that mend it. */
 export function FindingNote({ finding, units, onMend, trial, quiet = false }: FindingNoteProps) {

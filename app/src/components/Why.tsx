@@ -37,6 +37,16 @@ function WhyOne({ reason, units }: { reason: Reason; units: DisplayUnits }) {
           {`${questionText(reason.school.question)}: ${reason.school.chosen}. Others: ${reason.school.others.join(' · ')}.`}
         </Txt>
       ) : null}
+      {reason.gaveWay && reason.gaveWay.length > 0 ? (
+        <>
+          <Txt as="small">Also spoke, and gave way:</Txt>
+          {reason.gaveWay.map((line, i) => (
+            <Txt key={i} as="small" tone="graphite">
+              {say(line, units)}
+            </Txt>
+          ))}
+        </>
+      ) : null}
     </>
   );
 }

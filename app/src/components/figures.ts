@@ -1,3 +1,15 @@
+import { type DisplayUnits, formatLength, type ShoppingUnit } from '@zt/core';
+
 /** Figures that have no place in a phrase: one digit after the point, and metres off a roll to the centimetre. */
 export const oneDigit = (value: number): string => String(Math.round(value * 10) / 10);
 export const metres = (m: number): string => `${Math.round(m * 100) / 100} m`;
+
+/** So much of a supply, in what it is counted in: "1 needle", "0.6 cans", "14 m". */
+export function amount(value: number, unit: ShoppingUnit): string {
+  if (unit === 'm') return metres(value);
+  return `${oneDigit(value)} ${value === 1 ? unit.replace(/s$/, '') : unit}`;
+}
+
+/** A rectangle's two sides. */
+export const sides = (size: { widthMm: number; heightMm: number }, units: DisplayUnits): string =>
+  `${formatLength(size.widthMm, units)} × ${formatLength(size.heightMm, units)}`;

@@ -10,6 +10,8 @@ export const ReasonSchema = z.object({
   school: z
     .object({ question: z.enum(QUESTION_IDS), chosen: z.string(), others: z.array(z.string()) })
     .optional(),
+  /** Other rules that spoke for the same thing and did not decide it, each with why not. */
+  gaveWay: z.array(PhraseSchema).optional(),
 });
 export type Reason = z.infer<typeof ReasonSchema>;
 

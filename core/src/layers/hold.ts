@@ -2,6 +2,16 @@ import type { LayerFacts } from './facts';
 import { STABILIZERS } from './materials';
 import type { Hold, Sheet, StabilizerId } from './schema';
 
+export const HOLD_WORDS: Record<Hold, string> = {
+  fused: 'fused to the cloth',
+  hooped: 'hooped with the cloth',
+  spray: 'held with temporary spray adhesive',
+  sticky: 'sticky sheet in the hoop',
+  'basting box': 'held with a basting box',
+  pins: 'pinned outside the field',
+  tape: 'slid underneath, taped',
+};
+
 /** Whether a hold may be used for this sheet on this cloth. */
 export function holdAllowed(hold: Hold, sheet: StabilizerId, facts: LayerFacts): boolean {
   const { grade } = STABILIZERS[sheet];

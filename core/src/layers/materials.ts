@@ -139,6 +139,8 @@ export const NEEDLES = {
   '90-large-eye': { id: '90-large-eye', name: '90/14 large-eye', use: 'metallic and heavy matte cotton' },
   wing: { id: 'wing', name: 'Wing needle', use: 'decorative heirloom work' },
 } as const satisfies Record<string, Choice>;
+export type NeedleId = keyof typeof NEEDLES;
+export const NEEDLE_IDS = Object.keys(NEEDLES) as [NeedleId, ...NeedleId[]];
 
 export const THREADS = {
   'polyester-40': { id: 'polyester-40', name: '40 wt polyester', use: 'what is washed often' },
@@ -152,6 +154,8 @@ export const BOBBINS = {
   'bobbin-60': { id: 'bobbin-60', name: '60 wt bobbin thread', use: 'what most machines are set for' },
   'bobbin-90': { id: 'bobbin-90', name: '90 wt bobbin thread', use: 'finer: check the top tension' },
 } as const satisfies Record<string, Choice>;
+export type BobbinId = keyof typeof BOBBINS;
+export const BOBBIN_IDS = Object.keys(BOBBINS) as [BobbinId, ...BobbinId[]];
 
 export const COVERS = {
   none: { id: 'none', name: 'No cover', use: 'the back lies off the skin or is soft enough' },

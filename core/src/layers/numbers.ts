@@ -86,6 +86,48 @@ export const LAYER_NUMBERS = {
     unit: 'count',
     reason: 'A middling design takes so much of its main colour.',
   },
+  lowNeedles: {
+    name: 'Needles of a kind are low below',
+    value: 2,
+    unit: 'count',
+    reason: 'One in the machine and none to change to stops the work.',
+  },
+  lowBobbins: {
+    name: 'Wound bobbins are low below',
+    value: 2,
+    unit: 'count',
+    reason: 'A large design can take more than one.',
+  },
+  lowSprayCans: {
+    name: 'Spray adhesive is low below, cans',
+    value: 0.25,
+    unit: 'count',
+    reason: 'A can that is nearly empty spits.',
+  },
+  lowTapeM: {
+    name: 'Tape is low below, m',
+    value: 2,
+    unit: 'count',
+    reason: 'A few more sheets, and it is gone.',
+  },
+  sheetsACan: {
+    name: 'Sheets that a can of spray holds',
+    value: 60,
+    unit: 'count',
+    reason: 'A light coat on a sheet of a middling hoop; count your own.',
+  },
+  tapeASheetMm: {
+    name: 'Tape for a sheet',
+    value: 240,
+    unit: 'mm',
+    reason: 'Four strips as long as a finger.',
+  },
+  leastOffcutMm: {
+    name: 'An offcut is kept from',
+    value: 100,
+    unit: 'mm',
+    reason: 'The shorter side: what is smaller serves no hoop.',
+  },
   smallLetterMm: {
     name: 'Small lettering below',
     value: 6,

@@ -4,13 +4,15 @@ import type { Shelf } from '../shelf/schema';
 import { count, type Phrase, percent, phrase } from '../units/phrase';
 import { decideLayers, type LayersDecision, MORE_LAYERS, type PartDecision, sheetsOf } from './decideLayers';
 import type { LayerFacts } from './facts';
-import { clampedSheet, holdAllowed, holdSheets } from './hold';
+import { gaveWay } from './gaveWay';
+import { clampedSheet, HOLD_WORDS, holdAllowed, holdSheets } from './hold';
 import { CHOICES, type Choice, STABILIZERS } from './materials';
 import { neverFindings, type Stack } from './never';
 import { type RiskBar, risksOf } from './risk';
 import type { ChoiceRule } from './rule';
 import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet } from './schema';
 import { ownedTypes, substituteFor } from './substitutes';
+import { supplyFindings } from './supplyFindings';
 
 export interface ChosenPart {
   part: ChoicePart;
@@ -77,6 +79,7 @@ function explainSupport(input: LayersInput, facts: LayerFacts, { support, layers
     text: rule.reason(facts),
     arithmetic: [layersSum(facts, layers), ...capped],
     school,
+    gaveWay: gaveWay(support, facts),
   };
   return {
     sheets,
@@ -99,10 +102,9 @@ function explainPart(
 ): ChosenPart {
   const own = input.choices[part];
   const { rule, others } = decision;
-  const reason = because(
-    part,
-    nothingStays ? phrase`Nothing under the stitches stays in.` : rule.reason(facts),
-  );
+  const reason: Reason = nothingStays
+    ? because(part, phrase`Nothing under the stitches stays in.`)
+    : { ...because(part, rule.reason(facts)), gaveWay: gaveWay(decision, facts) };
   return {
     part,
     choice,
@@ -138,16 +140,6 @@ function alternativesOf(
     .filter((c) => c.id !== ruled)
     .map((choice) => ({ choice, reason: reasons.get(choice.id) ?? useOf(choice) }));
 }
-
-const HOLD_WORDS: Record<Sheet['hold'], string> = {
-  fused: 'fused to the cloth',
-  hooped: 'hooped with the cloth',
-  spray: 'held with temporary spray adhesive',
-  sticky: 'sticky sheet in the hoop',
-  'basting box': 'held with a basting box',
-  pins: 'pinned outside the field',
-  tape: 'slid underneath, taped',
-};
 
 function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, shelf: Shelf): StackLayer[] {
   const owned = ownedTypes(shelf);
@@ -275,6 +267,12 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
       ...holdFindings(support.sheets, facts),
       ...riskFindings(support.sheets, topper.id, facts),
       ...shelfFindings(stack, whole, { facts, shelf }),
+      ...supplyFindings(
+        input,
+        whole,
+        { needle: parts.needle.choice, bobbin: parts.bobbin.choice },
+        { facts, shelf },
+      ),
     ],
     reasons: [support.supportReason, ...CHOICE_PARTS.map((part) => parts[part].reason)],
   };

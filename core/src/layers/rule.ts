@@ -37,7 +37,8 @@ export interface Decision<R extends RuleBase> {
   others: R[];
 }
 
-const schoolAgrees = (rule: RuleBase, facts: LayerFacts) =>
+/** Whether the shop follows the rule's school, where it has one. */
+export const schoolAgrees = (rule: RuleBase, facts: LayerFacts) =>
   !rule.school || facts.schools[rule.school.question] === rule.school.id;
 
 /** Rules in the order they decide: the highest priority first; of equals the earlier. */

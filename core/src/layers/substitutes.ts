@@ -10,7 +10,7 @@ import { HOLDS, type Sheet, STABILIZER_IDS, type StabilizerId } from './schema';
 
 /** The materials of which the shelf has some left. */
 export const ownedTypes = (shelf: Shelf): ReadonlySet<string> =>
-  new Set(shelf.materials.filter((m) => m.metresLeft > 0).map((m) => m.type));
+  new Set(shelf.materials.filter((m) => m.metresLeft > 0 || m.loose.length > 0).map((m) => m.type));
 
 /** The same place in the stack with another stabilizer: its hold kept where it may be, else the best that may. */
 function replaced(sheet: Sheet, stabilizer: StabilizerId, facts: LayerFacts): Sheet {
@@ -20,8 +20,16 @@ function replaced(sheet: Sheet, stabilizer: StabilizerId, facts: LayerFacts): Sh
   return { stabilizer, hold: hold ?? 'tape' };
 }
 
+/** The stacks in the order of their risk, the least first, without those that must never be. */
+export const byRisk = <T extends { stack: Stack }>(options: readonly T[], facts: LayerFacts): T[] =>
+  options
+    .filter(({ stack }) => !breaksNever(stack, facts))
+    .map((option) => ({ option, sum: riskSum(facts, option.stack) }))
+    .sort((a, b) => a.sum - b.sum)
+    .map(({ option }) => option);
+
 /** What a change of stack does to the risks, the greatest first: "puckering 12 more". */
-function riskChange(before: readonly RiskBar[], after: readonly RiskBar[]): Phrase {
+export function riskChange(before: readonly RiskBar[], after: readonly RiskBar[]): Phrase {
   const changes = after
     .map((bar, i) => ({ risk: bar.risk, by: Math.round(bar.points - (before[i]?.points ?? 0)) }))
     .filter(({ by }) => Math.abs(by) >= 1)
@@ -41,15 +49,11 @@ export function substituteFor(
   { facts, shelf }: { facts: LayerFacts; shelf: Shelf },
 ): Mend | null {
   const owned = ownedTypes(shelf);
-  const options = STABILIZER_IDS.filter((id) => id !== missing && owned.has(id))
-    .map((id) => {
-      const sheets = stack.sheets.map((s) => (s.stabilizer === missing ? replaced(s, id, facts) : s));
-      return { id, stack: { ...stack, sheets } };
-    })
-    .filter((option) => !breaksNever(option.stack, facts))
-    .map((option) => ({ ...option, sum: riskSum(facts, option.stack) }))
-    .sort((a, b) => a.sum - b.sum);
-  const [best] = options;
+  const options = STABILIZER_IDS.filter((id) => id !== missing && owned.has(id)).map((id) => {
+    const sheets = stack.sheets.map((s) => (s.stabilizer === missing ? replaced(s, id, facts) : s));
+    return { id, stack: { ...stack, sheets } };
+  });
+  const [best] = byRisk(options, facts);
   if (!best) return null;
   return {
     label: phrase`Use ${STABILIZERS[best.id].name} instead`,

@@ -51,7 +51,7 @@ export function hoopOf(preset: HoopPreset, id: string, machineIds: string[]): Ho
 }
 
 /** What a machine is until somebody says otherwise. */
-export const USUAL_MACHINE = {
+export const USUAL_MACHINE: Omit<Machine, 'id' | 'name'> = {
   needles: 1,
   bed: 'flat',
   bodySide: 'right',
@@ -62,6 +62,6 @@ export const USUAL_MACHINE = {
   resize: { leastPercent: 80, mostPercent: 120 },
   knowsHoops: true,
   turnStepDeg: 1,
-  needleHours: 0,
+  fitted: [],
   bobbinMetres: 70,
-} as const satisfies Omit<Machine, 'id' | 'name'>;
+};

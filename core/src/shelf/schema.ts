@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PointSchema } from '../geometry/schema';
 import { IdSchema } from '../ids';
+import { BOBBIN_IDS, NEEDLE_IDS } from '../layers/materials';
 import { FabricSchema, HexSchema, PieceInputSchema } from '../piece/schema';
 import { PlaceInputSchema } from '../place/schema';
 
@@ -40,6 +41,13 @@ export const HoopSchema = z.object({
 });
 export type Hoop = z.infer<typeof HoopSchema>;
 
+/** A needle in a machine: what it is, null where nobody has said, and how long it has stitched. */
+const FittedNeedleSchema = z.object({
+  type: z.enum(NEEDLE_IDS).nullable(),
+  hours: z.number().min(0).max(1000),
+});
+export type FittedNeedle = z.infer<typeof FittedNeedleSchema>;
+
 /** A machine, as far as mounting and timing ask. */
 export const MachineSchema = z.object({
   id: IdSchema,
@@ -63,12 +71,25 @@ export const MachineSchema = z.object({
   knowsHoops: z.boolean().default(true),
   /** The smallest turn its screen offers, degrees. */
   turnStepDeg: z.union([z.literal(1), z.literal(10), z.literal(90)]).default(1),
-  needleHours: z.number().min(0).max(1000),
+  /** What is in its needles, from the first; beyond the list they are new. `needlesOf` has one for each. */
+  fitted: z.array(FittedNeedleSchema).max(20).default([]),
   bobbinMetres: z.number().min(5).max(500),
 });
 export type Machine = z.infer<typeof MachineSchema>;
 
-/** Something from a roll, a sheet or a can: a stabilizer, a topper, an adhesive. */
+/** Bounds of what lies loose of one material. */
+export const LOOSE_BOUNDS = { leastMm: 10, mostMm: 3000, mostOfOne: 1000, mostSizes: 200 } as const;
+const looseSide = z.number().min(LOOSE_BOUNDS.leastMm).max(LOOSE_BOUNDS.mostMm);
+
+/** Sheets of one size, bought so or left over as offcuts. */
+export const LooseSheetsSchema = z.object({
+  widthMm: looseSide,
+  heightMm: looseSide,
+  count: z.number().int().min(1).max(LOOSE_BOUNDS.mostOfOne),
+});
+export type LooseSheets = z.infer<typeof LooseSheetsSchema>;
+
+/** A stabilizer, a topper or a cover sheet: a roll of it, and what lies loose, which is used first. */
 export const MaterialSchema = z.object({
   id: IdSchema,
   name,
@@ -76,6 +97,7 @@ export const MaterialSchema = z.object({
   type: z.string().min(1).max(60),
   widthMm: z.number().min(0).max(3000),
   metresLeft: z.number().min(0).max(2000),
+  loose: z.array(LooseSheetsSchema).max(LOOSE_BOUNDS.mostSizes).default([]),
 });
 export type Material = z.infer<typeof MaterialSchema>;
 
@@ -88,6 +110,20 @@ export const ThreadSchema = z.object({
   metresLeft: z.number().min(0).max(20_000),
 });
 export type Thread = z.infer<typeof ThreadSchema>;
+
+/** What is counted as it is used up: needles, wound bobbins, adhesives. */
+export const SUPPLY_TYPES = [...NEEDLE_IDS, ...BOBBIN_IDS, 'spray', 'tape'] as const;
+export type SupplyType = (typeof SUPPLY_TYPES)[number];
+
+/** Some of one supply, in its own unit (`SUPPLIES`); for one machine, or for all. */
+export const SupplySchema = z.object({
+  id: IdSchema,
+  name,
+  type: z.enum(SUPPLY_TYPES),
+  left: z.number().min(0).max(10_000),
+  machineId: IdSchema.nullable(),
+});
+export type Supply = z.infer<typeof SupplySchema>;
 
 /** A bought blank that comes again: its measurements, kept under a name. */
 export const BlankSchema = PieceInputSchema.pick({
@@ -120,6 +156,7 @@ export const ShelfSchema = z.object({
   machines: z.array(MachineSchema).max(50),
   materials: z.array(MaterialSchema).max(500),
   threads: z.array(ThreadSchema).max(5000),
+  supplies: z.array(SupplySchema).max(500).default([]),
   fabrics: z.array(OwnFabricSchema).max(500).default([]),
   blanks: z.array(BlankSchema).max(1000).default([]),
   placements: z.array(OwnPlacementSchema).max(500).default([]),
@@ -131,6 +168,7 @@ export const SHELF_ITEMS = {
   machines: MachineSchema,
   materials: MaterialSchema,
   threads: ThreadSchema,
+  supplies: SupplySchema,
   fabrics: OwnFabricSchema,
   blanks: BlankSchema,
   placements: OwnPlacementSchema,
@@ -144,6 +182,7 @@ export const EMPTY_SHELF: Shelf = {
   machines: [],
   materials: [],
   threads: [],
+  supplies: [],
   fabrics: [],
   blanks: [],
   placements: [],

@@ -1,12 +1,11 @@
-import fc from 'fast-check';
 import { applyMend } from '../findings/finding';
-import { metresOf, sheetPieces } from '../layers/sheetPieces';
+import { sheetPieces } from '../layers/sheetPieces';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
-import { applyChange } from '../ticket';
+import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
-import type { Shelf } from './schema';
+import type { Shelf, Supply } from './schema';
 import { shoppingList } from './shopping';
 
 const MM = { system: 'mm' } as const;
@@ -25,8 +24,10 @@ describe('pieces to cut', () => {
     const plan = planTicket(exampleA(), SAMPLE_SHELF, RULES);
     const [sheet] = sheetPieces(plan, SAMPLE_SHELF, RULES);
     expect(sheet).toMatchObject({ type: 'cut-away', widthMm: 182, heightMm: 190, count: 1 });
-    // two lie side by side on a roll of 500 mm: 182 across leaves half of 190, 190 across half of 182
-    expect(sheet?.metres).toBeCloseTo(0.091, 9);
+    // across the roll of 500 mm it takes 190 of its width: 182 mm of its length, and 310 × 182 mm are left
+    expect(sheet?.from).toMatchObject([
+      { metres: 0.182, sheet: null, offcuts: [{ widthMm: 310, heightMm: 182 }] },
+    ]);
   });
 
   it('are the field and 25 mm of what is fused, and the design and 10 mm of a film', () => {
@@ -68,23 +69,6 @@ describe('pieces to cut', () => {
     expect(pieces.find((p) => p.type === 'soluble-film')).toMatchObject({ widthMm: 145, heightMm: 145 });
   });
 
-  it('take no less than their area, and fit the roll', () => {
-    const side = fc.integer({ min: 40, max: 600 });
-    fc.assert(
-      fc.property(
-        side,
-        side,
-        fc.integer({ min: 1, max: 9 }),
-        fc.integer({ min: 200, max: 900 }),
-        (w, h, n, roll) => {
-          const metres = metresOf({ widthMm: w, heightMm: h }, n, roll);
-          if (metres === null) return Math.min(w, h) > roll;
-          return metres * 1000 * roll >= w * h * n - 1e-6;
-        },
-      ),
-    );
-  });
-
   it('are not cut while there is no hoop', () => {
     const plan = planTicket(exampleA(), { ...SAMPLE_SHELF, hoops: [] }, RULES);
     expect(sheetPieces(plan, SAMPLE_SHELF, RULES)).toEqual([]);
@@ -108,6 +92,48 @@ describe('the shopping list', () => {
   });
 });
 
+describe('supplies on the shopping list', () => {
+  const supply = (type: Supply['type'], left: number): Supply => ({
+    id: `supply-${type}`,
+    name: type,
+    type,
+    left,
+    machineId: null,
+  });
+  const lines = (supplies: Supply[], tickets = [exampleA()]) =>
+    shoppingList(tickets, { ...SAMPLE_SHELF, supplies }, RULES).map((l) => [l.name, l.unit, l.why]);
+
+  it('are none while the shop counts none', () => {
+    expect(lines([])).toEqual([]);
+  });
+
+  it('are what it counts and has too few of, and what a ticket needs and it has none of', () => {
+    expect(lines([supply('90', 5)])).toEqual([['75/11 ballpoint needle', 'needles', 'missing']]);
+    expect(lines([supply('75-ballpoint', 1)])).toEqual([['75/11 ballpoint needle', 'needles', 'low']]);
+    expect(lines([supply('75-ballpoint', 5)])).toEqual([]);
+    expect(lines([supply('bobbin-60', 0.1)])).toEqual([['60 wt bobbin thread, wound', 'bobbins', 'short']]);
+    expect(lines([supply('spray', 0.2)], [])).toEqual([['Temporary spray adhesive', 'cans', 'low']]);
+  });
+
+  it('do not ask for a needle that is in the machine', () => {
+    const fitted = [{ type: '75-ballpoint' as const, hours: 1 }];
+    const machines = SAMPLE_SHELF.machines.map((m) => ({ ...m, fitted }));
+    const shelf = { ...SAMPLE_SHELF, machines, supplies: [supply('90', 5)] };
+    expect(shoppingList([exampleA()], shelf, RULES)).toEqual([]);
+  });
+});
+
+it('an offcut of one ticket serves the next: two need no more of the roll than one', () => {
+  const narrow = {
+    ...SAMPLE_SHELF,
+    materials: SAMPLE_SHELF.materials.map((m) => (m.type === 'cut-away' ? { ...m, metresLeft: 0.1 } : m)),
+  };
+  const needed = (n: number) => shoppingList(Array<Ticket>(n).fill(exampleA()), narrow, RULES)[0]?.needed;
+  expect(needed(1)).toBeCloseTo(0.182, 9);
+  expect(needed(2)).toBeCloseTo(0.182, 9);
+  expect(needed(3)).toBeCloseTo(0.364, 9);
+});
+
 describe('threads on the shopping list', () => {
   const withNavy = (metresLeft: number): Shelf => ({
     ...SAMPLE_SHELF,
@@ -123,7 +149,7 @@ describe('threads on the shopping list', () => {
     expect(why(0)).toEqual([['Thread, navy', 'missing']]);
     expect(why(100)).toEqual([]);
     expect(why(49, [])).toEqual([['Thread, navy', 'low']]);
-    expect(shoppingList([exampleA()], withNavy(10), RULES)[0]?.neededM).toBeCloseTo(12.96, 2);
+    expect(shoppingList([exampleA()], withNavy(10), RULES)[0]?.needed).toBeCloseTo(12.96, 2);
   });
 });
 

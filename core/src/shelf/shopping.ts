@@ -1,17 +1,22 @@
-import { sheetPieces } from '../layers/sheetPieces';
+import { cutSheets } from '../layers/sheetPieces';
 import { planTicket } from '../plan';
-import { numberFor } from '../rules/numbers';
+import { type NumberId, numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Ticket } from '../ticket';
-import type { Shelf } from './schema';
-import { shelfUseOf } from './shelfUse';
+import type { Material, Shelf, SupplyType } from './schema';
+import { suppliesNeeded } from './shelfUse';
+import { isOut, SUPPLIES } from './supplies';
 
-/** Something to buy: what the bench needs of it, what the shelf has, and for whom. Metres. */
+/** What amounts are counted in. */
+export type ShoppingUnit = 'm' | (typeof SUPPLIES)[SupplyType]['unit'];
+
+/** Something to buy: what the bench needs of it, what the shelf has, and for whom. */
 export interface ShoppingLine {
   type: string;
   name: string;
-  neededM: number;
-  hasM: number;
+  unit: ShoppingUnit;
+  needed: number;
+  has: number;
   /** Names of the tickets that need it. */
   tickets: string[];
   /** `missing`: none there. `short`: less than the bench needs. `low`: enough for the bench, but nearly gone. */
@@ -20,77 +25,96 @@ export interface ShoppingLine {
 
 /** A roll of this width is taken for what is not on the shelf, mm. */
 const USUAL_ROLL_MM = 500;
+/** Longer than any roll: what is needed is counted as if none ran out. */
+const ENDLESS_M = 1e6;
 
-interface Need {
-  name: string;
-  neededM: number;
-  tickets: string[];
+/** Amounts by what they are of, each with the tickets that need it. */
+type Needs = Map<string, { name: string; needed: number; tickets: string[] }>;
+
+function need(
+  needs: Needs,
+  key: string,
+  { name, amount, ticket }: { name: string; amount: number; ticket: string },
+) {
+  const before = needs.get(key) ?? { name, needed: 0, tickets: [] };
+  before.needed += amount;
+  if (!before.tickets.includes(ticket)) before.tickets.push(ticket);
+  needs.set(key, before);
 }
 
-function rollNeeds(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Map<string, Need> {
-  const needs = new Map<string, Need>();
-  for (const ticket of tickets)
-    for (const piece of sheetPieces(planTicket(ticket, shelf, rules), shelf, rules)) {
-      const need = needs.get(piece.type) ?? { name: piece.name, neededM: 0, tickets: [] };
-      const area = piece.widthMm * piece.heightMm * piece.count;
-      need.neededM += piece.metres ?? area / USUAL_ROLL_MM / 1000;
-      if (!need.tickets.includes(ticket.name)) need.tickets.push(ticket.name);
-      needs.set(piece.type, need);
+/** What the tickets need of rolls, threads and supplies, one after the other: an offcut of the first serves the next. */
+function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules) {
+  const rolls: Needs = new Map();
+  const threads: Needs = new Map();
+  const supplies: Needs = new Map();
+  let materials: Material[] = shelf.materials.map((m) => ({ ...m, metresLeft: ENDLESS_M }));
+  for (const ticket of tickets) {
+    const plan = planTicket(ticket, shelf, rules);
+    const cut = cutSheets(plan, { materials }, rules);
+    materials = cut.after;
+    const add = (needs: Needs, key: string, name: string, amount: number) =>
+      need(needs, key, { name, amount, ticket: ticket.name });
+    for (const { type, name, widthMm, heightMm, from, missing } of cut.pieces) {
+      const rolled = from.reduce((sum, { metres }) => sum + metres, 0);
+      add(rolls, type, name, rolled + (widthMm * heightMm * missing) / USUAL_ROLL_MM / 1000);
     }
-  return needs;
+    const copies = Math.max(1, plan.place?.copies.length ?? 1);
+    for (const { thread, topM } of plan.stitch?.stops ?? [])
+      if (thread) add(threads, thread.id, `Thread, ${thread.name}`, topM * copies);
+    for (const { type, amount } of suppliesNeeded(plan, rules))
+      add(supplies, type, SUPPLIES[type].name, amount);
+    const needle = plan.layers?.parts.needle.choice.id as SupplyType | undefined;
+    if (needle && isOut(needle, shelf)) add(supplies, needle, SUPPLIES[needle].name, 1);
+  }
+  return { rolls, threads, supplies };
 }
-
-/** Metres of each thread that the tickets take, by the thread's id. */
-function threadNeeds(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Map<string, Need> {
-  const needs = new Map<string, Need>();
-  for (const ticket of tickets)
-    for (const use of shelfUseOf(
-      planTicket(ticket, shelf, rules),
-      { ...shelf, threads: endless(shelf) },
-      rules,
-    )) {
-      if (use.noun !== 'threads') continue;
-      const name = shelf.threads.find((t) => t.id === use.id)?.name ?? use.id;
-      const need = needs.get(use.id) ?? { name, neededM: 0, tickets: [] };
-      need.neededM += use.metres;
-      if (!need.tickets.includes(ticket.name)) need.tickets.push(ticket.name);
-      needs.set(use.id, need);
-    }
-  return needs;
-}
-
-/** The threads as if none ran out: what is needed, not what is there. */
-const endless = (shelf: Shelf): Shelf['threads'] =>
-  shelf.threads.map((t) => ({ ...t, metresLeft: Infinity }));
 
 const URGENCY = ['missing', 'short', 'low'] as const;
 
 function lineFor(
-  type: string,
-  { name, neededM, tickets }: Need,
-  { hasM, lowM }: { hasM: number; lowM: number },
+  line: Omit<ShoppingLine, 'why' | 'needed' | 'tickets'>,
+  needs: Needs,
+  low: number,
 ): ShoppingLine[] {
+  const { needed, tickets } = needs.get(line.type) ?? { needed: 0, tickets: [] };
   const why =
-    neededM > 0 && hasM === 0 ? 'missing' : neededM > hasM ? 'short' : hasM - neededM < lowM ? 'low' : null;
-  return why ? [{ type, name, neededM, hasM, tickets, why }] : [];
+    needed > 0 && line.has === 0
+      ? 'missing'
+      : needed > line.has
+        ? 'short'
+        : line.has - needed < low
+          ? 'low'
+          : null;
+  return why ? [{ ...line, needed, tickets, why }] : [];
 }
 
-/** What to buy for the tickets on the bench: needs less the shelf, and rolls and threads that are nearly gone. */
+/** Supplies are on the list once the shop counts such things: those it has, and those it needs and has not. */
+function supplyLines(needs: Needs, shelf: Shelf, rules: HouseRules): ShoppingLine[] {
+  const types = new Set(shelf.supplies.map((s) => s.type));
+  for (const type of needs.keys()) if (isOut(type as SupplyType, shelf)) types.add(type as SupplyType);
+  return [...types].flatMap((type) => {
+    const { name, unit, low } = SUPPLIES[type];
+    const has = shelf.supplies.filter((s) => s.type === type).reduce((sum, s) => sum + s.left, 0);
+    return lineFor({ type, name, unit, has }, needs, numberFor(rules, low));
+  });
+}
+
+/** What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. */
 export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const rolls = rollNeeds(tickets, shelf, rules);
+  const { rolls, threads, supplies } = needsOf(tickets, shelf, rules);
+  const low = (id: NumberId) => numberFor(rules, id);
   const types = new Map(shelf.materials.map((m) => [m.type, m.name]));
-  for (const [type, need] of rolls) types.set(type, types.get(type) ?? need.name);
-  const threads = threadNeeds(tickets, shelf, rules);
+  for (const [type, { name, needed }] of rolls) if (needed > 0) types.set(type, types.get(type) ?? name);
   return [
     ...[...types].flatMap(([type, name]) => {
-      const hasM = shelf.materials.filter((m) => m.type === type).reduce((sum, m) => sum + m.metresLeft, 0);
-      const need = rolls.get(type) ?? { neededM: 0, tickets: [] };
-      return lineFor(type, { ...need, name }, { hasM, lowM: numberFor(rules, 'lowRollM') });
+      const ofType = shelf.materials.filter((m) => m.type === type);
+      const has = ofType.reduce((sum, m) => sum + m.metresLeft, 0);
+      const onlySheets = ofType.length > 0 && ofType.every((m) => m.widthMm === 0);
+      return lineFor({ type, name, unit: 'm', has }, rolls, onlySheets ? 0 : low('lowRollM'));
     }),
-    ...shelf.threads.flatMap(({ id, name, metresLeft }) => {
-      const need = threads.get(id) ?? { neededM: 0, tickets: [] };
-      const lowM = numberFor(rules, 'lowThreadM');
-      return lineFor(id, { ...need, name: `Thread, ${name}` }, { hasM: metresLeft, lowM });
-    }),
+    ...shelf.threads.flatMap(({ id, name, metresLeft }) =>
+      lineFor({ type: id, name: `Thread, ${name}`, unit: 'm', has: metresLeft }, threads, low('lowThreadM')),
+    ),
+    ...supplyLines(supplies, shelf, rules),
   ].sort((a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why));
 }

@@ -1,10 +1,11 @@
 import { nearestThread, type ThreadMatch } from '../colour/fromShelf';
 import type { DesignFacts, PlannedStop } from '../design/planDesign';
-import type { Finding } from '../findings/finding';
+import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
 import type { Machine, Shelf, Thread } from '../shelf/schema';
+import { needlesOf } from '../shelf/supplies';
 import { count, metres, minutes, type Phrase, percent, phrase } from '../units/phrase';
 import type { StitchInput } from './schema';
 
@@ -14,6 +15,10 @@ export interface StitchStop extends PlannedStop {
   bobbinM: number;
   thread: Thread | null;
   match: ThreadMatch;
+  /** The machine's needle it is on, from 0. */
+  needle: number;
+  /** Whether that needle must first be threaded anew. */
+  rethreads: boolean;
 }
 
 export interface StitchPlan {
@@ -44,21 +49,38 @@ export function topThreadM(stitches: number, rules: HouseRules): number {
 export const bobbinM = (stitches: number, rules: HouseRules): number =>
   (topThreadM(stitches, rules) * numberFor(rules, 'bobbinShare')) / 100;
 
-function planStop(
-  stop: PlannedStop,
-  i: number,
-  context: { machine: Machine | null; shelf: Shelf; rules: HouseRules },
-): StitchStop {
-  const { machine, shelf, rules } = context;
-  const matched = nearestThread(stop.hex, shelf.threads);
-  const change =
-    i === 0 ? 0 : numberFor(rules, (machine?.needles ?? 1) > 1 ? 'changeManyNeedles' : 'changeOneNeedle');
+type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
+
+/**
+ * The thread of each stop and the needle it is on: the first threads each have a needle of their own, in order, the
+ * next go round again from the first needle, which is then threaded anew.
+ */
+export function threadNeedles(
+  stops: readonly PlannedStop[],
+  needles: number,
+  threads: readonly Thread[],
+): ThreadedStop[] {
+  const places: string[] = [];
+  const on = new Map<number, string>();
+  return stops.map((stop, i) => {
+    const matched = nearestThread(stop.hex, threads);
+    const colour = matched.thread?.id ?? stop.hex;
+    if (!places.includes(colour)) places.push(colour);
+    const needle = places.indexOf(colour) % needles;
+    const before = on.get(needle);
+    on.set(needle, colour);
+    const rethreads = needles === 1 ? i > 0 : before !== undefined && before !== colour;
+    return { ...stop, ...matched, needle, rethreads };
+  });
+}
+
+function planStop(stop: ThreadedStop, i: number, { machine, rules }: StitchContext): StitchStop {
+  const change = i === 0 ? 0 : numberFor(rules, stop.rethreads ? 'changeOneNeedle' : 'changeManyNeedles');
   const trims =
     numberFor(rules, 'trimsPerStop') * numberFor(rules, machine?.trims ? 'trimByMachine' : 'trimByHand');
   const sewing = stop.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED);
   return {
     ...stop,
-    ...matched,
     topM: topThreadM(stop.stitches, rules),
     bobbinM: bobbinM(stop.stitches, rules),
     minutes: sewing + (change + trims) / 60,
@@ -103,18 +125,16 @@ function bobbinFinding(
   ];
 }
 
-function needleFinding(machine: Machine | null, rules: HouseRules): Finding[] {
+/** A warning for each needle that this ticket stitches with and that has its hours. */
+function needleFindings(stops: readonly StitchStop[], machine: Machine | null, rules: HouseRules): Finding[] {
   const most = numberFor(rules, 'needleHours');
-  if (!machine || machine.needleHours < most) return [];
-  return [
-    {
-      code: 'stitch-needle-worn',
-      stage: 'stitch',
-      severity: 'warn',
-      text: phrase`The needle has ${count(machine.needleHours)} hours; change it after ${count(most)}. Power off first.`,
-      mends: [],
-    },
-  ];
+  const used = new Set(stops.map((stop) => stop.needle));
+  return (machine ? needlesOf(machine) : []).flatMap(({ hours }, i) => {
+    if (hours < most || !used.has(i)) return [];
+    const which = machine?.needles === 1 ? 'The needle' : `Needle ${i + 1}`;
+    const text = phrase`${which} has ${count(hours)} hours; change it after ${count(most)}. Power off first.`;
+    return [finding('stitch', 'stitch-needle-worn', 'warn', text)];
+  });
 }
 
 /** What the stitching depends on beyond the design. */
@@ -128,8 +148,11 @@ export interface StitchContext {
 
 /** Colour stops of one copy with their minutes and thread, the totals of all copies, and whether the bobbin lasts. */
 export function planStitch(input: StitchInput, facts: DesignFacts, context: StitchContext): StitchPlan {
-  const { machine, rules, copies } = context;
-  const stops = facts.stops.map((stop, i) => planStop(stop, i, context));
+  const { machine, shelf, rules, copies } = context;
+  const needles = machine?.needles ?? 1;
+  const stops = threadNeedles(facts.stops, needles, shelf.threads).map((stop, i) =>
+    planStop(stop, i, context),
+  );
   const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0) * copies;
   const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
   const bobbinLeftM = input.bobbinLeftM ?? fullM;
@@ -149,8 +172,15 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
       betweenColours
         ? phrase`Trim jump threads at each colour change.`
         : phrase`Leave jump threads until the end.`,
+      ...stops.flatMap(({ rethreads, needle, thread, name }, i) =>
+        needles > 1 && rethreads
+          ? [
+              phrase`Colour ${String(i + 1)} is on needle ${String(needle + 1)} again: thread it with ${thread?.name ?? name}.`,
+            ]
+          : [],
+      ),
     ],
-    findings: [...bobbinFinding(plan, fullM, rules), ...needleFinding(machine, rules)],
+    findings: [...bobbinFinding(plan, fullM, rules), ...needleFindings(stops, machine, rules)],
     reasons: [
       because('time', phrase`Stitches by speed, colour changes and jump trims.`, [
         phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,

@@ -5,7 +5,7 @@ import type { Shelf } from '../shelf/schema';
 import { exampleA, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
-import { topThreadM } from './planStitch';
+import { threadNeedles, topThreadM } from './planStitch';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -76,8 +76,52 @@ describe('the bobbin', () => {
 it('warns of a worn needle, power off first', () => {
   const worn: Shelf = {
     ...SAMPLE_SHELF,
-    machines: SAMPLE_SHELF.machines.map((m) => ({ ...m, needleHours: 9 })),
+    machines: SAMPLE_SHELF.machines.map((m) => ({ ...m, fitted: [{ type: null, hours: 9 }] })),
   };
   const finding = planOf(null, worn).findings.find((f) => f.code === 'stitch-needle-worn');
   expect(say(finding?.text ?? [], MM)).toBe('The needle has 9 hours; change it after 8. Power off first.');
+});
+
+describe('on a machine of many needles', () => {
+  const stop = (hex: string) => ({ hex, name: hex, stitches: 100 });
+  const many = (needles: number, hours: number[]): Shelf => ({
+    ...SAMPLE_SHELF,
+    machines: SAMPLE_SHELF.machines.map((m) => ({
+      ...m,
+      needles,
+      fitted: hours.map((h) => ({ type: null, hours: h })),
+    })),
+  });
+
+  it('each thread has a needle of its own, and comes back to it', () => {
+    const stops = ['#1F3A5F', '#E0B33A', '#1F3A5F'].map(stop);
+    const on = threadNeedles(stops, 6, SAMPLE_SHELF.threads).map((s) => [s.needle, s.rethreads]);
+    expect(on).toEqual([
+      [0, false],
+      [1, false],
+      [0, false],
+    ]);
+  });
+
+  it('more threads than needles go round again, and the needle is threaded anew', () => {
+    const stops = ['#AA0000', '#00AA00', '#0000AA', '#AA0000'].map(stop);
+    const on = threadNeedles(stops, 2, []).map((s) => [s.needle, s.rethreads]);
+    expect(on).toEqual([
+      [0, false],
+      [1, false],
+      [0, true],
+      [0, true],
+    ]);
+    expect(threadNeedles(stops, 1, []).map((s) => s.rethreads)).toEqual([false, true, true, true]);
+  });
+
+  it('only a worn needle that this ticket stitches with is spoken of, by its number', () => {
+    const said = (hours: number[]) =>
+      planOf(null, many(3, hours))
+        .findings.filter((f) => f.code === 'stitch-needle-worn')
+        .map((f) => say(f.text, MM));
+    expect(said([0, 9, 0])).toEqual(['Needle 2 has 9 hours; change it after 8. Power off first.']);
+    expect(said([0, 0, 9])).toEqual([]);
+    expect(said([])).toEqual([]);
+  });
 });

@@ -13,7 +13,7 @@ const machine = (id: string, rest: Partial<Machine>): Machine => ({
   ...USUAL_MACHINE,
   id,
   name: 'Single-needle, flat bed',
-  needleHours: 2,
+  fitted: [{ type: null, hours: 2 }],
   ...rest,
 });
 
@@ -52,11 +52,12 @@ export const SAMPLE_SHELF: Shelf = {
     'tear-away-light-fusible',
     'tear-away-sticky',
     'soluble-film',
-  ].map((type, i) => ({ id: `material-${i}`, name: type, type, widthMm: 500, metresLeft: 8 })),
+  ].map((type, i) => ({ id: `material-${i}`, name: type, type, widthMm: 500, metresLeft: 8, loose: [] })),
   threads: [
     { id: 'thread-navy', name: 'navy', hex: '#1F3A5F', weight: 40, fibre: 'polyester', metresLeft: 800 },
     { id: 'thread-yellow', name: 'yellow', hex: '#E0B33A', weight: 40, fibre: 'polyester', metresLeft: 400 },
   ],
+  supplies: [],
   fabrics: [],
   blanks: [],
   placements: [],

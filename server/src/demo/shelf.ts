@@ -1,4 +1,14 @@
-import { type Hoop, type OwnPlacement, type Shelf, type Thread, USUAL_HOOP, USUAL_MACHINE } from '@zt/core';
+import {
+  type Hoop,
+  type LooseSheets,
+  type OwnPlacement,
+  type Shelf,
+  SUPPLIES,
+  type SupplyType,
+  type Thread,
+  USUAL_HOOP,
+  USUAL_MACHINE,
+} from '@zt/core';
 
 const FLAT = 'machine-flat-bed';
 const ARM = 'machine-free-arm';
@@ -39,6 +49,24 @@ const MATERIAL_ROWS: [type: string, name: string, widthMm: number, metresLeft: n
   ['soluble-film', 'Water-soluble film', 500, 11],
   ['heat-away-film', 'Heat-away film', 300, 2],
   ['soft-cover', 'Soft fusible cover sheet', 400, 2.5],
+];
+
+/** Sheets bought to size, and offcuts in the drawer. */
+const LOOSE: Record<string, LooseSheets[]> = {
+  mesh: [{ widthMm: 300, heightMm: 250, count: 4 }],
+  'tear-away-sticky': [{ widthMm: 220, heightMm: 190, count: 1 }],
+  'soluble-film': [{ widthMm: 160, heightMm: 140, count: 3 }],
+};
+
+const SUPPLY_ROWS: [type: SupplyType, left: number][] = [
+  ['75-embroidery', 7],
+  ['75-ballpoint', 4],
+  ['75-sharp', 3],
+  ['65', 2],
+  ['90', 1],
+  ['bobbin-60', 11],
+  ['spray', 0.6],
+  ['tape', 14],
 ];
 
 const THREAD_ROWS =
@@ -83,7 +111,7 @@ export const DEMO_SHELF: Shelf = {
       throatMm: 240,
       turnStepDeg: 90,
       resize: { leastPercent: 90, mostPercent: 120 },
-      needleHours: 5.5,
+      fitted: [{ type: '75-embroidery', hours: 5.5 }],
     },
     {
       ...USUAL_MACHINE,
@@ -94,7 +122,7 @@ export const DEMO_SHELF: Shelf = {
       bodySide: 'back',
       throatMm: 420,
       stitchesPerMinute: 850,
-      needleHours: 3,
+      fitted: [3, 2.4, 2.4, 1.1, 0.6, 0.2].map((hours) => ({ type: '75-embroidery', hours })),
       bobbinMetres: 110,
     },
   ],
@@ -117,8 +145,16 @@ export const DEMO_SHELF: Shelf = {
     name,
     widthMm,
     metresLeft,
+    loose: LOOSE[type] ?? [],
   })),
   threads,
+  supplies: SUPPLY_ROWS.map(([type, left]) => ({
+    id: `supply-${type}`,
+    name: SUPPLIES[type].name,
+    type,
+    left,
+    machineId: null,
+  })),
   fabrics: [
     {
       id: 'fabric-club-interlock',

@@ -5,6 +5,7 @@ import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { TextField } from '../../components/ui/TextField';
 import { Tick } from '../../components/ui/Tick';
+import { FittedNeedles } from './FittedNeedles';
 
 const BODY = [
   { id: 'right', name: 'on the right' },
@@ -18,7 +19,6 @@ const TURN_STEPS = [
 const NUMBERS = [
   { id: 'needles', label: 'needles', least: 1, most: 20, whole: true },
   { id: 'stitchesPerMinute', label: 'stitches a minute', least: 50, most: 2000, whole: true },
-  { id: 'needleHours', label: 'hours on the needle', least: 0, most: 1000, whole: false },
   { id: 'bobbinMetres', label: 'a full bobbin, m', least: 5, most: 500, whole: false },
 ] as const;
 
@@ -47,6 +47,7 @@ export function MachineForm({ machine, units, onMachine }: MachineFormProps) {
           onNumber={(value) => value !== null && onMachine({ ...machine, [id]: value })}
         />
       ))}
+      <FittedNeedles machine={machine} onMachine={onMachine} />
       <LengthField
         label="throat: needle to body"
         mm={machine.throatMm}

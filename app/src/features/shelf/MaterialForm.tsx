@@ -4,6 +4,7 @@ import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { TextField } from '../../components/ui/TextField';
+import { LooseEditor } from './LooseEditor';
 
 const TYPES = [
   ...Object.values(STABILIZERS),
@@ -44,6 +45,11 @@ export function MaterialForm({ material, units, onMaterial }: MaterialFormProps)
         value={material.metresLeft}
         most={2000}
         onNumber={(value) => value !== null && onMaterial({ ...material, metresLeft: value })}
+      />
+      <LooseEditor
+        loose={material.loose}
+        units={units}
+        onLoose={(loose) => onMaterial({ ...material, loose })}
       />
     </View>
   );

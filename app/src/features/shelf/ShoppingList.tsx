@@ -1,17 +1,17 @@
 import { type ShoppingLine, shoppingList } from '@zt/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { metres } from '../../components/figures';
+import { amount } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useShop } from '../../hooks/useShop';
 import { usePalette } from '../../theme/palette';
 
 const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
-  missing: (line) => `none here; the bench needs ${metres(line.neededM)}`,
-  short: (line) => `${metres(line.hasM)} left; the bench needs ${metres(line.neededM)}`,
+  missing: (line) => `none here; the bench needs ${amount(line.needed, line.unit)}`,
+  short: (line) => `${amount(line.has, line.unit)} left; the bench needs ${amount(line.needed, line.unit)}`,
   low: (line) =>
-    `${metres(line.hasM)} left${line.neededM > 0 ? `, ${metres(line.neededM)} of it for the bench` : ''}: nearly gone`,
+    `${amount(line.has, line.unit)} left${line.needed > 0 ? `, ${amount(line.needed, line.unit)} of it for the bench` : ''}: nearly gone`,
 };
 
 /** What to buy: what the tickets on the bench need and the shelf has not, and rolls that are nearly gone. */

@@ -5,10 +5,12 @@ import {
   PIECE_KINDS,
   type Shelf,
   type ShelfNoun,
+  SUPPLIES,
   USUAL_HOOP,
   USUAL_MACHINE,
 } from '@zt/core';
 import type { ReactNode } from 'react';
+import { amount, metres } from '../../components/figures';
 import { TextField } from '../../components/ui/TextField';
 import { newId } from '../../hooks/newId';
 import { FabricForm } from './FabricForm';
@@ -16,6 +18,7 @@ import { HoopForm } from './HoopForm';
 import { MachineForm } from './MachineForm';
 import { MaterialForm } from './MaterialForm';
 import { Picture } from './Picture';
+import { SupplyForm } from './SupplyForm';
 import { ThreadFiles } from './ThreadFiles';
 import { ThreadForm } from './ThreadForm';
 
@@ -93,9 +96,21 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     title: 'Stabilizers and films',
     add: {
       one: 'a roll',
-      make: () => ({ id: newId(), name: 'New roll', type: 'tear-away', widthMm: 500, metresLeft: 5 }),
+      make: () => ({
+        id: newId(),
+        name: 'New roll',
+        type: 'tear-away',
+        widthMm: 500,
+        metresLeft: 5,
+        loose: [],
+      }),
     },
-    detail: (m, units) => `${m.metresLeft} m left, ${formatLength(m.widthMm, units)} wide`,
+    detail: ({ widthMm, metresLeft, loose }, units) => {
+      const sheets = loose.reduce((sum, { count }) => sum + count, 0);
+      const roll = `${metres(metresLeft)} left, ${formatLength(widthMm, units)} wide`;
+      const pile = `${sheets} ${sheets === 1 ? 'sheet or offcut' : 'sheets and offcuts'}`;
+      return [...(widthMm > 0 ? [roll] : []), ...(sheets > 0 ? [pile] : [])].join('; ');
+    },
     form: (material, save, { units }) => <MaterialForm material={material} units={units} onMaterial={save} />,
   },
   threads: {
@@ -115,6 +130,23 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     detail: (t) => `${t.weight} wt ${t.fibre}, ${t.metresLeft} m`,
     aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
     form: (thread, save) => <ThreadForm thread={thread} onThread={save} />,
+  },
+  supplies: {
+    title: 'Needles, bobbins, adhesives',
+    add: {
+      one: 'a supply',
+      make: () => ({
+        id: newId(),
+        name: SUPPLIES['75-embroidery'].name,
+        type: '75-embroidery',
+        left: 5,
+        machineId: null,
+      }),
+    },
+    detail: (s) => `${amount(s.left, SUPPLIES[s.type].unit)} left`,
+    form: (supply, save, { shelf }) => (
+      <SupplyForm supply={supply} machines={shelf.machines} onSupply={save} />
+    ),
   },
   fabrics: {
     title: 'Our own cloths',

@@ -2,13 +2,16 @@ import {
   type ColourStop,
   isSeenOn,
   lightnessOf,
+  type Mend,
   nearestThread,
+  phrase,
   shuffledThreads,
   type Thread,
   toneLadder,
 } from '@zt/core';
 import { createElement, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { Trial } from '../../components/Trial';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
@@ -80,31 +83,35 @@ function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => v
   );
 }
 
-/** The design's colours from the threads owned: the nearest to each, a ladder of one tone, or a seeded shuffle. */
+/**
+ * The design's colours from the threads owned: the nearest to each, a ladder of one tone, or a seeded shuffle; each
+ * is tried out on the sheet first.
+ */
 export function ShelfColours() {
-  const { ticket, plan, shelf, rules, change } = useOpenTicket();
+  const { ticket, plan, shelf, rules, units, trial, tryOut, take } = useOpenTicket();
+  const [mine, setMine] = useState<Mend | null>(null);
   const [seed, setSeed] = useState(0);
   const [first] = ticket.design.colours;
   const stops = ticket.design.colours;
   const { threads } = shelf;
   if (threads.length === 0 || !first) return null;
   const ground = plan.piece.colour;
-  const dress = (of: (stop: ColourStop, i: number) => Thread | null, gesture?: string) =>
-    change(
-      {
-        stage: 'design',
-        set: {
-          colours: stops.map((stop, i) => {
-            const thread = of(stop, i);
-            return thread ? { ...stop, hex: thread.hex, name: thread.name } : stop;
-          }),
-        },
-      },
-      gesture,
-    );
+  const dress = (what: string, of: (stop: ColourStop, i: number) => Thread | null) => {
+    const colours = stops.map((stop, i) => {
+      const thread = of(stop, i);
+      return thread ? { ...stop, hex: thread.hex, name: thread.name } : stop;
+    });
+    const mend: Mend = {
+      label: phrase`${what}`,
+      result: phrase`${colours.map(({ name }, i) => `${i + 1} ${name}`).join(', ')}`,
+      change: { stage: 'design', set: { colours } },
+    };
+    setMine(mend);
+    tryOut(mend);
+  };
   const shuffle = () => {
     const drawn = shuffledThreads(threads, stops.length, { ground, seed, rules });
-    dress((_, i) => drawn[i] ?? null);
+    dress(`Shuffle ${seed + 1}`, (_, i) => drawn[i] ?? null);
     setSeed(seed + 1);
   };
   const ladder = toneLadder(first.hex, threads, rules);
@@ -114,7 +121,7 @@ export function ShelfColours() {
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Press
           title="Nearest threads I own"
-          onPress={() => dress((stop) => nearestThread(stop.hex, threads).thread)}
+          onPress={() => dress('Nearest threads I own', (stop) => nearestThread(stop.hex, threads).thread)}
         />
         <Press
           title={seed === 0 ? 'Shuffle' : `Shuffle again (${seed})`}
@@ -123,10 +130,16 @@ export function ShelfColours() {
         />
         <LikePicture
           onColours={(hexes) =>
-            dress((_, i) => nearestThread(hexes[i % hexes.length] ?? '#59626E', threads).thread)
+            dress(
+              'Like the picture',
+              (_, i) => nearestThread(hexes[i % hexes.length] ?? '#59626E', threads).thread,
+            )
           }
         />
       </View>
+      {trial && trial === mine ? (
+        <Trial mend={trial} units={units} onTake={() => take(trial)} onLeave={() => tryOut(null)} />
+      ) : null}
       {ladder.length > 1 ? (
         <View style={{ gap: 4 }}>
           <Txt as="small">{`Tone on tone with colour 1, dark to light: ${ladder.length} steps.`}</Txt>
@@ -135,14 +148,14 @@ export function ShelfColours() {
               <Swatch
                 key={thread.id}
                 thread={thread}
-                onPress={() => dress((_, i) => (i === 0 ? thread : null), 'ladder')}
+                onPress={() => dress(`Colour 1 in ${thread.name}`, (_, i) => (i === 0 ? thread : null))}
               />
             ))}
           </View>
           <Press
             kind="link"
             title="dress the colours in these steps"
-            onPress={() => dress((_, i) => ladder[i % ladder.length] ?? null)}
+            onPress={() => dress('Tone on tone', (_, i) => ladder[i % ladder.length] ?? null)}
           />
         </View>
       ) : (

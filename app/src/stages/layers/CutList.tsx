@@ -1,10 +1,17 @@
-import { formatLength, sheetPieces } from '@zt/core';
+import { type CutFrom, type DisplayUnits, sheetPieces } from '@zt/core';
 import { View } from 'react-native';
-import { metres } from '../../components/figures';
+import { metres, sides } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 
-/** What to cut for this ticket, and from which roll. */
+function fromWords({ sheet, material, metres: length, offcuts }: CutFrom, units: DisplayUnits): string {
+  const from = sheet
+    ? `from a sheet or offcut of ${sides(sheet, units)}`
+    : `${metres(length)} off a roll with ${metres(material.metresLeft)} left`;
+  return [from, ...offcuts.map((size) => `leaves ${sides(size, units)}`)].join('; ');
+}
+
+/** What to cut for this ticket, and from what: an offcut before the roll. */
 export function CutList() {
   const { plan, shelf, rules, units } = useOpenTicket();
   const pieces = sheetPieces(plan, shelf, rules);
@@ -16,12 +23,17 @@ export function CutList() {
       </Txt>
       {pieces.map((piece, i) => (
         <View key={`${i} ${piece.type}`} testID="cut">
-          <Txt>{`${piece.count > 1 ? `${piece.count} × ` : ''}${piece.name}: ${formatLength(piece.widthMm, units)} × ${formatLength(piece.heightMm, units)}`}</Txt>
-          <Txt as="small" tone={piece.roll ? 'graphite' : 'madder'}>
-            {piece.roll && piece.metres !== null
-              ? `${metres(piece.metres)} off a roll with ${metres(piece.roll.metresLeft)} left`
-              : 'no roll on the shelf is wide enough'}
-          </Txt>
+          <Txt>{`${piece.count > 1 ? `${piece.count} × ` : ''}${piece.name}: ${sides(piece, units)}`}</Txt>
+          {piece.from.map((from, at) => (
+            <Txt key={at} as="small" tone="graphite">
+              {fromWords(from, units)}
+            </Txt>
+          ))}
+          {piece.missing > 0 ? (
+            <Txt as="small" tone="madder">
+              {`${piece.missing === piece.count ? 'nothing' : `for ${piece.missing} of them nothing`} on the shelf is large enough`}
+            </Txt>
+          ) : null}
         </View>
       ))}
     </View>

@@ -1,38 +1,90 @@
-import { type Machine, needleCare, numberFor, say } from '@zt/core';
+import {
+  type Machine,
+  NEEDLES,
+  type NeedleId,
+  needleCare,
+  needlesOf,
+  numberFor,
+  SUPPLIES,
+  type Supply,
+  say,
+  suppliesFor,
+  withNeedle,
+} from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { oneDigit } from '../../components/figures';
+import { amount, oneDigit } from '../../components/figures';
 import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePutItemMutation } from '../../services/api';
+import { NeedleRack } from './NeedleRack';
 
-/** How long the needle has stitched, when to change it, and how, safely. */
+/** Machine and drawer before a needle was changed, and what to say of it. */
+interface Changed {
+  machine: Machine;
+  supply: Supply | null;
+  text: string;
+}
+
+/** How long each needle has stitched, when to change it, and how, safely. */
 export function NeedleCare({ machine }: { machine: Machine }) {
-  const { rules, plan, units } = useOpenTicket();
+  const { rules, plan, shelf, units } = useOpenTicket();
   const care = needleCare(rules);
   const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
-  const [before, setBefore] = useState<Machine | null>(null);
+  const [before, setBefore] = useState<Changed | null>(null);
+  const stops = plan.stitch?.stops ?? [];
+  const [picked, setPicked] = useState(stops[0]?.needle ?? 0);
   const most = numberFor(rules, 'needleHours');
-  const needle = plan.layers?.parts.needle.choice.name;
+  const needles = needlesOf(machine);
+  const at = Math.min(picked, needles.length - 1);
+  const { type, hours } = needles[at] ?? { type: null, hours: 0 };
+  const wanted = (plan.layers?.parts.needle.choice.id ?? '75-embroidery') as NeedleId;
+  const which = needles.length === 1 ? 'Needle' : `Needle ${at + 1}`;
   const changed = () => {
-    setBefore(machine);
-    const item: Machine = { ...machine, needleHours: 0 };
-    void put({ noun: 'machines', item });
+    const [supply] = suppliesFor(wanted, machine, shelf).filter(({ left }) => left > 0);
+    const left = supply ? Math.max(0, supply.left - 1) : 0;
+    const text = `${which} counts from 0.${supply ? ` ${amount(left, SUPPLIES[supply.type].unit)} left of it.` : ''}`;
+    setBefore({ machine, supply: supply ?? null, text });
+    void put({ noun: 'machines', item: withNeedle(machine, at, { type: wanted, hours: 0 }) });
+    if (supply) {
+      const item: Supply = { ...supply, left };
+      void put({ noun: 'supplies', item });
+    }
   };
   const putBack = () => {
-    if (before) void put({ noun: 'machines', item: before });
+    if (before) void put({ noun: 'machines', item: before.machine });
+    if (before?.supply) void put({ noun: 'supplies', item: before.supply });
     setBefore(null);
   };
   return (
-    <View style={{ gap: 4 }}>
+    <View style={{ gap: 6 }}>
+      {needles.length > 1 ? (
+        <NeedleRack
+          needles={needles.map((needle, i) => {
+            const stop = stops.find((s) => s.needle === i);
+            return {
+              ...needle,
+              thread: stop ? { hex: stop.hex, name: stop.thread?.name ?? stop.name } : null,
+            };
+          })}
+          mostHours={most}
+          chosen={at}
+          onChoose={setPicked}
+        />
+      ) : null}
       <Txt testID="needle-hours">
-        {`Needle of ${machine.name}: ${oneDigit(machine.needleHours)} of ${oneDigit(most)} hours.`}
+        {`${which} of ${machine.name}: ${oneDigit(hours)} of ${oneDigit(most)} hours.`}
       </Txt>
-      {before ? <UndoBar text="A new needle counts from 0." onPutBack={putBack} /> : null}
-      <Disclosure title="Change the needle" label="Changing the needle">
+      {type && type !== wanted ? (
+        <Txt as="strong" testID="needle-type">
+          {`In it is ${NEEDLES[type].name}; this ticket wants ${NEEDLES[wanted].name}.`}
+        </Txt>
+      ) : null}
+      {before ? <UndoBar text={before.text} onPutBack={putBack} /> : null}
+      <Disclosure title={`Change ${which.toLowerCase()}`} label="Changing the needle">
         <Txt as="small">{say(care.when, units)}</Txt>
         {care.steps.map((step, i) => (
           <Txt key={i} as="small">{`${i + 1}. ${say(step, units)}`}</Txt>
@@ -40,11 +92,7 @@ export function NeedleCare({ machine }: { machine: Machine }) {
         <Txt as="small" tone="madder">
           {say(care.afterStrike, units)}
         </Txt>
-        <Press
-          title={`A new ${needle ?? ''} needle is in`.replace('  ', ' ')}
-          label="A new needle is in"
-          onPress={changed}
-        />
+        <Press title={`A new ${SUPPLIES[wanted].name} is in`} label="A new needle is in" onPress={changed} />
       </Disclosure>
     </View>
   );

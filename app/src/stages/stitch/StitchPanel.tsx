@@ -20,11 +20,14 @@ function StopRow({
   stop,
   number,
   done,
+  onNeedle,
   onPress,
 }: {
   stop: StitchStop;
   number: number;
   done: boolean;
+  /** On a machine of many needles: which one. */
+  onNeedle: number | null;
   onPress: () => void;
 }) {
   const p = usePalette();
@@ -60,7 +63,7 @@ function StopRow({
         <Txt
           as="small"
           tone="graphite"
-        >{`${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${MATCH_WORDS[stop.match]}${stop.match === 'substitute' ? ` for ${stop.name}` : ''}`}</Txt>
+        >{`${onNeedle === null ? '' : `needle ${onNeedle + 1} · `}${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${MATCH_WORDS[stop.match]}${stop.match === 'substitute' ? ` for ${stop.name}` : ''}`}</Txt>
       </View>
       <Txt as="figure">{`${oneDigit(stop.minutes)} min`}</Txt>
     </Pressable>
@@ -74,6 +77,7 @@ export function StitchPanel() {
   if (!stitch) return null;
   const done = ticket.stitch.stopsDone;
   const copies = plan.place?.copies.length ?? 1;
+  const needles = plan.mount?.machine?.needles ?? 1;
   return (
     <View style={{ gap: 12 }}>
       <View>
@@ -92,6 +96,7 @@ export function StitchPanel() {
             stop={stop}
             number={i + 1}
             done={i < done}
+            onNeedle={needles > 1 ? stop.needle : null}
             onPress={() => change({ stage: 'stitch', set: { stopsDone: i < done ? i : i + 1 } })}
           />
         ))}
@@ -103,7 +108,7 @@ export function StitchPanel() {
         most={2000}
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } }, 'bobbin')}
       />
-      {plan.mount?.machine ? <NeedleCare machine={plan.mount.machine} /> : null}
+      {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {stitch.acts.map((act) => (
         <Txt key={say(act, units)} as="small">
           {say(act, units)}

@@ -1,7 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import { DEFAULT_HOUSE_RULES, frozenPlan, planTicket, type Shelf } from '@zt/core';
+import {
+  DEFAULT_HOUSE_RULES,
+  frozenPlan,
+  planTicket,
+  type Shelf,
+  ShelfUseSchema,
+  shelfAfter,
+} from '@zt/core';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openStore } from '../../db/client';
 import { openTestApp, type TestApp } from '../../testing/testApp';
@@ -22,7 +29,7 @@ const figures = async () => {
   const { materials, threads, machines } = await shelfNow();
   const cutAway = materials.find((m) => m.type === 'cut-away')?.metresLeft;
   const navy = threads.find((t) => t.name === 'navy')?.metresLeft;
-  return { cutAway, navy, hours: machines[0]?.needleHours };
+  return { cutAway, navy, hours: machines[0]?.fitted[0]?.hours };
 };
 const log = () =>
   shop.post('/api/logbook', {
@@ -37,7 +44,7 @@ describe('a logged piece and the shelf', () => {
     const before = await figures();
     await log();
     const after = await figures();
-    expect(after.cutAway).toBeCloseTo((before.cutAway ?? 0) - 0.091, 6);
+    expect(after.cutAway).toBeCloseTo((before.cutAway ?? 0) - 0.182, 6);
     expect(after.navy).toBeLessThan((before.navy ?? 0) - 5);
     expect(after.hours).toBeGreaterThan(before.hours ?? 0);
     await log();
@@ -79,11 +86,50 @@ it('a database of the first version is brought up to date with its entries whole
   });
   await client.execute("INSERT INTO tickets (id, ticket, rev, updated_at) VALUES ('ticket-1', '{}', 1, '')");
   await client.execute(
+    `INSERT INTO shelf_items (id, noun, item) VALUES ('machine-1', 'machines', '{"id":"machine-1","needles":6,"needleHours":3.5}')`,
+  );
+  await client.execute(
     "INSERT INTO log_entries (id, ticket_id, logged_at, kind, fabric_id, method, outcome, summary, ticket, plan, log) VALUES ('entry-1', 'ticket-1', '', 't-shirt', 'jersey-tee', 'hooped', 'good', '{}', '{}', '{}', '{}')",
   );
   client.close();
   const store = await openStore(url, MIGRATIONS);
   const rows = await store.db.run('SELECT id, taken FROM log_entries');
   expect(rows.rows.map((row) => [row.id, row.taken])).toEqual([['entry-1', '[]']]);
+  const shelf = await store.db.run('SELECT item FROM shelf_items');
+  expect(JSON.parse(String(shelf.rows[0]?.item))).toEqual({
+    id: 'machine-1',
+    needles: 6,
+    fitted: [{ type: null, hours: 3.5 }],
+  });
   store.close();
+});
+
+it('an entry that counted the hours of one needle gives them back to it', async () => {
+  const url = `file:${join(shop.folder, 'second.db')}`;
+  const before = createClient({ url });
+  for (const name of ['0000_first.sql', '0001_taken.sql'])
+    await before.executeMultiple(
+      (await readFile(join(MIGRATIONS, name), 'utf8')).replaceAll('--> statement-breakpoint', ''),
+    );
+  const taken = [
+    { noun: 'materials', id: 'material-0', metres: 0.2 },
+    { noun: 'machines', id: 'machine-flat', hours: 0.5 },
+  ];
+  await before.execute("INSERT INTO tickets (id, ticket, rev, updated_at) VALUES ('ticket-1', '{}', 1, '')");
+  await before.execute({
+    sql: "INSERT INTO log_entries (id, ticket_id, logged_at, kind, fabric_id, method, outcome, summary, ticket, plan, log, taken) VALUES ('entry-1', 'ticket-1', '', 't-shirt', 'jersey-tee', 'hooped', 'good', '{}', '{}', '{}', '{}', ?)",
+    args: [JSON.stringify(taken)],
+  });
+  await before.executeMultiple(await readFile(join(MIGRATIONS, '0002_needles.sql'), 'utf8'));
+  const [row] = (await before.execute('SELECT taken FROM log_entries')).rows;
+  before.close();
+  const uses = (JSON.parse(String(row?.taken)) as unknown[]).map((use) => ShelfUseSchema.parse(use));
+  expect(uses).toEqual([
+    { noun: 'materials', id: 'material-0', metres: 0.2, sheets: [], offcuts: [] },
+    { noun: 'machines', id: 'machine-flat', hours: [0.5] },
+  ]);
+  const given = shelfAfter(uses, SAMPLE_SHELF, -1);
+  expect(given.find((g) => g.noun === 'machines')?.item).toMatchObject({
+    fitted: [{ type: null, hours: 1.5 }],
+  });
 });

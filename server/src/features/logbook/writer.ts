@@ -1,4 +1,4 @@
-import { type LogEntry, planTicket, shelfAfter, shelfUseOf } from '@zt/core';
+import { type LogEntry, planTicket, ShelfUseSchema, shelfAfter, shelfUseOf } from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
@@ -42,6 +42,7 @@ export async function takeBack(tx: Transaction, id: string, deletedAt: string): 
     .where(eq(logEntries.id, id))
     .returning({ taken: logEntries.taken });
   const shelf = await readShelf(tx);
-  for (const { noun, item } of shelfAfter(row?.taken ?? [], shelf, -1)) await putItem(tx, noun, item);
+  const taken = (row?.taken ?? []).map((use) => ShelfUseSchema.parse(use));
+  for (const { noun, item } of shelfAfter(taken, shelf, -1)) await putItem(tx, noun, item);
   return true;
 }

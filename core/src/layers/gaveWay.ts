@@ -1,0 +1,32 @@
+import { schoolReason } from '../findings/reason';
+import { BELIEFS, type Belief } from '../rules/beliefs';
+import { type Phrase, phrase } from '../units/phrase';
+import type { LayerFacts } from './facts';
+import { type ChoiceRule, type Decision, type SupportRule, schoolAgrees } from './rule';
+
+const BY_ID = new Map(BELIEFS.map((belief) => [belief.id, belief]));
+
+const told = new Map<string, Phrase>();
+
+/** Why a rule that spoke did not decide: its school is not followed here, or a more particular one spoke. */
+function whyNot({ on, concludes, school }: Belief, winner: Belief, agrees: boolean): Phrase {
+  const said = phrase`${on}: ${concludes}`;
+  if (school && !agrees)
+    return phrase`${said}; only where the shop holds “${schoolReason(school.question, school.id).chosen}”`;
+  if (concludes === winner.concludes) return phrase`${said}; it says the same`;
+  return phrase`${said}; gives way to the rule for ${winner.on}`;
+}
+
+/** The rules that spoke beside the deciding one, the highest first, each with why it did not decide. */
+export function gaveWay({ rule, others }: Decision<SupportRule | ChoiceRule>, facts: LayerFacts): Phrase[] {
+  const winner = BY_ID.get(rule.id);
+  return others.flatMap((other) => {
+    const agrees = schoolAgrees(other, facts);
+    const key = `${other.id} ${rule.id} ${agrees}`;
+    const belief = BY_ID.get(other.id);
+    if (!belief || !winner) return [];
+    const before = told.get(key) ?? whyNot(belief, winner, agrees);
+    told.set(key, before);
+    return [before];
+  });
+}

@@ -1,0 +1,64 @@
+import { BOBBIN_IDS, BOBBINS, type BobbinId, NEEDLE_IDS, NEEDLES, type NeedleId } from '../layers/materials';
+import type { NumberId } from '../rules/numbers';
+import type { FittedNeedle, Machine, Shelf, Supply, SupplyType } from './schema';
+
+type SupplyGroup = 'needle' | 'bobbin' | 'adhesive';
+
+/** A supply by the trade's name, what it is counted in, and the house number below which it is low. */
+interface SupplyKind {
+  name: string;
+  group: SupplyGroup;
+  unit: 'needles' | 'bobbins' | 'cans' | 'm';
+  low: NumberId;
+}
+
+const needle = (id: NeedleId): SupplyKind => ({
+  name: `${NEEDLES[id].name}${/needle/i.test(NEEDLES[id].name) ? '' : ' needle'}`,
+  group: 'needle',
+  unit: 'needles',
+  low: 'lowNeedles',
+});
+const bobbin = (id: BobbinId): SupplyKind => ({
+  name: `${BOBBINS[id].name}, wound`,
+  group: 'bobbin',
+  unit: 'bobbins',
+  low: 'lowBobbins',
+});
+
+export const SUPPLIES = {
+  ...(Object.fromEntries(NEEDLE_IDS.map((id) => [id, needle(id)])) as Record<NeedleId, SupplyKind>),
+  ...(Object.fromEntries(BOBBIN_IDS.map((id) => [id, bobbin(id)])) as Record<BobbinId, SupplyKind>),
+  spray: { name: 'Temporary spray adhesive', group: 'adhesive', unit: 'cans', low: 'lowSprayCans' },
+  tape: { name: 'Tape', group: 'adhesive', unit: 'm', low: 'lowTapeM' },
+} satisfies Record<SupplyType, SupplyKind>;
+
+const NEW_NEEDLE: FittedNeedle = { type: null, hours: 0 };
+
+/** What is in each needle of a machine, from the first: as many as it has. */
+export const needlesOf = ({ needles, fitted }: Machine): FittedNeedle[] =>
+  Array.from({ length: needles }, (_, i) => fitted[i] ?? NEW_NEEDLE);
+
+/** The machine with another needle in one of its places, counted from 0. */
+export const withNeedle = (machine: Machine, at: number, needle: FittedNeedle): Machine => ({
+  ...machine,
+  fitted: needlesOf(machine).map((was, i) => (i === at ? needle : was)),
+});
+
+/** Whether the shop counts supplies of this kind at all: of one that does not, nothing can be said to be missing. */
+const counts = (shelf: Shelf, group: SupplyGroup): boolean =>
+  shelf.supplies.some((s) => SUPPLIES[s.type].group === group);
+
+/** Whether the shop is known to be out of a supply: it counts such things, has none left, and none in a machine. */
+export function isOut(type: SupplyType, shelf: Shelf): boolean {
+  if (!counts(shelf, SUPPLIES[type].group)) return false;
+  if (shelf.supplies.some((s) => s.type === type && s.left > 0)) return false;
+  return !shelf.machines.some((m) => needlesOf(m).some((needle) => needle.type === type));
+}
+
+/** The supplies of a type that serve a machine, its own before those for all, those with some left first. */
+export function suppliesFor(type: SupplyType, machine: Machine | null, shelf: Shelf): Supply[] {
+  const rank = (s: Supply) => (s.left > 0 ? 0 : 2) + (s.machineId === null ? 1 : 0);
+  return shelf.supplies
+    .filter((s) => s.type === type && (s.machineId === null || s.machineId === machine?.id))
+    .sort((a, b) => rank(a) - rank(b));
+}
