@@ -1,7 +1,7 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { PIECE_KINDS, type PieceKindId } from '@zt/core/piece/kinds';
 import { measuredTicket } from '@zt/core/testing/samples';
-import { expect, test } from './support/test';
+import { expect, expectNoSidewaysScroll, test } from './support/test';
 import { onTicket } from './support/ticket';
 
 test('overruling cut-away with wash-away on a knit under a dense design: the warning, and what it risks', async ({
@@ -307,6 +307,9 @@ test('an offcut on the shelf serves before the roll', async ({ page }) => {
   await page.getByRole('button', { name: '1 of 340 mm × 300 mm' }).click();
   await page.getByRole('button', { name: 'These are used up' }).click();
   await expect(page.getByRole('button', { name: '1 of 340 mm × 300 mm' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: '1 of 340 mm × 300 mm' }).click();
+  await page.getByRole('button', { name: 'These are used up' }).click();
   await ticket.saved();
 });
 
@@ -316,6 +319,9 @@ test('why this support names the rules that spoke and gave way', async ({ page }
   await page.getByRole('button', { name: 'why needle?' }).click();
   await ticket.reads('Also spoke, and gave way:');
   await ticket.reads('any cloth: 75/11 embroidery; gives way to the rule for knit');
+  await page.getByRole('button', { name: 'why this support?' }).click();
+  await ticket.reads(/^Jersey tee is a knit/);
+  await expectNoSidewaysScroll(page);
 });
 
 test('threads come from a list and go out as one; a list that cannot be read says which line', async ({

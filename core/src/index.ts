@@ -39,7 +39,7 @@ export {
   type Sheet,
   STABILIZER_IDS,
 } from './layers/schema';
-export { sheetPieces } from './layers/sheetPieces';
+export { type SheetPiece, sheetPieces } from './layers/sheetPieces';
 export {
   frozenPlan,
   type LogEntry,

@@ -6,6 +6,7 @@ import { factsInHoop, type LaidHoop } from './hoop/layHoop';
 import { type HoopPlan, planHoop } from './hoop/planHoop';
 import { stackFindings } from './hoop/stackThickness';
 import { layerFacts } from './layers/facts';
+import { THREADS, type ThreadId } from './layers/materials';
 import { type LayersPlan, planLayers } from './layers/planLayers';
 import { machineFor } from './mount/machineFor';
 import { type MountPlan, planMount } from './mount/planMount';
@@ -89,6 +90,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     machine,
     shelf,
     rules,
+    kind: THREADS[layers.parts.thread.choice.id as ThreadId],
     copies: Math.max(1, place.copies.length),
   });
   const finish = planFinish({ piece, opened: piece.opened, hoop, layers, rules });

@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES as RULES } from '../rules/schema';
 import type { Thread } from '../shelf/schema';
 import { colourDifference, lightnessOf } from './colour';
-import { isSeenOn, nearestThread, sameHue, shuffledThreads, toneLadder } from './fromShelf';
+import {
+  isOfKind,
+  isSeenOn,
+  nearestThread,
+  sameHue,
+  shuffledThreads,
+  threadFor,
+  toneLadder,
+} from './fromShelf';
 
 const thread = (name: string, hex: string): Thread => ({
   id: `thread-${name}`,
@@ -95,4 +103,42 @@ it('the nearest thread owned is the nearest of all', () => {
     }),
   );
   expect(nearestThread('#1F3A5F', []).thread).toBeNull();
+});
+
+describe('a thread for a colour, of the kind that is wanted', () => {
+  const sixty = { weight: 60, fibre: 'polyester' } as const;
+  const fine = (name: string, hex: string): Thread => ({ ...thread(name, hex), ...sixty });
+
+  it('is of that kind while one is close, even where another kind is nearer', () => {
+    const threads = [thread('navy', '#1F3A5F'), fine('fine navy', '#213C62')];
+    expect(threadFor('#1F3A5F', sixty, threads)).toMatchObject({ thread: { name: 'fine navy' } });
+    expect(threadFor('#1F3A5F', sixty, threads).match).toBe('same');
+  });
+
+  it('is a substitute where only another kind has the colour', () => {
+    const threads = [thread('navy', '#1F3A5F'), fine('fine red', '#C8322B')];
+    expect(threadFor('#1F3A5F', sixty, threads)).toMatchObject({
+      thread: { name: 'navy' },
+      match: 'substitute',
+    });
+  });
+
+  it('is the nearest of its kind where no kind has the colour, and none on an empty shelf', () => {
+    const threads = [thread('white', '#FAFAF7'), fine('fine yellow', '#E0B33A')];
+    expect(threadFor('#C8322B', sixty, threads)).toMatchObject({
+      thread: { name: 'fine yellow' },
+      match: 'substitute',
+    });
+    expect(threadFor('#C8322B', sixty, [])).toEqual({ thread: null, match: 'none' });
+  });
+
+  it('agrees with the nearest thread where all are of one kind', () => {
+    fc.assert(
+      fc.property(hex, (colour) => {
+        const kind = { weight: 40, fibre: 'polyester' } as const;
+        expect(OWNED.every((t) => isOfKind(t, kind))).toBe(true);
+        expect(threadFor(colour, kind, OWNED)).toEqual(nearestThread(colour, OWNED));
+      }),
+    );
+  });
 });

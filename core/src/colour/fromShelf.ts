@@ -84,3 +84,26 @@ export function nearestThread(
     match: best.difference <= 2 ? 'same' : best.difference <= 5 ? 'close' : 'substitute',
   };
 }
+
+/** Whether a spool is of a kind: its weight and its fibre. */
+export const isOfKind = (thread: Thread, kind: Pick<Thread, 'weight' | 'fibre'>): boolean =>
+  thread.weight === kind.weight && thread.fibre === kind.fibre;
+
+/**
+ * The shelf's thread for a colour: one of the kind wanted while one is close, else the nearest of any kind. A thread
+ * of another kind is never more than a substitute.
+ */
+export function threadFor(
+  hex: string,
+  kind: Pick<Thread, 'weight' | 'fibre'>,
+  threads: readonly Thread[],
+): { thread: Thread | null; match: ThreadMatch } {
+  const ofKind = nearestThread(
+    hex,
+    threads.filter((thread) => isOfKind(thread, kind)),
+  );
+  if (ofKind.match === 'same' || ofKind.match === 'close') return ofKind;
+  const any = nearestThread(hex, threads);
+  const anyClose = any.match === 'same' || any.match === 'close';
+  return anyClose || ofKind.match === 'none' ? { ...any, match: any.thread ? 'substitute' : 'none' } : ofKind;
+}

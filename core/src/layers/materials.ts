@@ -1,3 +1,4 @@
+import type { Thread } from '../shelf/schema';
 import type { Sheet, StabilizerId } from './schema';
 
 /** What a sheet is, what it leaves behind, and what it tolerates. */
@@ -142,13 +143,38 @@ export const NEEDLES = {
 export type NeedleId = keyof typeof NEEDLES;
 export const NEEDLE_IDS = Object.keys(NEEDLES) as [NeedleId, ...NeedleId[]];
 
+/** A choice of thread: what a spool must be to serve it. */
+export interface ThreadKind extends Choice {
+  weight: Thread['weight'];
+  fibre: Thread['fibre'];
+}
+
 export const THREADS = {
-  'polyester-40': { id: 'polyester-40', name: '40 wt polyester', use: 'what is washed often' },
-  'rayon-40': { id: 'rayon-40', name: '40 wt rayon', use: 'sheen' },
-  'matte-40': { id: 'matte-40', name: '40 wt matte', use: 'an aged look' },
-  'metallic-40': { id: 'metallic-40', name: '40 wt metallic', use: 'glitter, run slower' },
-  'polyester-60': { id: 'polyester-60', name: '60 wt polyester', use: 'small lettering' },
-} as const satisfies Record<string, Choice>;
+  'polyester-40': {
+    id: 'polyester-40',
+    name: '40 wt polyester',
+    use: 'what is washed often',
+    weight: 40,
+    fibre: 'polyester',
+  },
+  'rayon-40': { id: 'rayon-40', name: '40 wt rayon', use: 'sheen', weight: 40, fibre: 'rayon' },
+  'matte-40': { id: 'matte-40', name: '40 wt matte', use: 'an aged look', weight: 40, fibre: 'cotton' },
+  'metallic-40': {
+    id: 'metallic-40',
+    name: '40 wt metallic',
+    use: 'glitter, run slower',
+    weight: 40,
+    fibre: 'metallic',
+  },
+  'polyester-60': {
+    id: 'polyester-60',
+    name: '60 wt polyester',
+    use: 'small lettering',
+    weight: 60,
+    fibre: 'polyester',
+  },
+} as const satisfies Record<string, ThreadKind>;
+export type ThreadId = keyof typeof THREADS;
 
 export const BOBBINS = {
   'bobbin-60': { id: 'bobbin-60', name: '60 wt bobbin thread', use: 'what most machines are set for' },

@@ -270,7 +270,7 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
       ...supplyFindings(
         input,
         whole,
-        { needle: parts.needle.choice, bobbin: parts.bobbin.choice },
+        { needle: parts.needle.choice, bobbin: parts.bobbin.choice, thread: parts.thread.choice },
         { facts, shelf },
       ),
     ],

@@ -1,10 +1,20 @@
+import { isOfKind } from '../colour/fromShelf';
 import { type Finding, finding, type Mend } from '../findings/finding';
-import type { Shelf, SupplyType } from '../shelf/schema';
+import type { Shelf } from '../shelf/schema';
 import { isOut, SUPPLIES } from '../shelf/supplies';
 import { type Phrase, phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
 import { HOLD_WORDS, holdAllowed } from './hold';
-import { BOBBIN_IDS, CHOICES, type Choice, NEEDLE_IDS, type NeedleId, STABILIZERS } from './materials';
+import {
+  BOBBIN_IDS,
+  CHOICES,
+  type Choice,
+  NEEDLE_IDS,
+  type NeedleId,
+  STABILIZERS,
+  THREADS,
+  type ThreadId,
+} from './materials';
 import type { Stack } from './never';
 import { risksOf } from './risk';
 import type { Hold, LayersInput } from './schema';
@@ -40,21 +50,33 @@ const NEEDLE_INSTEAD: Record<NeedleId, readonly (readonly [NeedleId, string])[]>
   wing: [],
 };
 
+/** What may be put in a thread's place, the nearest first, and what that costs. */
+const THREAD_INSTEAD: Record<ThreadId, readonly (readonly [ThreadId, string])[]> = {
+  'polyester-40': [
+    ['rayon-40', 'it fades and wears sooner in the wash'],
+    ['matte-40', 'it is duller'],
+  ],
+  'rayon-40': [['polyester-40', 'a little less sheen']],
+  'matte-40': [['polyester-40', 'it shines where an aged look was wanted']],
+  'metallic-40': [['polyester-40', 'no glitter']],
+  'polyester-60': [['polyester-40', 'small letters close up: make them 6 mm or taller']],
+};
+
 const BOBBIN_COST = 'of another thickness: check the top tension';
 
 type On = { facts: LayerFacts; shelf: Shelf };
 
-const outOf = (type: SupplyType, mends: Mend[]): Finding =>
-  finding(
-    'layers',
-    'layers-supply-out',
-    'note',
-    phrase`${SUPPLIES[type].name}: none left. It is on the shopping list.`,
-    { mends },
-  );
+const outOf = (name: string, mends: Mend[]): Finding =>
+  finding('layers', 'layers-supply-out', 'note', phrase`${name}: none left. It is on the shopping list.`, {
+    mends,
+  });
+
+/** Whether the shop has threads, and none of this kind. */
+export const isThreadOut = (id: ThreadId, { threads }: Shelf): boolean =>
+  threads.length > 0 && !threads.some((t) => t.metresLeft > 0 && isOfKind(t, THREADS[id]));
 
 function partMend(
-  part: 'needle' | 'bobbin',
+  part: 'needle' | 'bobbin' | 'thread',
   { choices }: LayersInput,
   from: Choice,
   [id, cost]: readonly [string, string],
@@ -101,11 +123,11 @@ function holdMend(out: 'spray' | 'tape', stack: Stack, { facts, shelf }: On): Me
   ];
 }
 
-/** What the plan needs of needles, bobbins and adhesives and the shop is out of, each with the nearest substitute. */
+/** What the plan needs of needles, thread, bobbins and adhesives and the shop is out of, each with the nearest substitute. */
 export function supplyFindings(
   input: LayersInput,
   stack: Stack,
-  { needle, bobbin }: { needle: Choice; bobbin: Choice },
+  { needle, bobbin, thread }: Record<'needle' | 'bobbin' | 'thread', Choice>,
   on: On,
 ): Finding[] {
   const { shelf } = on;
@@ -114,14 +136,21 @@ export function supplyFindings(
   const found: Finding[] = [];
   if (needleId && isOut(needleId, shelf)) {
     const instead = NEEDLE_INSTEAD[needleId].find(([id]) => !isOut(id, shelf));
-    found.push(outOf(needleId, instead ? partMend('needle', input, needle, instead) : []));
+    found.push(outOf(SUPPLIES[needleId].name, instead ? partMend('needle', input, needle, instead) : []));
   }
   if (bobbinId && isOut(bobbinId, shelf)) {
     const other = BOBBIN_IDS.find((id) => id !== bobbinId && !isOut(id, shelf));
-    found.push(outOf(bobbinId, other ? partMend('bobbin', input, bobbin, [other, BOBBIN_COST]) : []));
+    found.push(
+      outOf(SUPPLIES[bobbinId].name, other ? partMend('bobbin', input, bobbin, [other, BOBBIN_COST]) : []),
+    );
+  }
+  const threadId = thread.id as ThreadId;
+  if (isThreadOut(threadId, shelf)) {
+    const instead = THREAD_INSTEAD[threadId].find(([id]) => !isThreadOut(id, shelf));
+    found.push(outOf(`${thread.name} thread`, instead ? partMend('thread', input, thread, instead) : []));
   }
   for (const adhesive of ['spray', 'tape'] as const)
     if (stack.sheets.some((s) => s.hold === adhesive) && isOut(adhesive, shelf))
-      found.push(outOf(adhesive, holdMend(adhesive, stack, on)));
+      found.push(outOf(SUPPLIES[adhesive].name, holdMend(adhesive, stack, on)));
   return found;
 }

@@ -22,7 +22,9 @@ describe('cutting from a roll', () => {
   it('takes whole rows the way that is shorter, and keeps what is left beside them', () => {
     const { from, after, missing } = cutPieces(size(200, 150), 1, [material(500, 3)], 100);
     expect(missing).toBe(0);
-    expect(from).toMatchObject([{ metres: 0.15, count: 1, offcuts: [size(300, 150)] }]);
+    expect(from).toMatchObject([
+      { metres: 0.15, count: 1, lies: size(200, 150), perRow: 2, offcuts: [size(300, 150)] },
+    ]);
     expect(after[0]).toMatchObject({ metresLeft: 2.85, loose: [sheets(300, 150)] });
   });
 

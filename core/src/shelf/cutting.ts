@@ -14,6 +14,10 @@ export interface CutFrom {
   sheet: Size | null;
   /** Metres of the roll; 0 for a loose sheet. */
   metres: number;
+  /** How each piece lies: on a sheet as the sheet is measured; off a roll across it by along it. */
+  lies: Size;
+  /** Pieces side by side across the roll; 1 on a sheet. */
+  perRow: number;
   /** What is left of it and large enough to keep. */
   offcuts: Size[];
 }
@@ -89,11 +93,11 @@ function fromLoose(piece: Size, materials: readonly Material[], leastMm: number)
     .flatMap((material) => material.loose.map(({ widthMm, heightMm }) => ({ material, widthMm, heightMm })))
     .flatMap(({ material, ...sheet }) => {
       const lies = layOn(sheet, piece);
-      return lies ? [{ material, sheet, offcuts: kept(restsOf(sheet, lies), leastMm) }] : [];
+      return lies ? [{ material, sheet, lies, offcuts: kept(restsOf(sheet, lies), leastMm) }] : [];
     })
     .sort((a, b) => areaOf(a.sheet) - areaOf(b.sheet));
   const [best] = options;
-  return best ? { ...best, count: 1, metres: 0 } : null;
+  return best ? { ...best, count: 1, perRow: 1, metres: 0 } : null;
 }
 
 /** Rows of pieces across a roll, as much of its length as they take, and what is left beside them. */
@@ -101,8 +105,9 @@ function offRoll(
   piece: Size,
   count: number,
   rollWidthMm: number,
-): Pick<CutFrom, 'metres' | 'offcuts'> | null {
-  const ways = [piece, turned(piece)].flatMap(({ widthMm: across, heightMm: along }) => {
+): Pick<CutFrom, 'metres' | 'lies' | 'perRow' | 'offcuts'> | null {
+  const ways = [piece, turned(piece)].flatMap((lies) => {
+    const { widthMm: across, heightMm: along } = lies;
     const perRow = Math.floor((rollWidthMm + 1e-9) / across);
     if (perRow < 1) return [];
     const full = Math.floor(count / perRow);
@@ -111,6 +116,8 @@ function offRoll(
       rows === 0 ? [] : [{ widthMm: rollWidthMm - inRow * across, heightMm: rows * along }];
     return [
       {
+        lies,
+        perRow,
         metres: ((full + (last > 0 ? 1 : 0)) * along) / MM_A_METRE,
         offcuts: [...beside(perRow, full), ...beside(last, last > 0 ? 1 : 0)],
       },
@@ -130,9 +137,7 @@ function fromRoll(
     .filter((m) => m.metresLeft > 0)
     .flatMap((material) => {
       const cut = offRoll(piece, count, material.widthMm);
-      return cut
-        ? [{ material, sheet: null, count, metres: cut.metres, offcuts: kept(cut.offcuts, leastMm) }]
-        : [];
+      return cut ? [{ ...cut, material, sheet: null, count, offcuts: kept(cut.offcuts, leastMm) }] : [];
     });
   const enough = (cut: CutFrom) => Number(cut.material.metresLeft >= cut.metres);
   return options.sort((a, b) => enough(b) - enough(a) || a.metres - b.metres)[0] ?? null;

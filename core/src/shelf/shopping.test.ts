@@ -80,6 +80,7 @@ describe('the shopping list', () => {
     const lines = shoppingList([exampleA(), exampleB()], { ...without('cut-away', 'mesh-fusible') }, RULES);
     expect(lines.map((l) => [l.type, l.why, l.tickets.join()])).toEqual([
       ['cut-away', 'missing', 'Rowing club crest'],
+      ['#5B86A8 40 wt polyester', 'missing', 'Guesthouse monogram'],
     ]);
     expect(shoppingList([exampleA()], holding('cut-away', 0.05), RULES)[0]).toMatchObject({
       type: 'cut-away',
@@ -151,6 +152,18 @@ describe('threads on the shopping list', () => {
     expect(why(49, [])).toEqual([['Thread, navy', 'low']]);
     expect(shoppingList([exampleA()], withNavy(10), RULES)[0]?.needed).toBeCloseTo(12.96, 2);
   });
+});
+
+it('a colour that no thread is close to is on the list by its own name, and its substitute is not', () => {
+  const red = applyChange(exampleA(), {
+    stage: 'design',
+    set: { colours: [{ hex: '#C8322B', name: 'signal red', stitches: null }] },
+  });
+  // 6 400 stitches at 1.15 × 3 + 0.6 mm are 25.9 m
+  expect(shoppingList([red], SAMPLE_SHELF, RULES)).toMatchObject([
+    { name: 'Thread like signal red #C8322B, 40 wt polyester', why: 'missing', has: 0 },
+  ]);
+  expect(shoppingList([red], SAMPLE_SHELF, RULES)[0]?.needed).toBeCloseTo(25.92, 2);
 });
 
 describe('a sheet that is not on the shelf', () => {

@@ -42,10 +42,11 @@ function need(
   needs.set(key, before);
 }
 
-/** What the tickets need of rolls, threads and supplies, one after the other: an offcut of the first serves the next. */
+/** What the tickets need of rolls, threads, colours the shelf has no thread for, and supplies, one after the other: an offcut of the first serves the next. */
 function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules) {
   const rolls: Needs = new Map();
   const threads: Needs = new Map();
+  const colours: Needs = new Map();
   const supplies: Needs = new Map();
   let materials: Material[] = shelf.materials.map((m) => ({ ...m, metresLeft: ENDLESS_M }));
   for (const ticket of tickets) {
@@ -59,14 +60,16 @@ function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules) {
       add(rolls, type, name, rolled + (widthMm * heightMm * missing) / USUAL_ROLL_MM / 1000);
     }
     const copies = Math.max(1, plan.place?.copies.length ?? 1);
-    for (const { thread, topM } of plan.stitch?.stops ?? [])
-      if (thread) add(threads, thread.id, `Thread, ${thread.name}`, topM * copies);
+    const kind = plan.layers?.parts.thread.choice.name;
+    for (const { thread, match, hex, name, topM } of plan.stitch?.stops ?? [])
+      if (thread && match !== 'substitute') add(threads, thread.id, `Thread, ${thread.name}`, topM * copies);
+      else add(colours, `${hex} ${kind}`, `Thread like ${name} ${hex}, ${kind}`, topM * copies);
     for (const { type, amount } of suppliesNeeded(plan, rules))
       add(supplies, type, SUPPLIES[type].name, amount);
     const needle = plan.layers?.parts.needle.choice.id as SupplyType | undefined;
     if (needle && isOut(needle, shelf)) add(supplies, needle, SUPPLIES[needle].name, 1);
   }
-  return { rolls, threads, supplies };
+  return { rolls, threads, colours, supplies };
 }
 
 const URGENCY = ['missing', 'short', 'low'] as const;
@@ -101,7 +104,7 @@ function supplyLines(needs: Needs, shelf: Shelf, rules: HouseRules): ShoppingLin
 
 /** What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. */
 export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const { rolls, threads, supplies } = needsOf(tickets, shelf, rules);
+  const { rolls, threads, colours, supplies } = needsOf(tickets, shelf, rules);
   const low = (id: NumberId) => numberFor(rules, id);
   const types = new Map(shelf.materials.map((m) => [m.type, m.name]));
   for (const [type, { name, needed }] of rolls) if (needed > 0) types.set(type, types.get(type) ?? name);
@@ -115,6 +118,7 @@ export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: Ho
     ...shelf.threads.flatMap(({ id, name, metresLeft }) =>
       lineFor({ type: id, name: `Thread, ${name}`, unit: 'm', has: metresLeft }, threads, low('lowThreadM')),
     ),
+    ...[...colours].flatMap(([type, { name }]) => lineFor({ type, name, unit: 'm', has: 0 }, colours, 0)),
     ...supplyLines(supplies, shelf, rules),
   ].sort((a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why));
 }

@@ -90,6 +90,29 @@ describe('what is used up, in a plan', () => {
     expect(out(holding(supply('wing', 1)))[0]?.mends).toEqual([]);
   });
 
+  it('a kind of thread the shop has none of, with what another costs', () => {
+    const small = applyChange(exampleA(), {
+      stage: 'design',
+      set: { lettering: true, letterHeightMm: 5 },
+    });
+    const [finding] = out(holding(), small);
+    expect(say(finding?.text ?? [], MM)).toBe(
+      '60 wt polyester thread: none left. It is on the shopping list.',
+    );
+    const [mend] = finding?.mends ?? [];
+    expect(say(mend?.result ?? [], MM)).toBe(
+      'on your shelf; small letters close up: make them 6 mm or taller',
+    );
+    const mended = planTicket(mend ? applyMend(small, mend) : small, holding(), RULES);
+    expect(mended.findings.filter((f) => f.code === 'layers-supply-out')).toEqual([]);
+    expect(mended.stitch?.stops.map((s) => s.match)).toEqual(['same', 'same']);
+    expect(planTicket(small, holding(), RULES).stitch?.stops.map((s) => s.match)).toEqual([
+      'substitute',
+      'substitute',
+    ]);
+    expect(out({ ...holding(), threads: [] }, small)).toEqual([]);
+  });
+
   it('the other bobbin thread, with its tension to check', () => {
     const [finding] = out(holding(supply('bobbin-90', 4)));
     expect(say(finding?.mends[0]?.label ?? [], MM)).toBe('Use 90 wt bobbin thread instead');

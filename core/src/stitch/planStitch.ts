@@ -1,7 +1,8 @@
-import { nearestThread, type ThreadMatch } from '../colour/fromShelf';
+import { type ThreadMatch, threadFor } from '../colour/fromShelf';
 import type { DesignFacts, PlannedStop } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
+import type { ThreadKind } from '../layers/materials';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
 import type { Machine, Shelf, Thread } from '../shelf/schema';
@@ -58,12 +59,12 @@ type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
 export function threadNeedles(
   stops: readonly PlannedStop[],
   needles: number,
-  threads: readonly Thread[],
+  { threads, kind }: { threads: readonly Thread[]; kind: ThreadKind },
 ): ThreadedStop[] {
   const places: string[] = [];
   const on = new Map<number, string>();
   return stops.map((stop, i) => {
-    const matched = nearestThread(stop.hex, threads);
+    const matched = threadFor(stop.hex, kind, threads);
     const colour = matched.thread?.id ?? stop.hex;
     if (!places.includes(colour)) places.push(colour);
     const needle = places.indexOf(colour) % needles;
@@ -142,6 +143,8 @@ export interface StitchContext {
   machine: Machine | null;
   shelf: Shelf;
   rules: HouseRules;
+  /** The thread the layers ask for. */
+  kind: ThreadKind;
   /** How often the design is stitched on this piece. */
   copies: number;
 }
@@ -150,8 +153,8 @@ export interface StitchContext {
 export function planStitch(input: StitchInput, facts: DesignFacts, context: StitchContext): StitchPlan {
   const { machine, shelf, rules, copies } = context;
   const needles = machine?.needles ?? 1;
-  const stops = threadNeedles(facts.stops, needles, shelf.threads).map((stop, i) =>
-    planStop(stop, i, context),
+  const stops = threadNeedles(facts.stops, needles, { threads: shelf.threads, kind: context.kind }).map(
+    (stop, i) => planStop(stop, i, context),
   );
   const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0) * copies;
   const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;

@@ -1,4 +1,5 @@
 import { nearestThread } from '../colour/fromShelf';
+import { THREADS } from '../layers/materials';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
 import type { Shelf } from '../shelf/schema';
@@ -83,6 +84,7 @@ it('warns of a worn needle, power off first', () => {
 });
 
 describe('on a machine of many needles', () => {
+  const kind = THREADS['polyester-40'];
   const stop = (hex: string) => ({ hex, name: hex, stitches: 100 });
   const many = (needles: number, hours: number[]): Shelf => ({
     ...SAMPLE_SHELF,
@@ -95,7 +97,10 @@ describe('on a machine of many needles', () => {
 
   it('each thread has a needle of its own, and comes back to it', () => {
     const stops = ['#1F3A5F', '#E0B33A', '#1F3A5F'].map(stop);
-    const on = threadNeedles(stops, 6, SAMPLE_SHELF.threads).map((s) => [s.needle, s.rethreads]);
+    const on = threadNeedles(stops, 6, { threads: SAMPLE_SHELF.threads, kind }).map((s) => [
+      s.needle,
+      s.rethreads,
+    ]);
     expect(on).toEqual([
       [0, false],
       [1, false],
@@ -105,14 +110,19 @@ describe('on a machine of many needles', () => {
 
   it('more threads than needles go round again, and the needle is threaded anew', () => {
     const stops = ['#AA0000', '#00AA00', '#0000AA', '#AA0000'].map(stop);
-    const on = threadNeedles(stops, 2, []).map((s) => [s.needle, s.rethreads]);
+    const on = threadNeedles(stops, 2, { threads: [], kind }).map((s) => [s.needle, s.rethreads]);
     expect(on).toEqual([
       [0, false],
       [1, false],
       [0, true],
       [0, true],
     ]);
-    expect(threadNeedles(stops, 1, []).map((s) => s.rethreads)).toEqual([false, true, true, true]);
+    expect(threadNeedles(stops, 1, { threads: [], kind }).map((s) => s.rethreads)).toEqual([
+      false,
+      true,
+      true,
+      true,
+    ]);
   });
 
   it('only a worn needle that this ticket stitches with is spoken of, by its number', () => {

@@ -15,7 +15,7 @@ export function Disclosure({ title, label, children, startOpen = false }: Disclo
   const p = usePalette();
   const [open, setOpen] = useState(startOpen);
   return (
-    <View style={{ gap: 6 }}>
+    <View style={{ gap: 6, maxWidth: '100%' }}>
       <Pressable
         role="button"
         aria-expanded={open}

@@ -84,6 +84,7 @@ export function TextField({
         }}
         inputStyle={{
           minHeight: multiline ? 72 : large ? 56 : TARGET,
+          minWidth: 0,
           paddingHorizontal: 10,
           fontFamily: FONTS.medium,
           fontSize: large ? 28 : 17,

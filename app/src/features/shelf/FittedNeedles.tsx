@@ -1,42 +1,55 @@
-import { type Machine, NEEDLES, needlesOf, withNeedle } from '@zt/core';
+import { type HouseRules, type Machine, NEEDLES, needlesOf, numberFor, withNeedle } from '@zt/core';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { NeedleRack } from '../../components/NeedleRack';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { NumberField } from '../../components/ui/NumberField';
 
 const TYPES = Object.values(NEEDLES).map(({ id, name }) => ({ id, name }));
 
-/** What is in each needle of a machine, and for how long it has stitched. */
-export function FittedNeedles({
-  machine,
-  onMachine,
-}: {
+interface FittedNeedlesProps {
   machine: Machine;
+  rules: HouseRules;
   onMachine: (machine: Machine) => void;
-}) {
-  return needlesOf(machine).map((needle, i) => {
-    const which = machine.needles === 1 ? 'the needle' : `needle ${i + 1}`;
-    return (
-      <View key={i}>
-        <NumberField
-          label={`hours on ${which}`}
-          value={needle.hours}
-          most={1000}
-          onNumber={(hours) => hours !== null && onMachine(withNeedle(machine, i, { ...needle, hours }))}
+}
+
+/** What is in each needle of a machine, and for how long it has stitched; of many, one at a time. */
+export function FittedNeedles({ machine, rules, onMachine }: FittedNeedlesProps) {
+  const [picked, setPicked] = useState(0);
+  const needles = needlesOf(machine);
+  const at = Math.min(picked, needles.length - 1);
+  const needle = needles[at] ?? { type: null, hours: 0 };
+  const which = needles.length === 1 ? 'the needle' : `needle ${at + 1}`;
+  return (
+    <View style={{ gap: 8 }}>
+      {needles.length > 1 ? (
+        <NeedleRack
+          needles={needles}
+          mostHours={numberFor(rules, 'needleHours')}
+          chosen={at}
+          onChoose={setPicked}
         />
-        <Disclosure
-          title={needle.type ? NEEDLES[needle.type].name : 'not said which'}
-          label={`which needle is in ${which}`}
-        >
-          <Choice
-            label={`What ${which} is`}
-            small
-            options={TYPES}
-            chosen={needle.type}
-            onChoose={(type) => onMachine(withNeedle(machine, i, { ...needle, type }))}
-          />
-        </Disclosure>
-      </View>
-    );
-  });
+      ) : null}
+      <NumberField
+        key={at}
+        label={`hours on ${which}`}
+        value={needle.hours}
+        most={1000}
+        onNumber={(hours) => hours !== null && onMachine(withNeedle(machine, at, { ...needle, hours }))}
+      />
+      <Disclosure
+        title={`in it: ${needle.type ? NEEDLES[needle.type].name : 'not said which'}`}
+        label={`which needle is in ${which}`}
+      >
+        <Choice
+          label={`What ${which} is`}
+          small
+          options={TYPES}
+          chosen={needle.type}
+          onChoose={(type) => onMachine(withNeedle(machine, at, { ...needle, type }))}
+        />
+      </Disclosure>
+    </View>
+  );
 }

@@ -2,6 +2,7 @@ import { type DisplayUnits, formatFigure, type LooseSheets } from '@zt/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { sides } from '../../components/figures';
+import { UndoBar } from '../../components/UndoBar';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
@@ -63,6 +64,7 @@ const NEW_SHEETS: LooseSheets = { widthMm: 200, heightMm: 200, count: 1 };
 /** Sheets bought to size and offcuts, drawn to scale; a tap on one opens its figures. */
 export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
   const [open, setOpen] = useState<number | null>(null);
+  const [usedUp, setUsedUp] = useState<LooseSheets | null>(null);
   const sheets = open === null ? undefined : loose[open];
   const put = (change: Partial<LooseSheets>) =>
     onLoose(loose.map((was, i) => (i === open ? { ...was, ...change } : was)));
@@ -90,6 +92,15 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
           }}
         />
       </View>
+      {usedUp ? (
+        <UndoBar
+          text={`${sides(usedUp, units)}: used up.`}
+          onPutBack={() => {
+            onLoose([...loose, usedUp]);
+            setUsedUp(null);
+          }}
+        />
+      ) : null}
       {sheets ? (
         <View key={open} style={{ gap: 8 }}>
           <LengthField
@@ -119,6 +130,7 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
             title="These are used up"
             onPress={() => {
               onLoose(loose.filter((_, i) => i !== open));
+              setUsedUp(sheets);
               setOpen(null);
             }}
           />

@@ -1,4 +1,4 @@
-import type { DisplayUnits, Machine } from '@zt/core';
+import type { DisplayUnits, HouseRules, Machine } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
@@ -25,10 +25,11 @@ const NUMBERS = [
 interface MachineFormProps {
   machine: Machine;
   units: DisplayUnits;
+  rules: HouseRules;
   onMachine: (machine: Machine) => void;
 }
 
-export function MachineForm({ machine, units, onMachine }: MachineFormProps) {
+export function MachineForm({ machine, units, rules, onMachine }: MachineFormProps) {
   return (
     <View style={{ gap: 10 }}>
       <TextField
@@ -47,7 +48,7 @@ export function MachineForm({ machine, units, onMachine }: MachineFormProps) {
           onNumber={(value) => value !== null && onMachine({ ...machine, [id]: value })}
         />
       ))}
-      <FittedNeedles machine={machine} onMachine={onMachine} />
+      <FittedNeedles machine={machine} rules={rules} onMachine={onMachine} />
       <LengthField
         label="throat: needle to body"
         mm={machine.throatMm}

@@ -29,7 +29,7 @@ interface NounListProps<N extends ShelfNoun> {
 
 /** All of one noun, each a line that opens into its form. */
 function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounListProps<N>) {
-  const { shelf, units } = useShop();
+  const { shelf, rules, units } = useShop();
   const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
   const view = NOUN_VIEWS[noun];
   const items: readonly Shelf[N][number][] = shelf[noun];
@@ -63,7 +63,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
           open={open === item.id}
           onPress={() => onOpen(open === item.id ? null : item.id)}
         >
-          {view.form(item, (changed) => void put({ noun, item: changed }), { shelf, units })}
+          {view.form(item, (changed) => void put({ noun, item: changed }), { shelf, rules, units })}
           <Press kind="link" title="Take it off the shelf" onPress={() => onTakeOff({ noun, item })} />
         </Row>
       ))}

@@ -2,6 +2,7 @@ import {
   type DisplayUnits,
   FABRICS,
   formatLength,
+  type HouseRules,
   PIECE_KINDS,
   type Shelf,
   type ShelfNoun,
@@ -36,7 +37,7 @@ interface NounView<N extends ShelfNoun> {
   form: (
     item: Item<N>,
     save: (item: Item<N>) => void,
-    shop: { shelf: Shelf; units: DisplayUnits },
+    shop: { shelf: Shelf; rules: HouseRules; units: DisplayUnits },
   ) => ReactNode;
 }
 
@@ -59,7 +60,9 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     },
     detail: (m, units) =>
       `${m.needles} ${m.needles === 1 ? 'needle' : 'needles'}, throat ${formatLength(m.throatMm, units)}, ${m.stitchesPerMinute} a minute`,
-    form: (machine, save, { units }) => <MachineForm machine={machine} units={units} onMachine={save} />,
+    form: (machine, save, { units, rules }) => (
+      <MachineForm machine={machine} units={units} rules={rules} onMachine={save} />
+    ),
   },
   hoops: {
     title: 'Hoops',

@@ -1,8 +1,9 @@
-import { type CutFrom, type DisplayUnits, sheetPieces } from '@zt/core';
+import { type CutFrom, type DisplayUnits, type SheetPiece, sheetPieces } from '@zt/core';
 import { View } from 'react-native';
 import { metres, sides } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
+import { CutPicture, cutScale } from './CutPicture';
 
 function fromWords({ sheet, material, metres: length, offcuts }: CutFrom, units: DisplayUnits): string {
   const from = sheet
@@ -11,11 +12,18 @@ function fromWords({ sheet, material, metres: length, offcuts }: CutFrom, units:
   return [from, ...offcuts.map((size) => `leaves ${sides(size, units)}`)].join('; ');
 }
 
+function missingWords({ type, count, missing }: SheetPiece, owned: ReadonlySet<string>): string {
+  const whose = missing === count ? '' : `for ${missing} of them `;
+  return `${whose}${owned.has(type) ? 'nothing on the shelf is large enough' : 'none of it on the shelf'}`;
+}
+
 /** What to cut for this ticket, and from what: an offcut before the roll. */
 export function CutList() {
   const { plan, shelf, rules, units } = useOpenTicket();
   const pieces = sheetPieces(plan, shelf, rules);
+  const owned = new Set(shelf.materials.map((m) => m.type));
   if (pieces.length === 0) return null;
+  const scale = cutScale(pieces.flatMap(({ from }) => from));
   return (
     <View style={{ gap: 4 }}>
       <Txt as="heading" level={2}>
@@ -25,13 +33,18 @@ export function CutList() {
         <View key={`${i} ${piece.type}`} testID="cut">
           <Txt>{`${piece.count > 1 ? `${piece.count} × ` : ''}${piece.name}: ${sides(piece, units)}`}</Txt>
           {piece.from.map((from, at) => (
-            <Txt key={at} as="small" tone="graphite">
-              {fromWords(from, units)}
-            </Txt>
+            <View key={at} style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+              <CutPicture cut={from} scale={scale} />
+              <View style={{ flex: 1 }}>
+                <Txt as="small" tone="graphite">
+                  {fromWords(from, units)}
+                </Txt>
+              </View>
+            </View>
           ))}
           {piece.missing > 0 ? (
             <Txt as="small" tone="madder">
-              {`${piece.missing === piece.count ? 'nothing' : `for ${piece.missing} of them nothing`} on the shelf is large enough`}
+              {missingWords(piece, owned)}
             </Txt>
           ) : null}
         </View>

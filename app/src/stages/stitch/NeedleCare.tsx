@@ -14,13 +14,13 @@ import {
 import { useState } from 'react';
 import { View } from 'react-native';
 import { amount, oneDigit } from '../../components/figures';
+import { NeedleRack } from '../../components/NeedleRack';
 import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePutItemMutation } from '../../services/api';
-import { NeedleRack } from './NeedleRack';
 
 /** Machine and drawer before a needle was changed, and what to say of it. */
 interface Changed {
@@ -67,7 +67,7 @@ export function NeedleCare({ machine }: { machine: Machine }) {
             const stop = stops.find((s) => s.needle === i);
             return {
               ...needle,
-              thread: stop ? { hex: stop.hex, name: stop.thread?.name ?? stop.name } : null,
+              ...(stop ? { thread: { hex: stop.hex, name: stop.thread?.name ?? stop.name } } : {}),
             };
           })}
           mostHours={most}

@@ -21,6 +21,7 @@ function StopRow({
   number,
   done,
   onNeedle,
+  wanted,
   onPress,
 }: {
   stop: StitchStop;
@@ -28,6 +29,8 @@ function StopRow({
   done: boolean;
   /** On a machine of many needles: which one. */
   onNeedle: number | null;
+  /** The kind of thread that the layers ask for. */
+  wanted: string;
   onPress: () => void;
 }) {
   const p = usePalette();
@@ -63,7 +66,7 @@ function StopRow({
         <Txt
           as="small"
           tone="graphite"
-        >{`${onNeedle === null ? '' : `needle ${onNeedle + 1} · `}${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${MATCH_WORDS[stop.match]}${stop.match === 'substitute' ? ` for ${stop.name}` : ''}`}</Txt>
+        >{`${onNeedle === null ? '' : `needle ${onNeedle + 1} · `}${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${MATCH_WORDS[stop.match]}${stop.match === 'substitute' ? ` for ${stop.name}, ${wanted}` : ''}`}</Txt>
       </View>
       <Txt as="figure">{`${oneDigit(stop.minutes)} min`}</Txt>
     </Pressable>
@@ -97,6 +100,7 @@ export function StitchPanel() {
             number={i + 1}
             done={i < done}
             onNeedle={needles > 1 ? stop.needle : null}
+            wanted={plan.layers?.parts.thread.choice.name ?? ''}
             onPress={() => change({ stage: 'stitch', set: { stopsDone: i < done ? i : i + 1 } })}
           />
         ))}

@@ -1,9 +1,9 @@
 import { type FittedNeedle, NEEDLES } from '@zt/core';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
-import { oneDigit } from '../../components/figures';
-import { Txt } from '../../components/ui/Txt';
-import { usePalette } from '../../theme/palette';
+import { usePalette } from '../theme/palette';
+import { oneDigit } from './figures';
+import { Txt } from './ui/Txt';
 
 const WIDTH = 46;
 const HEIGHT = 76;
@@ -13,7 +13,7 @@ const NEEDLE = `M${WIDTH / 2 - 5} 2h10v${SHANK}l-3 4v34l-2 12l-2 -12v-34l-3 -4z`
 
 export interface RackNeedle extends FittedNeedle {
   /** The thread of this ticket that is on it, if one is. */
-  thread: { hex: string; name: string } | null;
+  thread?: { hex: string; name: string } | undefined;
 }
 
 interface NeedleRackProps {
