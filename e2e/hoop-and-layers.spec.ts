@@ -61,6 +61,7 @@ test('overruling the layers is checked again and taken back', async ({ page }) =
   await page.getByRole('button', { name: 'another needle' }).click();
   await page.getByRole('button', { name: /^90\/14:/ }).click();
   await ticket.reads('90/14 · your choice');
+  await ticket.reads(/90\/14 in place of 75\/11 ballpoint: it may catch a loop of the knit/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await ticket.reads('75/11 ballpoint');
   await ticket.saved();

@@ -131,15 +131,71 @@ export const TOPPERS = {
   },
 } as const satisfies Record<string, Choice>;
 
+/** A needle: its size in the European count, its point, and whether its eye is large. */
+export interface NeedleKind extends Choice {
+  size: 65 | 75 | 90;
+  point: 'embroidery' | 'ball' | 'sharp' | 'wing';
+  largeEye: boolean;
+}
+
 export const NEEDLES = {
-  '75-embroidery': { id: '75-embroidery', name: '75/11 embroidery', use: 'most cloth' },
-  '75-ballpoint': { id: '75-ballpoint', name: '75/11 ballpoint', use: 'knits: it parts the loops' },
-  '75-sharp': { id: '75-sharp', name: '75/11 sharp', use: 'tight wovens, faux suede' },
-  '65': { id: '65', name: '65/9', use: 'fine cloth, 60 wt thread, small lettering' },
-  '90': { id: '90', name: '90/14', use: 'canvas, denim, several thick layers' },
-  '90-large-eye': { id: '90-large-eye', name: '90/14 large-eye', use: 'metallic and heavy matte cotton' },
-  wing: { id: 'wing', name: 'Wing needle', use: 'decorative heirloom work' },
-} as const satisfies Record<string, Choice>;
+  '75-embroidery': {
+    id: '75-embroidery',
+    name: '75/11 embroidery',
+    use: 'most cloth',
+    size: 75,
+    point: 'embroidery',
+    largeEye: false,
+  },
+  '75-ballpoint': {
+    id: '75-ballpoint',
+    name: '75/11 ballpoint',
+    use: 'knits: it parts the loops',
+    size: 75,
+    point: 'ball',
+    largeEye: false,
+  },
+  '75-sharp': {
+    id: '75-sharp',
+    name: '75/11 sharp',
+    use: 'tight wovens, faux suede',
+    size: 75,
+    point: 'sharp',
+    largeEye: false,
+  },
+  '65': {
+    id: '65',
+    name: '65/9',
+    use: 'fine cloth, 60 wt thread, small lettering',
+    size: 65,
+    point: 'embroidery',
+    largeEye: false,
+  },
+  '90': {
+    id: '90',
+    name: '90/14',
+    use: 'canvas, denim, several thick layers',
+    size: 90,
+    point: 'embroidery',
+    largeEye: false,
+  },
+  '90-large-eye': {
+    id: '90-large-eye',
+    name: '90/14 large-eye',
+    use: 'metallic and heavy matte cotton',
+    size: 90,
+    point: 'embroidery',
+    largeEye: true,
+  },
+  wing: {
+    id: 'wing',
+    name: 'Wing needle',
+    use: 'decorative heirloom work',
+    size: 90,
+    point: 'wing',
+    largeEye: false,
+  },
+} as const satisfies Record<string, NeedleKind>;
 export type NeedleId = keyof typeof NEEDLES;
 export const NEEDLE_IDS = Object.keys(NEEDLES) as [NeedleId, ...NeedleId[]];
 

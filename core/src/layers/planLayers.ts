@@ -6,6 +6,7 @@ import { decideLayers, type LayersDecision, MORE_LAYERS, type PartDecision, shee
 import type { LayerFacts } from './facts';
 import { gaveWay } from './gaveWay';
 import { clampedSheet, HOLD_WORDS, holdAllowed, holdSheets } from './hold';
+import { inPlaceOfFindings } from './inPlaceOf';
 import { CHOICES, type Choice, STABILIZERS } from './materials';
 import { neverFindings, type Stack } from './never';
 import { type RiskBar, risksOf } from './risk';
@@ -266,6 +267,7 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
       ...neverFindings(whole, facts, overruled),
       ...holdFindings(support.sheets, facts),
       ...riskFindings(support.sheets, topper.id, facts),
+      ...inPlaceOfFindings(decided.parts),
       ...shelfFindings(stack, whole, { facts, shelf }),
       ...supplyFindings(
         input,

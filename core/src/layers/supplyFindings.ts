@@ -5,11 +5,11 @@ import { isOut, SUPPLIES } from '../shelf/supplies';
 import { type Phrase, phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
 import { HOLD_WORDS, holdAllowed } from './hold';
+import { type ComparedPart, nearestChoice } from './inPlaceOf';
 import {
-  BOBBIN_IDS,
+  type BobbinId,
   CHOICES,
   type Choice,
-  NEEDLE_IDS,
   type NeedleId,
   STABILIZERS,
   THREADS,
@@ -19,50 +19,6 @@ import type { Stack } from './never';
 import { risksOf } from './risk';
 import type { Hold, LayersInput } from './schema';
 import { byRisk, riskChange } from './substitutes';
-
-/** What may be put in a needle's place, the nearest first, and what that costs. */
-const NEEDLE_INSTEAD: Record<NeedleId, readonly (readonly [NeedleId, string])[]> = {
-  '75-embroidery': [
-    ['75-ballpoint', 'lines are a little less crisp on a woven'],
-    ['75-sharp', 'on a knit it may cut a loop'],
-    ['65', 'it bends sooner: run it slower'],
-  ],
-  '75-ballpoint': [
-    ['75-embroidery', 'it may catch a loop of the knit: try it on a scrap'],
-    ['65', 'it bends sooner: run it slower'],
-  ],
-  '75-sharp': [
-    ['75-embroidery', 'fine lines are a little less crisp'],
-    ['65', 'it bends sooner: run it slower'],
-  ],
-  '65': [
-    ['75-embroidery', 'its holes are larger: small letters close up'],
-    ['75-sharp', 'its holes are larger: small letters close up'],
-  ],
-  '90': [
-    ['90-large-eye', 'a large eye leaves larger holes'],
-    ['75-sharp', 'it bends or breaks in thick layers: run it slower'],
-  ],
-  '90-large-eye': [
-    ['90', 'the thread frays sooner: run it slower'],
-    ['75-embroidery', 'the thread frays: run it much slower'],
-  ],
-  wing: [],
-};
-
-/** What may be put in a thread's place, the nearest first, and what that costs. */
-const THREAD_INSTEAD: Record<ThreadId, readonly (readonly [ThreadId, string])[]> = {
-  'polyester-40': [
-    ['rayon-40', 'it fades and wears sooner in the wash'],
-    ['matte-40', 'it is duller'],
-  ],
-  'rayon-40': [['polyester-40', 'a little less sheen']],
-  'matte-40': [['polyester-40', 'it shines where an aged look was wanted']],
-  'metallic-40': [['polyester-40', 'no glitter']],
-  'polyester-60': [['polyester-40', 'small letters close up: make them 6 mm or taller']],
-};
-
-const BOBBIN_COST = 'of another thickness: check the top tension';
 
 type On = { facts: LayerFacts; shelf: Shelf };
 
@@ -75,20 +31,22 @@ const outOf = (name: string, mends: Mend[]): Finding =>
 export const isThreadOut = (id: ThreadId, { threads }: Shelf): boolean =>
   threads.length > 0 && !threads.some((t) => t.metresLeft > 0 && isOfKind(t, THREADS[id]));
 
+/** The nearest choice that is there, in place of one that is used up. */
 function partMend(
-  part: 'needle' | 'bobbin' | 'thread',
+  part: ComparedPart,
   { choices }: LayersInput,
   from: Choice,
-  [id, cost]: readonly [string, string],
+  isThere: (id: string) => boolean,
 ): Mend[] {
-  const choice = CHOICES[part][id];
+  const nearest = nearestChoice(part, from.id, isThere);
+  const choice = nearest && CHOICES[part][nearest.id];
   if (!choice) return [];
   const why = `${from.name} is not on the shelf`;
   return [
     {
       label: phrase`Use ${choice.name} instead`,
-      result: phrase`on your shelf; ${cost}`,
-      change: { stage: 'layers', set: { choices: { ...choices, [part]: { choice: id, why } } } },
+      result: phrase`on your shelf; ${nearest.cost}`,
+      change: { stage: 'layers', set: { choices: { ...choices, [part]: { choice: choice.id, why } } } },
     },
   ];
 }
@@ -127,30 +85,27 @@ function holdMend(out: 'spray' | 'tape', stack: Stack, { facts, shelf }: On): Me
 export function supplyFindings(
   input: LayersInput,
   stack: Stack,
-  { needle, bobbin, thread }: Record<'needle' | 'bobbin' | 'thread', Choice>,
+  parts: Record<ComparedPart, Choice>,
   on: On,
 ): Finding[] {
   const { shelf } = on;
-  const needleId = NEEDLE_IDS.find((id) => id === needle.id);
-  const bobbinId = BOBBIN_IDS.find((id) => id === bobbin.id);
-  const found: Finding[] = [];
-  if (needleId && isOut(needleId, shelf)) {
-    const instead = NEEDLE_INSTEAD[needleId].find(([id]) => !isOut(id, shelf));
-    found.push(outOf(SUPPLIES[needleId].name, instead ? partMend('needle', input, needle, instead) : []));
-  }
-  if (bobbinId && isOut(bobbinId, shelf)) {
-    const other = BOBBIN_IDS.find((id) => id !== bobbinId && !isOut(id, shelf));
-    found.push(
-      outOf(SUPPLIES[bobbinId].name, other ? partMend('bobbin', input, bobbin, [other, BOBBIN_COST]) : []),
+  const isPartOut: Record<ComparedPart, (id: string) => boolean> = {
+    needle: (id) => isOut(id as NeedleId, shelf),
+    bobbin: (id) => isOut(id as BobbinId, shelf),
+    thread: (id) => isThreadOut(id as ThreadId, shelf),
+  };
+  const nameOf = (part: ComparedPart): string =>
+    part === 'thread' ? `${parts.thread.name} thread` : SUPPLIES[parts[part].id as NeedleId | BobbinId].name;
+  const chosen = (['needle', 'bobbin', 'thread'] as const)
+    .filter((part) => isPartOut[part](parts[part].id))
+    .map((part) =>
+      outOf(
+        nameOf(part),
+        partMend(part, input, parts[part], (id) => !isPartOut[part](id)),
+      ),
     );
-  }
-  const threadId = thread.id as ThreadId;
-  if (isThreadOut(threadId, shelf)) {
-    const instead = THREAD_INSTEAD[threadId].find(([id]) => !isThreadOut(id, shelf));
-    found.push(outOf(`${thread.name} thread`, instead ? partMend('thread', input, thread, instead) : []));
-  }
-  for (const adhesive of ['spray', 'tape'] as const)
-    if (stack.sheets.some((s) => s.hold === adhesive) && isOut(adhesive, shelf))
-      found.push(outOf(SUPPLIES[adhesive].name, holdMend(adhesive, stack, on)));
-  return found;
+  const held = (['spray', 'tape'] as const)
+    .filter((adhesive) => stack.sheets.some((s) => s.hold === adhesive) && isOut(adhesive, shelf))
+    .map((adhesive) => outOf(SUPPLIES[adhesive].name, holdMend(adhesive, stack, on)));
+  return [...chosen, ...held];
 }
