@@ -1,6 +1,7 @@
-import { cutSheets } from '../layers/sheetPieces';
-import { planTicket } from '../plan';
-import { type NumberId, numberFor } from '../rules/numbers';
+import type { NeedleId } from '../layers/materials';
+import { cutSheets, type SheetPiece } from '../layers/sheetPieces';
+import { type Plan, planTicket } from '../plan';
+import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Ticket } from '../ticket';
 import type { Material, Shelf, SupplyType } from './schema';
@@ -28,97 +29,123 @@ const USUAL_ROLL_MM = 500;
 /** Longer than any roll: what is needed is counted as if none ran out. */
 const ENDLESS_M = 1e6;
 
-/** Amounts by what they are of, each with the tickets that need it. */
-type Needs = Map<string, { name: string; needed: number; tickets: string[] }>;
-
-function need(
-  needs: Needs,
-  key: string,
-  { name, amount, ticket }: { name: string; amount: number; ticket: string },
-) {
-  const before = needs.get(key) ?? { name, needed: 0, tickets: [] };
-  before.needed += amount;
-  if (!before.tickets.includes(ticket)) before.tickets.push(ticket);
-  needs.set(key, before);
+/** What one ticket needs of one thing. A colour is one that no thread of the shelf is close to. */
+interface Need {
+  group: 'roll' | 'thread' | 'colour' | 'supply';
+  type: string;
+  name: string;
+  amount: number;
+  ticket: string;
 }
 
-/** What the tickets need of rolls, threads, colours the shelf has no thread for, and supplies, one after the other: an offcut of the first serves the next. */
-function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules) {
-  const rolls: Needs = new Map();
-  const threads: Needs = new Map();
-  const colours: Needs = new Map();
-  const supplies: Needs = new Map();
+/** What the pieces to cut take of rolls; of what no roll is wide enough for, by area on a usual roll. */
+const rollNeeds = (pieces: readonly SheetPiece[]): Omit<Need, 'ticket'>[] =>
+  pieces.map(({ type, name, widthMm, heightMm, from, missing }) => {
+    const metres = from.reduce((sum, cut) => sum + cut.metres, 0);
+    const lacking = (widthMm * heightMm * missing) / USUAL_ROLL_MM / 1000;
+    return { group: 'roll', type, name, amount: metres + lacking };
+  });
+
+function threadNeeds({ stitch, layers, place }: Plan, shelf: Shelf): Omit<Need, 'ticket'>[] {
+  if (!stitch || !layers || shelf.threads.length === 0) return [];
+  const copies = Math.max(1, place?.copies.length ?? 1);
+  const kind = layers.parts.thread.choice.name;
+  return stitch.stops.map(({ thread, match, hex, name, topM }) =>
+    thread && match !== 'substitute'
+      ? { group: 'thread', type: thread.id, name: thread.name, amount: topM * copies }
+      : {
+          group: 'colour',
+          type: `${hex} ${kind}`,
+          name: `Thread like ${name} ${hex}, ${kind}`,
+          amount: topM * copies,
+        },
+  );
+}
+
+/**
+ * Bobbins and adhesives as they are used up, and a needle of the right kind where there is none; each once the shop
+ * counts such things.
+ */
+function supplyNeeds(plan: Plan, shelf: Shelf, rules: HouseRules): Omit<Need, 'ticket'>[] {
+  const needle = plan.layers?.parts.needle.choice.id as NeedleId | undefined;
+  const usedUp = suppliesNeeded(plan, rules).filter(
+    ({ type }) => isOut(type, shelf) || shelf.supplies.some((s) => s.type === type),
+  );
+  return [...usedUp, ...(needle && isOut(needle, shelf) ? [{ type: needle, amount: 1 }] : [])].map(
+    ({ type, amount }) => ({ group: 'supply', type, name: SUPPLIES[type].name, amount }),
+  );
+}
+
+/** What the tickets need, one after the other: an offcut of the first serves the next. */
+function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Need[] {
   let materials: Material[] = shelf.materials.map((m) => ({ ...m, metresLeft: ENDLESS_M }));
-  for (const ticket of tickets) {
+  return tickets.flatMap((ticket) => {
     const plan = planTicket(ticket, shelf, rules);
-    const cut = cutSheets(plan, { materials }, rules);
-    materials = cut.after;
-    const add = (needs: Needs, key: string, name: string, amount: number) =>
-      need(needs, key, { name, amount, ticket: ticket.name });
-    for (const { type, name, widthMm, heightMm, from, missing } of cut.pieces) {
-      const rolled = from.reduce((sum, { metres }) => sum + metres, 0);
-      add(rolls, type, name, rolled + (widthMm * heightMm * missing) / USUAL_ROLL_MM / 1000);
-    }
-    const copies = Math.max(1, plan.place?.copies.length ?? 1);
-    const kind = plan.layers?.parts.thread.choice.name;
-    for (const { thread, match, hex, name, topM } of plan.stitch?.stops ?? [])
-      if (thread && match !== 'substitute') add(threads, thread.id, `Thread, ${thread.name}`, topM * copies);
-      else add(colours, `${hex} ${kind}`, `Thread like ${name} ${hex}, ${kind}`, topM * copies);
-    for (const { type, amount } of suppliesNeeded(plan, rules))
-      add(supplies, type, SUPPLIES[type].name, amount);
-    const needle = plan.layers?.parts.needle.choice.id as SupplyType | undefined;
-    if (needle && isOut(needle, shelf)) add(supplies, needle, SUPPLIES[needle].name, 1);
-  }
-  return { rolls, threads, colours, supplies };
+    const { pieces, after } = cutSheets(plan, { materials }, rules);
+    materials = after;
+    return [...rollNeeds(pieces), ...threadNeeds(plan, shelf), ...supplyNeeds(plan, shelf, rules)].map(
+      (need) => ({ ...need, ticket: ticket.name }),
+    );
+  });
 }
 
 const URGENCY = ['missing', 'short', 'low'] as const;
 
-function lineFor(
-  line: Omit<ShoppingLine, 'why' | 'needed' | 'tickets'>,
-  needs: Needs,
-  low: number,
-): ShoppingLine[] {
-  const { needed, tickets } = needs.get(line.type) ?? { needed: 0, tickets: [] };
-  const why =
-    needed > 0 && line.has === 0
-      ? 'missing'
-      : needed > line.has
-        ? 'short'
-        : line.has - needed < low
-          ? 'low'
-          : null;
-  return why ? [{ ...line, needed, tickets, why }] : [];
+type Line = Omit<ShoppingLine, 'why'>;
+
+/** Why a thing is to be bought: against what is needed, and the figure below which it is low; null when it is not. */
+function whyBuy({ needed, has }: Line, low: number): ShoppingLine['why'] | null {
+  if (needed > 0 && has === 0) return 'missing';
+  if (needed > has) return 'short';
+  return has - needed < low ? 'low' : null;
 }
 
-/** Supplies are on the list once the shop counts such things: those it has, and those it needs and has not. */
-function supplyLines(needs: Needs, shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const types = new Set(shelf.supplies.map((s) => s.type));
-  for (const type of needs.keys()) if (isOut(type as SupplyType, shelf)) types.add(type as SupplyType);
-  return [...types].flatMap((type) => {
-    const { name, unit, low } = SUPPLIES[type];
-    const has = shelf.supplies.filter((s) => s.type === type).reduce((sum, s) => sum + s.left, 0);
-    return lineFor({ type, name, unit, has }, needs, numberFor(rules, low));
-  });
-}
+const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);
 
 /** What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. */
 export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const { rolls, threads, colours, supplies } = needsOf(tickets, shelf, rules);
-  const low = (id: NumberId) => numberFor(rules, id);
-  const types = new Map(shelf.materials.map((m) => [m.type, m.name]));
-  for (const [type, { name, needed }] of rolls) if (needed > 0) types.set(type, types.get(type) ?? name);
-  return [
-    ...[...types].flatMap(([type, name]) => {
-      const ofType = shelf.materials.filter((m) => m.type === type);
-      const has = ofType.reduce((sum, m) => sum + m.metresLeft, 0);
-      const onlySheets = ofType.length > 0 && ofType.every((m) => m.widthMm === 0);
-      return lineFor({ type, name, unit: 'm', has }, rolls, onlySheets ? 0 : low('lowRollM'));
-    }),
-    ...shelf.threads.flatMap(({ id, name, metresLeft }) =>
-      lineFor({ type: id, name: `Thread, ${name}`, unit: 'm', has: metresLeft }, threads, low('lowThreadM')),
+  const needs = needsOf(tickets, shelf, rules);
+  const line = (
+    of: { group: Need['group']; type: string; name: string; unit: ShoppingUnit; has: number },
+    low: number,
+  ): ShoppingLine[] => {
+    const { group, ...thing } = of;
+    const wanted = needs.filter((n) => n.group === group && n.type === thing.type && n.amount > 0);
+    const names = [...new Set(wanted.map((n) => n.ticket))];
+    const whole: Line = { ...thing, needed: sum(wanted.map((n) => n.amount)), tickets: names };
+    const why = whyBuy(whole, low);
+    return why ? [{ ...whole, why }] : [];
+  };
+  /** The types of a group: those on the shelf by their name there, then those that are only needed. */
+  const typesOf = (group: Need['group'], owned: readonly { type: string; name: string }[]) => {
+    const needed = needs.filter((n) => n.group === group);
+    const types = new Map<string, string>();
+    for (const { type, name } of [...owned, ...needed]) if (!types.has(type)) types.set(type, name);
+    return [...types];
+  };
+  const rolls = typesOf('roll', shelf.materials).flatMap(([type, name]) => {
+    const ofType = shelf.materials.filter((m) => m.type === type);
+    const has = sum(ofType.map((m) => m.metresLeft));
+    const onlySheets = ofType.length > 0 && ofType.every((m) => m.widthMm === 0);
+    const low = onlySheets ? 0 : numberFor(rules, 'lowRollM');
+    return line({ group: 'roll', type, name, unit: 'm', has }, low);
+  });
+  const threads = shelf.threads.flatMap(({ id, name, metresLeft }) =>
+    line(
+      { group: 'thread', type: id, name: `Thread, ${name}`, unit: 'm', has: metresLeft },
+      numberFor(rules, 'lowThreadM'),
     ),
-    ...[...colours].flatMap(([type, { name }]) => lineFor({ type, name, unit: 'm', has: 0 }, colours, 0)),
-    ...supplyLines(supplies, shelf, rules),
-  ].sort((a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why));
+  );
+  const colours = typesOf('colour', []).flatMap(([type, name]) =>
+    line({ group: 'colour', type, name, unit: 'm', has: 0 }, 0),
+  );
+  const supplies = typesOf('supply', shelf.supplies).flatMap(([id]) => {
+    const type = id as SupplyType;
+    const { name, unit, low } = SUPPLIES[type];
+    const has = sum(shelf.supplies.filter((s) => s.type === type).map((s) => s.left));
+    return line({ group: 'supply', type, name, unit, has }, numberFor(rules, low));
+  });
+  return [...rolls, ...threads, ...colours, ...supplies].sort(
+    (a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why),
+  );
 }
