@@ -62,6 +62,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const hoop = planHoop(ticket.hoop, question, {
     shelf,
     copies: place.copies.map((copy) => copy.footprint),
+    closedHem: placement.copies === 'closed hem',
     scalePercent: ticket.design.scalePercent,
     artwork: ticket.design.artwork,
     offset: ticket.place.offset,

@@ -1,13 +1,19 @@
 import fc from 'fast-check';
 import { boxAbout, boxOf, cornersOf } from '../geometry/box';
-import { turn } from '../geometry/point';
+import { minus, turn } from '../geometry/point';
+import type { Polygon } from '../geometry/polygon';
+import type { PieceOutline } from '../piece/geometry';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
-import { measuredTicket, SAMPLE_SHELF } from '../testing/samples';
+import type { Hoop } from '../shelf/schema';
+import { hoop, measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
-import { hoopingsFor } from './hoopings';
+import { groupingField, hoopingsFor, layHoopings } from './hoopings';
+import { ringOnPiece } from './ring';
 
+const rectangle = (left: number, top: number, right: number, bottom: number) =>
+  cornersOf({ left, top, right, bottom });
 const motif = (x: number, y: number, w = 40, h = 30) => cornersOf(boxAbout({ x, y }, w, h));
 const FIELD = { widthMm: 130, heightMm: 180, turnDeg: 0 };
 
@@ -100,3 +106,92 @@ function fewestByTrying(xs: readonly number[], span: number): number {
   }
   return best;
 }
+
+describe('the ring of each hooping', () => {
+  const CLEAR = 10;
+  const outlineOf = (hoopable: ReturnType<typeof rectangle>): PieceOutline =>
+    ({ outline: hoopable, hoopable, noGo: [] }) as unknown as PieceOutline;
+  const face = outlineOf(rectangle(-300, -300, 300, 300));
+  const on = (footprints: Polygon[], kind: Hoop, turnDeg = 0, outline = face) => {
+    const groups = hoopingsFor(footprints, { ...groupingField(kind), turnDeg });
+    return layHoopings(groups, footprints, { hoop: kind, turnDeg }, { outline, clearanceMm: CLEAR });
+  };
+  const long = hoop('hoop-130x180', [130, 180], [164, 222]);
+
+  it('lies over the middle of its copies where it can, else is moved as far as they leave free', () => {
+    expect(on([motif(0, 0)], long)).toEqual([{ copies: [0], centre: { x: 0, y: 0 }, lies: true }]);
+    // the ring reaches 82 mm and wants 10 mm more; the field reaches 65 mm, the motif 20 mm
+    const [near] = on([motif(230, 0)], long);
+    expect(near?.lies).toBe(true);
+    expect(near?.centre.x).toBeLessThanOrEqual(300 - CLEAR - 82);
+    const [tooNear] = on([motif(270, 0)], long);
+    expect(tooNear).toEqual({ copies: [0], centre: { x: 270, y: 0 }, lies: false });
+  });
+
+  it('is clear of the edge and holds its copies wherever it says it lies', () => {
+    const at = fc.integer({ min: -280, max: 280 });
+    const spots = fc.array(fc.record({ x: at, y: at }), { minLength: 1, maxLength: 8 });
+    fc.assert(
+      fc.property(spots, fc.integer({ min: 0, max: 359 }), (all, turnDeg) => {
+        const footprints = all.map(({ x, y }) => motif(x, y));
+        for (const { copies, centre, lies } of on(footprints, long, turnDeg)) {
+          if (!lies) continue;
+          const ring = ringOnPiece(long, { centre, turnDeg });
+          for (const corner of ring)
+            expect(Math.max(Math.abs(corner.x), Math.abs(corner.y))).toBeLessThanOrEqual(300 - CLEAR + 1e-6);
+          for (const p of copies.flatMap((i) => footprints[i] ?? [])) {
+            const inHoop = turn(minus(p, centre), -turnDeg);
+            expect(Math.abs(inHoop.x)).toBeLessThanOrEqual(65 + 1e-6);
+            expect(Math.abs(inHoop.y)).toBeLessThanOrEqual(90 + 1e-6);
+          }
+        }
+      }),
+    );
+  });
+
+  it('of a round hoop takes only what its round field takes', () => {
+    const round = hoop('hoop-round150', [150, 150], [178, 178], { round: true });
+    const corners = [motif(-50, -55), motif(50, 55)];
+    const groups = on(corners, round);
+    expect(groups.map((g) => g.copies)).toEqual([[0], [1]]);
+    const pair = on([motif(-25, 0), motif(25, 0)], round);
+    expect(pair.map((g) => g.copies)).toEqual([[0, 1]]);
+    for (const { copies, centre } of pair)
+      for (const p of copies.flatMap((i) => [motif(-25, 0), motif(25, 0)][i] ?? []))
+        expect(Math.hypot(p.x - centre.x, p.y - centre.y)).toBeLessThanOrEqual(75);
+  });
+
+  const scattered = (spots: { x: number; y: number; turnDeg: number }[]) => {
+    const panel = measuredTicket('panel', 'scatter', [40, 30]);
+    const ticket = {
+      ...panel,
+      hoop: { ...panel.hoop, method: 'hooped' as const, hoopId: 'hoop-100x100' },
+      place: { ...panel.place, scatter: { ...panel.place.scatter, count: spots.length, spots } },
+    };
+    return planTicket(ticket, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+  };
+
+  it('stops the plan where it cannot be closed for one of them, though it can for the first', () => {
+    const code = 'hoop-hooping-cannot-close';
+    const middle = { x: 0, y: 250, turnDeg: 0 };
+    expect(scattered([middle, { x: 120, y: 250, turnDeg: 0 }]).findings.map((f) => f.code)).not.toContain(
+      code,
+    );
+    const plan = scattered([middle, { x: 355, y: 250, turnDeg: 0 }]);
+    const finding = plan.findings.find((f) => f.code === code);
+    expect(finding?.severity).toBe('stop');
+    expect(say(finding?.text ?? [], { system: 'mm' })).toMatch(
+      /^100 × 100 screw hoop does not lie clear of seams and bands for hooping \d of 2\.$/,
+    );
+    expect(say(finding?.mends[0]?.label ?? [], { system: 'mm' })).toBe('Float it');
+  });
+
+  it('goes round a closed hem without an end at the edge of the drawing', () => {
+    const ticket = measuredTicket('skirt-hem', 'hem-border', [60, 40]);
+    const placed = applyChange(ticket, { stage: 'place', set: { offset: { x: 0, y: -120 } } });
+    const hooped = applyChange(placed, { stage: 'hoop', set: { method: 'hooped', hoopId: 'hoop-100x100' } });
+    const { hoop: plan } = planTicket(hooped, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+    expect(plan?.hoopings.length).toBeGreaterThan(8);
+    expect(plan?.hoopings.every(({ lies }) => lies)).toBe(true);
+  });
+});

@@ -1,6 +1,9 @@
-import { type Box, boxOf, centreOf, cornersOf, holds } from '../geometry/box';
-import { type Point, turn } from '../geometry/point';
+import { type Box, boxAbout, boxOf, centreOf, cornersOf, heightOf, holds, widthOf } from '../geometry/box';
+import { ORIGIN, type Point, turn } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
+import type { PieceOutline } from '../piece/geometry';
+import type { Hoop } from '../shelf/schema';
+import { hoopCentre, ringLies, ringOnPiece, searchDesignAt } from './ring';
 
 /** Copies of the design that one hooping reaches. */
 export interface Hooping {
@@ -8,6 +11,12 @@ export interface Hooping {
   copies: number[];
   /** Where the field's centre lies, piece frame, mm. */
   centre: Point;
+}
+
+/** A hooping with its ring on the piece. */
+export interface LaidHooping extends Hooping {
+  /** Whether the ring lies clear there; where it does not, the field stays over the middle of its copies. */
+  lies: boolean;
 }
 
 interface Field {
@@ -38,6 +47,40 @@ export function hoopingsFor(footprints: readonly Polygon[], field: Field): Hoopi
     hoopings.push({ copies, centre: turn(centreOf(all), field.turnDeg) });
   }
   return hoopings;
+}
+
+/** The field of a hoop as copies are grouped in it: of a round one the square inside it. */
+export function groupingField({ fieldWidthMm, fieldHeightMm, round }: Hoop): Omit<Field, 'turnDeg'> {
+  const share = round ? Math.SQRT1_2 : 1;
+  return { widthMm: fieldWidthMm * share, heightMm: fieldHeightMm * share };
+}
+
+/**
+ * Moves each hooping's hoop within what its copies leave free, so that the ring lies on the hoopable face with its
+ * room; a hooping for which no place is found says so.
+ */
+export function layHoopings(
+  hoopings: readonly Hooping[],
+  footprints: readonly Polygon[],
+  { hoop, turnDeg }: { hoop: Hoop; turnDeg: number },
+  { outline, clearanceMm }: { outline: PieceOutline; clearanceMm: number },
+): LaidHooping[] {
+  const field = groupingField(hoop);
+  const face = boxOf(outline.hoopable);
+  return hoopings.map((hooping) => {
+    const reached = boxOf(hooping.copies.flatMap((i) => footprints[i] ?? []).map((p) => turn(p, -turnDeg)));
+    const free = (side: number, taken: number) => Math.max(0, side - taken);
+    const allowed = boxAbout(
+      ORIGIN,
+      free(field.widthMm, widthOf(reached)),
+      free(field.heightMm, heightOf(reached)),
+    );
+    const centreAt = (copiesAt: Point) => hoopCentre(hooping.centre, turnDeg, copiesAt);
+    const copiesAt = searchDesignAt(hoop, allowed, (at) =>
+      ringLies(ringOnPiece(hoop, { centre: centreAt(at), turnDeg }), outline, clearanceMm, face),
+    );
+    return copiesAt ? { ...hooping, centre: centreAt(copiesAt), lies: true } : { ...hooping, lies: false };
+  });
 }
 
 function nextHooping(boxes: readonly Box[], left: ReadonlySet<number>, field: Field): number[] {

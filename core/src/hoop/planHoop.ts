@@ -1,17 +1,19 @@
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
+import { boxOf, cornersOf } from '../geometry/box';
 import { opposite } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
+import type { PieceOutline } from '../piece/geometry';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop, Shelf } from '../shelf/schema';
 import { count, type Phrase, percent, phrase } from '../units/phrase';
 import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
-import { type Hooping, hoopingsFor } from './hoopings';
+import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
 import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
 import { designAtFor, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
-import type { RescueQuestion } from './rescues';
+import { floatRescue, type RescueQuestion } from './rescues';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from './schema';
 import { tensionFor } from './tension';
 
@@ -28,7 +30,7 @@ export interface HoopPlan {
   cut: { widthMm: number; heightMm: number; patch: { widthMm: number; heightMm: number } } | null;
   tension: Phrase;
   /** Which copies of the design one hooping reaches; empty where there is one copy. */
-  hoopings: Hooping[];
+  hoopings: LaidHooping[];
   findings: Finding[];
   reasons: Reason[];
 }
@@ -79,39 +81,71 @@ export interface HoopContext extends Pick<RescueQuestion, 'scalePercent' | 'artw
   preferTurns: (hoop: Hoop, turns: readonly QuarterTurn[]) => QuarterTurn[];
   /** Footprints of all copies of the design, piece frame, mm; empty where there is one. */
   copies: readonly Polygon[];
+  /** Whether the copies run round a closed hem, which has no end at the edge of the drawing. */
+  closedHem: boolean;
 }
 
-/** The hoopings that a hoop needs for all copies, turned so on the piece. */
-function hoopingsOf(hoop: Hoop, onPieceDeg: number, copies: readonly Polygon[]): Hooping[] {
+/** The face that rings must lie on: of a closed hem without its ends, which meet. */
+function faceFor({ outline }: HoopQuestion, closedHem: boolean): PieceOutline {
+  if (!closedHem) return outline;
+  const { left, right, top, bottom } = boxOf(outline.hoopable);
+  const round = right - left;
+  return { ...outline, hoopable: cornersOf({ left: left - round, right: right + round, top, bottom }) };
+}
+
+const groupsFor = (hoop: Hoop, turnDeg: number, copies: readonly Polygon[]): Hooping[] =>
+  hoopingsFor(copies, { ...groupingField(hoop), turnDeg });
+
+/** The hoopings that a hoop needs for all copies, turned so on the piece, each with its ring where it lies. */
+function hoopingsOf(
+  hoop: Hoop,
+  turnDeg: number,
+  { copies, closedHem }: HoopContext,
+  q: HoopQuestion,
+): LaidHooping[] {
   if (copies.length === 0) return [];
-  const { fieldWidthMm: widthMm, fieldHeightMm: heightMm } = hoop;
-  return hoopingsFor(copies, { widthMm, heightMm, turnDeg: onPieceDeg });
+  const hoopings = groupsFor(hoop, turnDeg, copies);
+  const clearanceMm = numberFor(q.rules, 'ringClearanceMm');
+  return layHoopings(hoopings, copies, { hoop, turnDeg }, { outline: faceFor(q, closedHem), clearanceMm });
+}
+
+/** Hoopings at which the ring cannot be closed on the cloth, of a hoop that can be closed for the first copy. */
+function openHoopings(hoopings: readonly LaidHooping[], method: Method, laid: LaidHoop | null): Finding[] {
+  const open = hoopings.flatMap(({ lies }, i) => (lies ? [] : [i + 1]));
+  if (method !== 'hooped' || !laid || laid.verdict.whyNotHooped.length > 0 || open.length === 0) return [];
+  const which = open.length === hoopings.length ? 'any hooping' : `hooping ${open.join(', ')}`;
+  const text = phrase`${laid.verdict.hoop.name} does not lie clear of seams and bands for ${which} of ${count(hoopings.length)}.`;
+  return [finding('hoop', 'hoop-hooping-cannot-close', 'stop', text, { mends: [floatRescue()] })];
 }
 
 /** Another hoop of the shelf that takes more copies at once, where there is one. */
 function fewerHoopings(
   usable: readonly HoopVerdict[],
   laid: LaidHoop | null,
-  hoopings: readonly Hooping[],
-  { copies, method, q }: { copies: readonly Polygon[]; method: Method; q: HoopQuestion },
+  hoopings: readonly LaidHooping[],
+  { context, method, q }: { context: HoopContext; method: Method; q: HoopQuestion },
 ): Finding[] {
   if (!laid || hoopings.length < 2) return [];
   const others = usable
     .filter((v) => v !== laid.verdict && (method === 'floated' || v.whyNotHooped.length === 0))
     .flatMap((v) => {
-      const turnDeg = turnsThatWork(v, method)[0]?.turnDeg;
-      if (turnDeg === undefined) return [];
-      return [{ hoop: v.hoop, count: hoopingsOf(v.hoop, q.designTurnDeg + turnDeg, copies).length }];
+      const turn = turnsThatWork(v, method)[0];
+      if (!turn) return [];
+      const turnDeg = q.designTurnDeg + turn.turnDeg;
+      return [{ hoop: v.hoop, turnDeg, count: groupsFor(v.hoop, turnDeg, context.copies).length }];
     })
+    .filter((other) => other.count < hoopings.length)
     .sort((a, b) => a.count - b.count);
-  const [best] = others;
-  if (!best || best.count >= hoopings.length) return [];
+  const closes = (other: { hoop: Hoop; turnDeg: number }) =>
+    method === 'floated' || hoopingsOf(other.hoop, other.turnDeg, context, q).every(({ lies }) => lies);
+  const best = others.find(closes);
+  if (!best) return [];
   const mend = {
     label: phrase`Take the ${best.hoop.name}`,
     result: phrase`${count(best.count)} hoopings instead of ${count(hoopings.length)}`,
     change: { stage: 'hoop' as const, set: otherHoop(best.hoop.id) },
   };
-  const text = phrase`${count(copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
+  const text = phrase`${count(context.copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
   return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];
 }
 
@@ -152,7 +186,7 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
     : { laid: null, turns: [] };
   const tension = tensionFor(q.fabric, method, q.rules);
   const trouble = { verdicts, method, input, q, rescue: context };
-  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context.copies) : [];
+  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context, q) : [];
   return {
     verdicts,
     proposedId: proposed?.hoop.id ?? null,
@@ -166,7 +200,8 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
     findings: [
       ...(laid ? [...fitFindings({ ...trouble, laid }), ...splitFindings(laid)] : [nothingFits(trouble)]),
       ...methodFindings(method, laid, q),
-      ...fewerHoopings(usable, laid, hoopings, { copies: context.copies, method, q }),
+      ...openHoopings(hoopings, method, laid),
+      ...fewerHoopings(usable, laid, hoopings, { context, method, q }),
     ],
     reasons: [
       choice.reason,
