@@ -270,3 +270,25 @@ test('a kind is found by its name', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Find a kind' }).fill('umbrella');
   await expect(page.getByText(/Nothing here is called “umbrella”/)).toBeVisible();
 });
+
+test('repeats that lie over the side seams are mended to the count that clears them, and back', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-11/place');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  const trouble = /^Mind\. \d of them lie over a side seam\.$/;
+  const seen = page.getByRole('note').filter({ hasText: 'lie over a side seam' });
+  await expect(seen).toBeVisible();
+  await expect(seen.getByRole('button')).toHaveText(
+    /^Make it \d+both side seams fall in a gap; true gap [\d.]+ mm$/,
+  );
+  const to = /Make it (\d+)/.exec((await seen.getByRole('button').textContent()) ?? '')?.[1];
+  await seen.getByRole('button').click();
+  await expect(seen).toHaveCount(0);
+  await expect(page.getByText(trouble)).toHaveCount(0);
+  await ticket.reads(new RegExp(`^${to} copies in \\d+ hoopings of the `));
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(seen).toBeVisible();
+  await ticket.saved();
+});

@@ -201,3 +201,32 @@ test('the ring’s ritual is a deck for this hoop and method, its figures the ti
   ])
     expect(deck).toMatch(words);
 });
+
+test('a hoop that is latched in two places takes a long design without being hooped again', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  const long = page.getByRole('button', { name: /^100 × 100 screw: / });
+  await long.click();
+  await ticket.fill('places it is latched in, along its height', '2');
+  await ticket.fill('from one place to the next', '60 mm');
+  await ticket.saved();
+  await page.goto('/ticket/demo-ticket-15/hoop');
+  await page.getByRole('button', { name: /^Stitch it in 2 places of this hoop/ }).click();
+  await ticket.reads(/Cost: the file is saved in 2 parts/);
+  const ring = await page.getByTestId('sheet').getByTestId('ring').boundingBox();
+  await page.getByRole('button', { name: 'Do it: Stitch it in 2 places of this hoop' }).click();
+  await ticket.reads(
+    /^Note\. Stitched in 2 places of this hoop, overlapping .*: the ring stays on the cloth\.$/,
+  );
+  await page.getByRole('radio', { name: 'part 2' }).click();
+  const after = await page.getByTestId('sheet').getByTestId('ring').boundingBox();
+  expect(Math.abs((after?.width ?? 0) - (ring?.width ?? 0))).toBeLessThan(2);
+  await page.getByRole('button', { name: /^Stitch it whole/ }).click();
+  await page.goto('/shelf');
+  await long.click();
+  await ticket.fill('places it is latched in, along its height', '1');
+  await ticket.saved();
+});

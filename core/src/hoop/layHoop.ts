@@ -124,14 +124,20 @@ export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Spl
     positions: hoop.positions,
   });
 
-/** The turns in which a split takes the fewest parts, with the split. */
+/** How often the piece is hooped for a split: once in a hoop that is latched on in another place for the next part. */
+export const hoopingsOfSplit = ({ parts, byPositions }: Split): number => (byPositions ? 1 : parts.length);
+
+/** The turns in which a split takes the fewest hoopings, and of those the fewest parts, with the split. */
 export function splitsOf(verdict: HoopVerdict, q: HoopQuestion): { turnDeg: QuarterTurn; split: Split }[] {
   const all = verdict.turns.flatMap(({ turnDeg }) => {
     const split = splitFor(verdict.hoop, turnDeg, q);
     return split ? [{ turnDeg, split }] : [];
   });
-  const fewest = Math.min(...all.map(({ split }) => split.parts.length));
-  return all.filter(({ split }) => split.parts.length === fewest);
+  const least = (of: (split: Split) => number, among: typeof all) => {
+    const fewest = Math.min(...among.map(({ split }) => of(split)));
+    return among.filter(({ split }) => of(split) === fewest);
+  };
+  return least((split) => split.parts.length, least(hoopingsOfSplit, all));
 }
 
 /** Lays a hoop for one part of a split design; a repositioning hoop keeps its ring where it is for all of them. */

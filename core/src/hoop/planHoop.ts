@@ -12,7 +12,7 @@ import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
 import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
-import { designAtFor, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
+import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
 import { floatRescue, type RescueQuestion } from './rescues';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from './schema';
 import { tensionFor } from './tension';
@@ -61,6 +61,10 @@ function fillReason(laid: LaidHoop): Reason {
       : phrase`The piece fills ${percent(laid.fillPercent)} of the ring: it cannot be gripped all round.`,
   );
 }
+
+/** How often the piece is hooped, each time on new sheets: for all copies, or for the parts of a split. */
+export const hoopingCount = ({ hoopings, laid }: Pick<HoopPlan, 'hoopings' | 'laid'>): number =>
+  Math.max(1, hoopings.length, laid?.split ? hoopingsOfSplit(laid.split.split) : 1);
 
 function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['cut'] {
   const allowance = numberFor(rules, 'stabilizerAllowanceMm');

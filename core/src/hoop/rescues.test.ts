@@ -5,6 +5,7 @@ import type { Hoop, Shelf } from '../shelf/schema';
 import { exampleA, hoop, measuredTicket, SAMPLE_SHELF, twoLeaves } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
+import { hoopingCount } from './planHoop';
 import { type HoopInput, otherHoop } from './schema';
 
 const MM = { system: 'mm' } as const;
@@ -160,6 +161,24 @@ describe('a hoop that is latched in several places', () => {
     expect(second.hoop?.laid?.ring).toEqual(plan.hoop?.laid?.ring);
     const apart = (second.hoop?.laid?.centre.y ?? 0) - (plan.hoop?.laid?.centre.y ?? 0);
     expect(Math.abs(apart)).toBeCloseTo(120, 6);
+  });
+
+  it('is preferred to hooping again where both take two parts, and wants one sheet of each kind', () => {
+    const square = hoop('hoop-square', [100, 100], [130, 200], { positions: { count: 2, stepMm: 60 } });
+    const wide = hooped(designed(measuredTicket('bath-towel', 'centre', [60, 40]), 140, 60), {
+      hoopId: 'hoop-square',
+      method: 'floated',
+    });
+    const mends = mendsOf(wide, shelfOf(square));
+    expect(labelled(mends, /^Split it into 2 hoopings$/)).toBeUndefined();
+    const mend = labelled(mends, /^Stitch it in 2 places of this hoop$/);
+    const plan = planOf(mend ? applyMend(wide, mend) : wide, shelfOf(square));
+    expect(plan.hoop?.laid?.split?.split.parts).toHaveLength(2);
+    expect(plan.hoop && hoopingCount(plan.hoop)).toBe(1);
+    const again = hoop('hoop-square', [100, 100], [130, 200]);
+    const split = labelled(mendsOf(wide, shelfOf(again)), /^Split it into 2 hoopings$/);
+    const twice = planOf(split ? applyMend(wide, split) : wide, shelfOf(again));
+    expect(twice.hoop && hoopingCount(twice.hoop)).toBe(2);
   });
 });
 

@@ -1,3 +1,4 @@
+import { hoopingCount } from '../hoop/planHoop';
 import type { Plan } from '../plan';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
@@ -28,7 +29,7 @@ type Wanted = Pick<SheetPiece, 'type' | 'name' | 'widthMm' | 'heightMm' | 'count
  */
 function wantedPieces({ layers, hoop, design }: Plan, rules: HouseRules): Wanted[] {
   if (!layers || !hoop?.laid || !hoop.cut || !design.facts) return [];
-  const count = Math.max(1, hoop.hoopings.length, hoop.laid.split?.split.parts.length ?? 1);
+  const count = hoopingCount(hoop);
   const { widthMm, heightMm, patch } = hoop.cut;
   const sheets = layers.stack.flatMap(({ sheet, clamped, name }) => {
     const size = clamped ? { widthMm, heightMm } : patch;

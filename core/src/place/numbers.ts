@@ -146,6 +146,18 @@ export const PLACE_NUMBERS = {
     unit: 'percent',
     reason: 'Below the waist a chest design disappears behind the belt.',
   },
+  sizeReadingOutPercent: {
+    name: 'A size is out of line from',
+    value: 12,
+    unit: 'percent',
+    reason: 'A reading so far off the run’s proportion was mostly misread.',
+  },
+  sizeCoverOutPercent: {
+    name: 'A design looks large on a size from',
+    value: 140,
+    unit: 'percent',
+    reason: 'Of the share it usually takes of the width; by the inverse it looks small.',
+  },
   snapMm: {
     name: 'Snap to the rule within',
     value: 4,

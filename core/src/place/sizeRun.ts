@@ -2,6 +2,7 @@ import { boxOf, heightOf, widthOf } from '../geometry/box';
 import type { Readings } from '../piece/geometry';
 import type { Size } from '../piece/schema';
 import { type Plan, planTicket } from '../plan';
+import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Shelf } from '../shelf/schema';
 import type { Ticket } from '../ticket';
@@ -25,11 +26,6 @@ export interface SizeRow {
   /** Why this size does not look like the others, with figures; empty where it does. */
   outOfLine: Phrase[];
 }
-
-/** A reading this far from the run's usual proportion is questioned, as a share. */
-const READING_OUT = 0.12;
-/** A design that covers this many times the run's usual share of the face looks large (or small by its inverse). */
-const COVER_OUT = 1.4;
 
 const median = (values: readonly number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);
@@ -70,7 +66,12 @@ function rowOf(name: string, own: boolean, plan: Plan): SizeRow {
 }
 
 /** Readings whose proportion to the width differs from the run's. Needs three sizes that have it. */
-function readingsOut(rows: readonly SizeRow[], row: SizeRow, widthId: string): Phrase[] {
+function readingsOut(
+  rows: readonly SizeRow[],
+  row: SizeRow,
+  { widthId, rules }: { widthId: string; rules: HouseRules },
+): Phrase[] {
+  const mostOut = numberFor(rules, 'sizeReadingOutPercent') / 100;
   const share = (r: SizeRow, id: string) => {
     const [value, width] = [r.plan.piece.readings[id], r.plan.piece.readings[widthId]];
     return value !== undefined && width ? value / width : null;
@@ -80,7 +81,7 @@ function readingsOut(rows: readonly SizeRow[], row: SizeRow, widthId: string): P
     const own = share(row, id);
     const usual = median(shares);
     if (id === widthId || own === null || shares.length < 3 || usual === 0) return [];
-    if (Math.abs(own / usual - 1) <= READING_OUT) return [];
+    if (Math.abs(own / usual - 1) <= mostOut) return [];
     const expected = usual * (row.plan.piece.readings[widthId] ?? 0);
     return [
       phrase`${name} ${mm(row.plan.piece.readings[id] ?? 0)}: the other sizes would make it ${mm(expected)}. Measure it again.`,
@@ -88,15 +89,16 @@ function readingsOut(rows: readonly SizeRow[], row: SizeRow, widthId: string): P
   });
 }
 
-function coverOut(rows: readonly SizeRow[], row: SizeRow): Phrase[] {
+function coverOut(rows: readonly SizeRow[], row: SizeRow, rules: HouseRules): Phrase[] {
+  const most = numberFor(rules, 'sizeCoverOutPercent') / 100;
   const usual = median(rows.flatMap((r) => r.coverPercent ?? []));
   const cover = row.coverPercent;
   if (cover === null || usual === 0 || rows.length < 3) return [];
-  if (cover > usual * COVER_OUT)
+  if (cover > usual * most)
     return [
       phrase`The design takes ${percent(cover)} of the width, ${percent(usual)} on the others: it looks large here.`,
     ];
-  if (cover < usual / COVER_OUT)
+  if (cover < usual / most)
     return [
       phrase`The design takes ${percent(cover)} of the width, ${percent(usual)} on the others: it looks small here.`,
     ];
@@ -119,8 +121,8 @@ export function sizeRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): SizeRo
   return rows.map((row) => ({
     ...row,
     outOfLine: [
-      ...readingsOut(rows, row, widthId),
-      ...coverOut(rows, row),
+      ...readingsOut(rows, row, { widthId, rules }),
+      ...coverOut(rows, row, rules),
       ...row.plan.findings
         .filter((f) => (f.stage === 'place' || f.stage === 'piece') && f.severity !== 'note')
         .map((f) => f.text),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { hoopingCount } from '../hoop/planHoop';
 import { IdSchema } from '../ids';
 import { cutSheets } from '../layers/sheetPieces';
 import type { Plan } from '../plan';
@@ -68,8 +69,8 @@ function needleUse({ stitch }: Plan, machine: Machine, copies: number): ShelfUse
 /** Bobbins, spray and tape that a planned piece takes, each in its own unit; needles go when they are changed. */
 export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyType; amount: number }[] {
   const { stitch, layers, mount, hoop } = plan;
-  if (!stitch || !layers) return [];
-  const hoopings = Math.max(1, hoop?.hoopings.length ?? 1);
+  if (!stitch || !layers || !hoop) return [];
+  const hoopings = hoopingCount(hoop);
   const held = (hold: 'spray' | 'tape') =>
     layers.sheets.filter((sheet) => sheet.hold === hold).length * hoopings;
   const fullM = mount?.machine?.bobbinMetres;
