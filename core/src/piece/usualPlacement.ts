@@ -34,7 +34,7 @@ export type SpotRule =
   | { by: 'above-band'; banded: NumberId; plain: NumberId; piece: string }
   | { by: 'above-hem'; gap: NumberId; within?: 'middle third' }
   | { by: 'corner'; diagonal: boolean }
-  | { by: 'gap-from-edge' };
+  | { by: 'gap-from-edge'; edge: 'bottom' | 'top' | 'left' | 'right' };
 
 /** Further copies of the design that a placement makes. */
 export type CopyRule = 'four corners' | 'closed hem' | 'open hem' | 'scatter';

@@ -80,6 +80,7 @@ describe.each(SMALL)('a small design on a %s, %s', (kind, placement) => {
 const TWINS: readonly [string, string][] = [
   ['left-chest', 'right-chest'],
   ['hem-corner-left', 'hem-corner-right'],
+  ['gap-from-left', 'gap-from-right'],
 ];
 
 describe.each(PIECE_KIND_IDS)('a symmetric %s', (kind) => {

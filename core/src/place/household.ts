@@ -144,16 +144,28 @@ export function middleSpot(q: PlacementQuestion, rule: RuleOf<'middle'>): RuledS
   });
 }
 
-/** A given gap above the bottom edge, for a strip or a piping. */
-export function gapFromEdgeSpot(q: PlacementQuestion): RuledSpot {
+/** A given gap from one edge, for a strip or a piping; centred along it. Left and right are the viewer's. */
+export function gapFromEdgeSpot(q: PlacementQuestion, { edge }: RuleOf<'gap-from-edge'>): RuledSpot {
   const gap = q.edgeGapMm ?? numberFor(q.rules, 'edgeGapMm');
-  const { bottom } = q.reachAt(0);
-  const from = landmark(q.outline, 'bottom');
+  const reach = q.reachAt(0);
+  const [top, bottom] = [landmark(q.outline, 'top'), landmark(q.outline, 'bottom')];
+  const out = gap + reach[edge];
+  const half = edge === 'left' || edge === 'right' ? 'width' : 'height';
+  const seamName = edge === 'left' || edge === 'right' ? `side seam on your ${edge}` : `${edge} seam`;
+  const reason = arithmetic('place', phrase`Its ${edge} stands ${mm(gap)} from the edge, as you set it.`, [
+    phrase`${mm(gap)} + ${mm(reach[edge])} (half its ${half}) = ${mm(out)}: its centre, from the ${seamName}`,
+  ]);
+  const up: DepthFrom = { at: bottom, name: 'the bottom seam', way: 'up' };
+  if (edge === 'bottom') return spot({ y: bottom.y - out, depth: up, reason });
+  if (edge === 'top')
+    return spot({ y: top.y + out, depth: { at: top, name: 'the top seam', way: 'down' }, reason });
+  const side = landmark(q.outline, edge === 'left' ? 'sideLeft' : 'sideRight');
+  const towards = edge === 'left' ? 1 : -1;
   return spot({
-    y: from.y - gap - bottom,
-    depth: { at: from, name: 'the bottom seam', way: 'up' },
-    reason: arithmetic('place', phrase`Its bottom stands ${mm(gap)} above the edge, as you set it.`, [
-      phrase`${mm(gap)} + ${mm(bottom)} (half its height) = ${mm(gap + bottom)}: its centre, above the seam`,
-    ]),
+    across: side.x + towards * out,
+    y: (top.y + bottom.y) / 2,
+    depth: up,
+    edge: { x: side.x, name: seamName },
+    reason,
   });
 }

@@ -129,6 +129,26 @@ describe('towels', () => {
   });
 });
 
+describe('a gap from an edge of a cushion', () => {
+  // 400 × 400 mm, its lower edge at 0; a design of 80 × 60 mm, 50 mm from the edge
+  const CENTRES: [string, number, number][] = [
+    ['gap-from-edge', 0, -80],
+    ['gap-from-top', 0, -320],
+    ['gap-from-left', -110, -200],
+    ['gap-from-right', 110, -200],
+  ];
+  it.each(CENTRES)('%s: centred along it, its nearest stitches at the gap', (placement, x, y) => {
+    const ticket = measuredTicket('cushion', placement, [80, 60]);
+    const cushion = placed(ticket, { edgeGapMm: 50 });
+    const place = planOf(cushion).place;
+    expect(place?.centre.x).toBeCloseTo(x, 6);
+    expect(place?.centre.y).toBeCloseTo(y, 6);
+    expect(place?.findings).toEqual([]);
+    const words = place?.marks.map((m) => say(m.text, MM)).join(' ');
+    expect(words).toContain(x === 0 ? 'centre line' : '90 mm from the side seam on your');
+  });
+});
+
 describe('moving it off the rule', () => {
   it('snaps to the rule, else to the tape’s grid', () => {
     expect(snapOffset({ x: 3.9, y: -3.9 }, MM, 4)).toEqual({ x: 0, y: 0 });

@@ -1,5 +1,6 @@
 import { cornersOf, grown } from '../../geometry/box';
 import type { PieceKind, PieceOutline, Readings } from '../geometry';
+import type { SpotRule, UsualPlacement } from '../usualPlacement';
 import { contradictionsOf, level, onBothSides, seam, strip, twins, upright } from './shapes';
 
 const SEAM_MM = 12;
@@ -28,6 +29,16 @@ function outlineOf({ width: w = 0, height: h = 0, opening = w }: Readings): Piec
     centreTo: 0,
   };
 }
+
+type Edge = Extract<SpotRule, { by: 'gap-from-edge' }>['edge'];
+
+const atEdge = (id: string, edge: Edge, faces: string): UsualPlacement => ({
+  id,
+  name: `A gap from the ${edge} edge`,
+  faces,
+  view: 'face',
+  rule: { by: 'gap-from-edge', edge },
+});
 
 export const CUSHION: PieceKind = {
   name: 'Cushion cover',
@@ -103,12 +114,9 @@ export const CUSHION: PieceKind = {
         foot: { landmark: 'bottom', name: 'the bottom seam' },
       },
     },
-    {
-      id: 'gap-from-edge',
-      name: 'A gap from the bottom edge',
-      faces: 'Centred from side to side, a given gap above the bottom edge',
-      view: 'face',
-      rule: { by: 'gap-from-edge' },
-    },
+    atEdge('gap-from-edge', 'bottom', 'Centred from side to side, a given gap above the bottom edge'),
+    atEdge('gap-from-top', 'top', 'Centred from side to side, a given gap below the top edge'),
+    atEdge('gap-from-left', 'left', 'Centred from top to bottom, a given gap from the edge on your left'),
+    atEdge('gap-from-right', 'right', 'Centred from top to bottom, a given gap from the edge on your right'),
   ],
 };
