@@ -234,6 +234,8 @@ test('a cushion: a gap from the edge, its strip cut to size, its seam opened and
   await gap.click();
   await ticket.fill('gap from the edge', '55');
   await ticket.reads(/From the bottom seam up 100 mm: chalk a level line/);
+  await page.getByRole('radio', { name: 'A gap from the left edge' }).click();
+  await ticket.reads(/measure 130 mm from the side seam on your left: chalk the centre/);
   await ticket.stage('Finish');
   await ticket.reads('Close again what was opened: top seam.');
   await ticket.saved();

@@ -2,6 +2,8 @@ import { fireEvent, render, screen } from '@testing-library/react-native';
 import { type Finding, type Mend, phrase } from '@zt/core';
 import { useState } from 'react';
 import { FindingNote } from './FindingNote';
+import { amount, sides } from './figures';
+import { KeyRow } from './KeyRow';
 import { StepList } from './StepList';
 import { Choice } from './ui/Choice';
 import { Disclosure } from './ui/Disclosure';
@@ -229,6 +231,19 @@ describe('findings, reasons, steps', () => {
     expect(screen.getByText('Chest placement: by table. Others: by armhole · by collar.')).toBeTruthy();
   });
 
+  it('a reason names the rules that gave way', () => {
+    const reason = {
+      about: 'needle',
+      text: phrase`A knit.`,
+      arithmetic: [],
+      gaveWay: [phrase`any cloth: 75/11 embroidery; gives way to the rule for knit`],
+    };
+    render(<Why about="the needle" reasons={[reason]} units={IN} />);
+    fireEvent.press(screen.getByLabelText('why the needle?'));
+    expect(screen.getByText('Also spoke, and gave way:')).toBeTruthy();
+    expect(screen.getByText(/^any cloth: 75\/11 embroidery; gives way/)).toBeTruthy();
+  });
+
   it('asks for nothing where there is no reason', () => {
     render(<Why about="nothing" reasons={[undefined]} units={IN} />);
     expect(screen.queryByLabelText('why nothing?')).toBeNull();
@@ -243,5 +258,39 @@ describe('findings, reasons, steps', () => {
     );
     expect(screen.getByText('10 1/4')).toBeTruthy();
     expect(screen.getByText('2')).toBeTruthy();
+  });
+});
+
+describe('keys', () => {
+  const keys = { turnDeg: 0, mirror: false, move: { x: 0, y: 0 } };
+
+  it('are told as turn, mirror and move, each way named', () => {
+    render(<KeyRow keys={{ turnDeg: 90, mirror: true, move: { x: -2, y: 5.5 } }} units={MM} />);
+    expect(screen.getByText('Key in, from “centred, upright”:')).toBeTruthy();
+    expect(screen.getByText('90°')).toBeTruthy();
+    expect(screen.getByText('yes')).toBeTruthy();
+    expect(screen.getByText('2 mm left, 5.5 mm towards you')).toBeTruthy();
+  });
+
+  it('are none for a design that is centred and upright', () => {
+    render(<KeyRow keys={keys} units={MM} />);
+    expect(screen.getByText('Nothing to key in: centred, upright.')).toBeTruthy();
+    expect(screen.getAllByText('no')).toHaveLength(3);
+  });
+});
+
+describe('figures', () => {
+  it('count a supply in its unit, one of it without the s', () => {
+    expect([amount(1, 'needles'), amount(4, 'needles'), amount(0.25, 'cans'), amount(3.456, 'm')]).toEqual([
+      '1 needle',
+      '4 needles',
+      '0.3 cans',
+      '3.46 m',
+    ]);
+  });
+
+  it('name both sides of a rectangle with their unit', () => {
+    expect(sides({ widthMm: 182, heightMm: 190 }, MM)).toBe('182 mm × 190 mm');
+    expect(sides({ widthMm: 25.4, heightMm: 50.8 }, IN)).toBe('1 in × 2 in');
   });
 });
