@@ -1,3 +1,4 @@
+import { elementsOf } from '../design/elements';
 import type { DesignFacts } from '../design/planDesign';
 import { boxOf, heightOf, widthOf } from '../geometry/box';
 import { opposite, type Point, plus, turn } from '../geometry/point';
@@ -113,6 +114,10 @@ function crookedMost(hull: Polygon, field: Field, pose: Pose): number | null {
   return Math.min(clockwiseDeg, counterDeg);
 }
 
+/** Hulls of a drawn design's elements at its size; none for a design without a drawing. */
+const elementHulls = ({ artwork, scale }: DesignFacts): Polygon[] =>
+  artwork ? elementsOf(artwork).map(({ hull }) => hull.map((p) => ({ x: p.x * scale, y: p.y * scale }))) : [];
+
 /** A design split for a hoop in one of its turns; null where its field is too small for any part. */
 export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Split | null =>
   splitDesign({
@@ -122,6 +127,7 @@ export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Spl
     overlapMm: numberFor(q.rules, 'splitOverlapMm'),
     crossOutMm: numberFor(q.rules, 'crossOutMm'),
     positions: hoop.positions,
+    elements: elementHulls(q.facts),
   });
 
 /** How often the piece is hooped for a split: once in a hoop that is latched on in another place for the next part. */

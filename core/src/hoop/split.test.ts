@@ -1,9 +1,9 @@
 import { areaD, FillRule, intersectD } from 'clipper2-ts';
 import fc from 'fast-check';
-import { boxAbout, cornersOf } from '../geometry/box';
+import { boxAbout, boxOf, cornersOf, holds } from '../geometry/box';
 import { hullOf, type Polygon } from '../geometry/polygon';
 import { fillPercent } from './fill';
-import { checkSplit, cutToBox, splitDesign } from './split';
+import { checkSplit, cutToBox, type Split, splitDesign } from './split';
 
 const areaOf = (points: Polygon) => Math.abs(areaD(points.map((p) => ({ x: p.x, y: p.y }))));
 const coordinate = fc.integer({ min: -300, max: 300 });
@@ -22,11 +22,22 @@ const question = fc.record({
   overlapMm: fc.integer({ min: 5, max: 30 }),
   crossOutMm: fc.integer({ min: 0, max: 10 }),
   positions: fc.record({ count: fc.integer({ min: 1, max: 4 }), stepMm: fc.integer({ min: 0, max: 300 }) }),
+  elements: fc.array(
+    fc
+      .record({
+        x: fc.integer({ min: -280, max: 280 }),
+        y: fc.integer({ min: -280, max: 280 }),
+        w: fc.integer({ min: 2, max: 120 }),
+        h: fc.integer({ min: 2, max: 120 }),
+      })
+      .map(({ x, y, w, h }) => cornersOf(boxAbout({ x, y }, w, h))),
+    { maxLength: 6 },
+  ),
 });
 const ONE_PLACE = { count: 1, stepMm: 0 };
 const square = { widthMm: 100, heightMm: 100, round: false };
 const boxed = (w: number, h: number) => cornersOf(boxAbout({ x: 0, y: 0 }, w, h));
-const asked = { turnDeg: 0, overlapMm: 15, crossOutMm: 6, positions: ONE_PLACE };
+const asked = { turnDeg: 0, overlapMm: 15, crossOutMm: 6, positions: ONE_PLACE, elements: [] };
 
 describe('splitting a design into hoopings', () => {
   it('leaves every part in its field, all of it stitched, and both fields of a seam round its crosses', () => {
@@ -60,6 +71,64 @@ describe('splitting a design into hoopings', () => {
       [0, 1],
       [0, 1],
     ]);
+  });
+
+  describe('with elements', () => {
+    const element = (from: number, to: number) => cornersOf({ left: from, right: to, top: -20, bottom: 20 });
+    const cutBy = (parts: readonly { hull: Polygon }[], elements: readonly Polygon[]) =>
+      elements.filter((e) => {
+        const own = boxOf(e);
+        return !parts.some(({ hull: part }) => holds(boxOf(part), own, 1e-6));
+      }).length;
+
+    it('puts the seam between two of them rather than in the middle', () => {
+      const elements = [element(-75, 10), element(25, 75)];
+      const split = splitDesign({ ...asked, hull: boxed(150, 40), field: square, elements });
+      expect(split?.parts).toHaveLength(2);
+      expect(cutBy(split?.parts ?? [], elements)).toBe(0);
+      const equal = splitDesign({ ...asked, hull: boxed(150, 40), field: square });
+      expect(cutBy(equal?.parts ?? [], elements)).toBe(1);
+    });
+
+    it('takes as many columns as without them', () => {
+      fc.assert(
+        fc.property(question, (q) => {
+          const plain = { ...q, positions: ONE_PLACE };
+          const boxes = plain.elements.filter((e) => holds(boxOf(plain.hull), boxOf(e), 0));
+          const upright = { ...plain, turnDeg: 0, elements: boxes };
+          const [ours, equal] = [splitDesign(upright), splitDesign({ ...upright, elements: [] })];
+          if (!ours || !equal) return ours === equal;
+          const spans = (split: Split) => new Set(split.parts.map((p) => p.centre.x)).size;
+          return spans(ours) === spans(equal);
+        }),
+        { numRuns: 500 },
+      );
+    });
+
+    it('finds the place along one side that cuts the fewest, as trying every millimetre does', () => {
+      const ends = fc
+        .array(fc.integer({ min: -95, max: 94 }), { minLength: 2, maxLength: 8 })
+        .map((xs) => [...new Set(xs)].sort((a, b) => a - b))
+        .filter((xs) => xs.length >= 2);
+      fc.assert(
+        fc.property(ends, (xs) => {
+          const elements = xs.slice(1).map((to, i) => element(xs[i] ?? 0, to));
+          const split = splitDesign({
+            ...asked,
+            hull: boxed(190, 40),
+            field: { ...square, widthMm: 130 },
+            elements,
+          });
+          const cutAt = (start: number) =>
+            elements.map(boxOf).filter((e) => e.left < start && e.right > start + 15).length;
+          const tried = Array.from({ length: 191 }, (_, i) => -95 + i)
+            .filter((start) => start + 15 + 95 <= 130 - 1e-6 && 95 - start <= 130 - 1e-6 && start >= -80)
+            .map(cutAt);
+          return cutBy(split?.parts ?? [], elements) <= Math.min(...tried);
+        }),
+        { numRuns: 500 },
+      );
+    });
   });
 
   it('leaves a design that fits in one part, and gives up where the field is no larger than the overlap', () => {

@@ -36,28 +36,78 @@ interface SplitQuestion {
   crossOutMm: number;
   /** The places along its height in which the hoop is latched; one for most. */
   positions: { count: number; stepMm: number };
+  /** Hulls of the design's elements, about its centre: a seam goes between them where the field leaves room. */
+  elements: readonly Polygon[];
 }
 
 /** Parts keep this far inside the field, mm, so that rounding never puts a point outside it. */
 const HAIR_MM = 1e-6;
+/** Rounding in adding, far below that. */
+const ROUNDING_MM = 1e-9;
 
 interface Span {
   from: number;
   to: number;
 }
 
-/** So many spans of one length over the whole, each no longer than the field, overlapping by the same. */
-function spansOver({ from, to }: Span, fieldMm: number, overlapMm: number): Span[] | null {
+/** A seam's overlap begins here, with how many elements are cut by it and those before, and how far it was moved. */
+interface Seam {
+  at: number;
+  cut: number;
+  movedMm: number;
+  before: Seam | null;
+}
+
+const isBetter = (a: Seam, b: Seam): boolean => (a.cut === b.cut ? a.movedMm < b.movedMm : a.cut < b.cut);
+
+/**
+ * As few spans over the whole as the field allows, each no longer than it, overlapping by the same. They are of one
+ * length, unless a seam elsewhere cuts fewer of the elements: those that do not lie wholly in a span. The seams are
+ * chosen from left to right out of the places that matter: the equal ones, and the elements' own ends.
+ */
+function spansOver(
+  { from, to }: Span,
+  fieldMm: number,
+  overlapMm: number,
+  elements: readonly Span[],
+): Span[] | null {
   const whole = to - from;
   if (whole <= fieldMm) return [{ from, to }];
   const most = fieldMm - HAIR_MM;
   if (most <= overlapMm) return null;
   const parts = Math.ceil((whole - overlapMm) / (most - overlapMm));
-  const length = (whole + (parts - 1) * overlapMm) / parts;
-  return Array.from({ length: parts }, (_, i) => {
-    const start = from + i * (length - overlapMm);
-    return { from: start, to: start + length };
-  });
+  const step = (whole + (parts - 1) * overlapMm) / parts - overlapMm;
+  const apart = Math.min(overlapMm, step) - ROUNDING_MM;
+  const isCut = (at: number) => elements.filter((e) => e.from < at && e.to > at + overlapMm).length;
+  const ends = elements.flatMap((e) => [e.from, e.to - overlapMm]);
+  const first: Seam = { at: from, cut: 0, movedMm: 0, before: null };
+  let reached: Seam[] = [first];
+  for (let seam = 1; seam < parts; seam++) {
+    const equal = from + seam * step;
+    // what is left after this seam must still be covered by the spans that are left
+    const least = to - (parts - seam) * (most - overlapMm) - overlapMm;
+    reached = [equal, ...ends].flatMap((at) => {
+      if (at < least - ROUNDING_MM) return [];
+      const seams = reached
+        .filter(({ at: start }) => at - start >= apart && at + overlapMm - start <= most + ROUNDING_MM)
+        .map(
+          (before): Seam => ({
+            at,
+            cut: before.cut + isCut(at),
+            movedMm: before.movedMm + Math.abs(at - equal),
+            before,
+          }),
+        );
+      return seams.length === 0 ? [] : [seams.reduce((a, b) => (isBetter(b, a) ? b : a))];
+    });
+  }
+  const starts: number[] = [];
+  const last = reached.reduce((a, b) => (isBetter(b, a) ? b : a));
+  for (let seam: Seam | null = last; seam; seam = seam.before) starts.unshift(seam.at);
+  return starts.map((start, i) => ({
+    from: start,
+    to: i + 1 < parts ? (starts[i + 1] ?? to) + overlapMm : to,
+  }));
 }
 
 /** The spans of a hoop that is latched in places a step apart, as few as reach over the whole; null when none do. */
@@ -127,8 +177,8 @@ const seamBetween = (a: Box, b: Box): Box => ({
 });
 
 /**
- * Splits a design into the fewest parts of equal size that a field takes, in rows and columns that overlap, with
- * two registration crosses on each seam; both lie in the fields of both neighbours. Parts in which nothing of
+ * Splits a design into the fewest parts that a field takes, in rows and columns that overlap, of equal size or with
+ * their seams between elements, with two registration crosses on each seam; both lie in the fields of both neighbours. Parts in which nothing of
  * the design's hull lies are left out. A round field is taken as the square inside it. Null when the field is no
  * larger than the overlap. A design that fits is one part. A hoop that is latched in several places is tried in
  * them first: then the ring stays where it is.
@@ -138,12 +188,25 @@ export function splitDesign(q: SplitQuestion): Split | null {
   const side = q.field.widthMm / Math.SQRT2;
   const field = q.field.round ? { widthMm: side, heightMm: side, round: false } : q.field;
   const box = boxOf(hull);
-  const columns = spansOver({ from: box.left, to: box.right }, field.widthMm, q.overlapMm);
+  const elements = q.elements.map((each) => boxOf(turnedHull(each, q.turnDeg)));
+  const columns = spansOver(
+    { from: box.left, to: box.right },
+    field.widthMm,
+    q.overlapMm,
+    elements.map(({ left, right }) => ({ from: left, to: right })),
+  );
   const inPositions =
     columns?.length === 1
       ? spansInPositions({ from: box.top, to: box.bottom }, field.heightMm, q.positions)
       : null;
-  const rows = inPositions ?? spansOver({ from: box.top, to: box.bottom }, field.heightMm, q.overlapMm);
+  const rows =
+    inPositions ??
+    spansOver(
+      { from: box.top, to: box.bottom },
+      field.heightMm,
+      q.overlapMm,
+      elements.map(({ top, bottom }) => ({ from: top, to: bottom })),
+    );
   if (!columns || !rows) return null;
   const boxes = rows.flatMap((row) =>
     columns.map((column) => ({ left: column.from, right: column.to, top: row.from, bottom: row.to })),
