@@ -33,6 +33,33 @@ test.describe('when the shop’s computer does not answer', () => {
     await expect(page.getByRole('button', { name: 'side to side: 27 9/16 in' })).toBeVisible();
   });
 
+  test('the shop opens when it can, and a first tap on its units keeps its own rules', async ({
+    page,
+    request,
+    baseURL,
+  }) => {
+    const own = {
+      units: { system: 'in', denominator: 16 },
+      schools: { layerCount: 'alwaysTwo' },
+      numbers: { needleHours: 6 },
+    };
+    await request.put(`${baseURL}/api/rules`, { data: own });
+    await page.route('**/api/rules', (route) => route.abort());
+    await page.goto('/shelf');
+    await expect(page.getByRole('heading', { name: 'The shop’s computer does not answer' })).toBeVisible();
+    await expect(page.getByRole('radio', { name: 'millimetres' })).toHaveCount(0);
+    await page.unroute('**/api/rules');
+    await page.route('**/api/rules', async (route) => {
+      if (route.request().method() === 'GET') await new Promise((later) => setTimeout(later, 1500));
+      await route.continue();
+    });
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await page.getByRole('radio', { name: 'millimetres' }).click();
+    await expect(page.getByRole('radio', { name: 'millimetres' })).toHaveAttribute('aria-checked', 'true');
+    const kept = async () => (await (await request.get(`${baseURL}/api/rules`)).json()) as object;
+    await expect.poll(kept).toEqual({ ...own, units: { system: 'mm' } });
+  });
+
   test('a ticket changed in two places is never overwritten unseen', async ({ page, context }) => {
     const ticket = onTicket(page);
     await ticket.start('Bath towel');

@@ -2,6 +2,7 @@ import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
+import { ShopGate } from '../components/ShopGate';
 import { ThemeProvider } from '../components/ui/elements';
 import { saveOnLeaving } from '../store/autosave';
 import { makeStore } from '../store/store';
@@ -16,7 +17,9 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <ThemeProvider theme={ELEMENTS_THEME}>
-        <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
+        <ShopGate>
+          <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
+        </ShopGate>
       </ThemeProvider>
     </Provider>
   );

@@ -12,8 +12,11 @@ export interface Shop {
   shelf: Shelf;
   rules: HouseRules;
   units: DisplayUnits;
+  /** Whether both are here; once they are, they stay, whatever a later request comes to. */
   ready: boolean;
   failed: boolean;
+  /** Asks for both again. */
+  retry: () => void;
   /** How the last change of the rules stands. */
   rulesSave: SaveState;
   setRules: (rules: HouseRules) => void;
@@ -32,8 +35,12 @@ export function useShop(): Shop {
     shelf: shelf.data ?? EMPTY_SHELF,
     rules,
     units: rules.units,
-    ready: shelf.isSuccess && kept.isSuccess,
+    ready: shelf.data !== undefined && kept.data !== undefined,
     failed: shelf.isError || kept.isError,
+    retry: () => {
+      void shelf.refetch();
+      void kept.refetch();
+    },
     rulesSave: saveStateOf(saving),
     setRules,
     setUnits,

@@ -38,7 +38,7 @@ export function WithTicket({ id, children }: { id: string; children: (shop: Shop
       </View>
     );
   }
-  if (!ticket || !shop.ready)
+  if (!ticket)
     return (
       <View role="main" style={{ padding: 24 }}>
         <Txt>Fetching the ticket.</Txt>

@@ -58,56 +58,67 @@ interface Seam {
   before: Seam | null;
 }
 
-const isBetter = (a: Seam, b: Seam): boolean => (a.cut === b.cut ? a.movedMm < b.movedMm : a.cut < b.cut);
+/** The way that cuts the fewest elements, and of those the one that moves its seams least. */
+const bestOf = (ways: readonly Seam[]): Seam =>
+  ways.reduce((a, b) => (b.cut < a.cut || (b.cut === a.cut && b.movedMm < a.movedMm) ? b : a));
+
+/** How a length is to be parted: so many spans, the longest a span may be, and what neighbours share. */
+interface Parting {
+  parts: number;
+  mostMm: number;
+  overlapMm: number;
+  elements: readonly Span[];
+}
+
+/**
+ * Where each span begins, from left to right. Of the places that matter for a seam (spans of one length, and the
+ * elements' own ends) the best way to each is kept, and carried on to the next seam.
+ */
+function startsOf({ from, to }: Span, { parts, mostMm, overlapMm, elements }: Parting): number[] {
+  const step = (to - from - overlapMm) / parts;
+  const apart = Math.min(overlapMm, step) - ROUNDING_MM;
+  const isCut = (at: number) => elements.filter((e) => e.from < at && e.to > at + overlapMm).length;
+  const ends = elements.flatMap((e) => [e.from, e.to - overlapMm]);
+  let reached: Seam[] = [{ at: from, cut: 0, movedMm: 0, before: null }];
+  for (let seam = 1; seam < parts; seam++) {
+    const equal = from + seam * step;
+    // the spans that follow must still reach the end
+    const least = to - (parts - seam) * (mostMm - overlapMm) - overlapMm - ROUNDING_MM;
+    reached = [equal, ...ends].flatMap((at) => {
+      const ways = reached
+        .filter((way) => at - way.at >= apart && at + overlapMm - way.at <= mostMm + ROUNDING_MM)
+        .map((before): Seam => {
+          const movedMm = before.movedMm + Math.abs(at - equal);
+          return { at, cut: before.cut + isCut(at), movedMm, before };
+        });
+      return at < least || ways.length === 0 ? [] : [bestOf(ways)];
+    });
+  }
+  const starts: number[] = [];
+  for (let seam: Seam | null = bestOf(reached); seam; seam = seam.before) starts.unshift(seam.at);
+  return starts;
+}
 
 /**
  * As few spans over the whole as the field allows, each no longer than it, overlapping by the same. They are of one
- * length, unless a seam elsewhere cuts fewer of the elements: those that do not lie wholly in a span. The seams are
- * chosen from left to right out of the places that matter: the equal ones, and the elements' own ends.
+ * length, unless seams elsewhere cut fewer of the elements: those that do not lie wholly in a span.
  */
 function spansOver(
-  { from, to }: Span,
+  whole: Span,
   fieldMm: number,
   overlapMm: number,
   elements: readonly Span[],
 ): Span[] | null {
-  const whole = to - from;
-  if (whole <= fieldMm) return [{ from, to }];
-  const most = fieldMm - HAIR_MM;
-  if (most <= overlapMm) return null;
-  const parts = Math.ceil((whole - overlapMm) / (most - overlapMm));
-  const step = (whole + (parts - 1) * overlapMm) / parts - overlapMm;
-  const apart = Math.min(overlapMm, step) - ROUNDING_MM;
-  const isCut = (at: number) => elements.filter((e) => e.from < at && e.to > at + overlapMm).length;
-  const ends = elements.flatMap((e) => [e.from, e.to - overlapMm]);
-  const first: Seam = { at: from, cut: 0, movedMm: 0, before: null };
-  let reached: Seam[] = [first];
-  for (let seam = 1; seam < parts; seam++) {
-    const equal = from + seam * step;
-    // what is left after this seam must still be covered by the spans that are left
-    const least = to - (parts - seam) * (most - overlapMm) - overlapMm;
-    reached = [equal, ...ends].flatMap((at) => {
-      if (at < least - ROUNDING_MM) return [];
-      const seams = reached
-        .filter(({ at: start }) => at - start >= apart && at + overlapMm - start <= most + ROUNDING_MM)
-        .map(
-          (before): Seam => ({
-            at,
-            cut: before.cut + isCut(at),
-            movedMm: before.movedMm + Math.abs(at - equal),
-            before,
-          }),
-        );
-      return seams.length === 0 ? [] : [seams.reduce((a, b) => (isBetter(b, a) ? b : a))];
-    });
-  }
-  const starts: number[] = [];
-  const last = reached.reduce((a, b) => (isBetter(b, a) ? b : a));
-  for (let seam: Seam | null = last; seam; seam = seam.before) starts.unshift(seam.at);
-  return starts.map((start, i) => ({
-    from: start,
-    to: i + 1 < parts ? (starts[i + 1] ?? to) + overlapMm : to,
-  }));
+  const length = whole.to - whole.from;
+  if (length <= fieldMm) return [whole];
+  const mostMm = fieldMm - HAIR_MM;
+  if (mostMm <= overlapMm) return null;
+  const parts = Math.ceil((length - overlapMm) / (mostMm - overlapMm));
+  const starts = startsOf(whole, { parts, mostMm, overlapMm, elements });
+  return starts.map((from, i) => {
+    const next = starts[i + 1];
+    return { from, to: next === undefined ? whole.to : next + overlapMm };
+  });
 }
 
 /** The spans of a hoop that is latched in places a step apart, as few as reach over the whole; null when none do. */

@@ -199,9 +199,9 @@ export function BenchScreen({ removed }: { removed: string | null }) {
           <Txt>Nothing on the bench. Start a piece, and measure it first.</Txt>
         ) : null}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
-          {shop.ready
-            ? found.map((row) => <TicketRow key={row.kept.ticket.id} row={row} units={shop.units} />)
-            : null}
+          {found.map((row) => (
+            <TicketRow key={row.kept.ticket.id} row={row} units={shop.units} />
+          ))}
         </View>
       </Screen>
       <BenchNav />
