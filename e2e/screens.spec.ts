@@ -26,6 +26,24 @@ const TROUBLED = [
   '/ticket/demo-ticket-01/card/hoop',
 ];
 
+for (const scheme of ['light', 'dark'] as const)
+  test.describe(`before the shop answers, ${scheme}`, () => {
+    test.use({ colorScheme: scheme });
+    test('the page that waits for it reads well', async ({ page }) => {
+      await page.route('**/api/rules', () => undefined);
+      await page.goto('/shelf');
+      await expect(page.getByRole('heading', { name: 'Opening the shop' })).toBeVisible();
+      await expectAccessible(page);
+      await expectNoSidewaysScroll(page);
+    });
+    test('so does a ticket that is fetched', async ({ page }) => {
+      await page.route('**/api/tickets/demo-ticket-02', () => undefined);
+      await page.goto('/ticket/demo-ticket-02/layers');
+      await expect(page.getByRole('heading', { name: 'Fetching the ticket' })).toBeVisible();
+      await expectAccessible(page);
+    });
+  });
+
 for (const scheme of ['light', 'dark'] as const) {
   test.describe(`by ${scheme === 'light' ? 'day' : 'evening'}`, () => {
     test.use({ colorScheme: scheme });
@@ -33,6 +51,7 @@ for (const scheme of ['light', 'dark'] as const) {
       test(`${path} reads well and stays within the page`, async ({ page }) => {
         await page.goto(path);
         await expect(page.getByRole('main').last()).toBeVisible();
+        await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
         await expect(page.getByRole('heading').last()).toBeVisible();
         await expectAccessible(page);
         await expectNoSidewaysScroll(page);

@@ -18,6 +18,13 @@ async function practise(page) {
   await page.getByText(/^Colour change/).waitFor();
 }
 
+/** The ticket on the machine of many needles, at its needles. */
+async function onManyNeedles(page) {
+  await page.getByRole('radio', { name: 'Six-needle, free arm' }).click();
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: / Stitch/ }).click();
+  await page.getByTestId('needle-hours').scrollIntoViewIfNeeded();
+}
+
 /** Takes the README's pictures from the demo's data. */
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -38,7 +45,7 @@ const SHOTS = [
   ],
   ['layers', PHONE, '/ticket/demo-ticket-02/layers'],
   ['mount', PHONE, '/ticket/demo-ticket-02/mount'],
-  ['stitch', PHONE, '/ticket/demo-ticket-03/stitch'],
+  ['stitch', PHONE, '/ticket/demo-ticket-10/mount', onManyNeedles],
   ['log', PHONE, '/ticket/demo-ticket-09/log'],
   ['shelf', PHONE, '/shelf'],
   ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],

@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
-import { View } from 'react-native';
 import { useShop } from '../hooks/useShop';
-import { usePalette } from '../theme/palette';
+import { Notice } from './ui/Notice';
 import { Press } from './ui/Press';
 import { Txt } from './ui/Txt';
 
@@ -11,21 +10,17 @@ import { Txt } from './ui/Txt';
  */
 export function ShopGate({ children }: { children: ReactNode }) {
   const { ready, failed, retry } = useShop();
-  const p = usePalette();
   if (ready) return children;
+  if (failed)
+    return (
+      <Notice title="The shop’s computer does not answer">
+        <Txt live>Nothing is lost, and nothing was changed. Start it, then try again.</Txt>
+        <Press kind="main" title="Try again" onPress={retry} />
+      </Notice>
+    );
   return (
-    <View role="main" style={{ flex: 1, padding: 24, gap: 12, backgroundColor: p.panel }}>
-      <Txt as="title" level={1}>
-        {failed ? 'The shop’s computer does not answer' : 'Opening the shop'}
-      </Txt>
-      {failed ? (
-        <>
-          <Txt live>Nothing is lost, and nothing was changed. Start it, then try again.</Txt>
-          <Press kind="main" title="Try again" onPress={retry} />
-        </>
-      ) : (
-        <Txt>Fetching the shelf and the house rules.</Txt>
-      )}
-    </View>
+    <Notice title="Opening the shop">
+      <Txt>Fetching the shelf and the house rules.</Txt>
+    </Notice>
   );
 }

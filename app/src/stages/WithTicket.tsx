@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useEffect } from 'react';
-import { View } from 'react-native';
+import { Notice } from '../components/ui/Notice';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
 import { type Shop, useShop } from '../hooks/useShop';
@@ -19,7 +19,7 @@ function useEditedTicket(id: string) {
     if (kept.data && kept.data.ticket.id === id && !open)
       dispatch(ticketOpened({ ticket: kept.data.ticket, rev: kept.data.rev }));
   }, [kept.data, id, open, dispatch]);
-  return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError };
+  return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError && !open };
 }
 
 /** Opens a ticket for what is drawn with it; says so while it is fetched, or when it cannot be. */
@@ -27,23 +27,14 @@ export function WithTicket({ id, children }: { id: string; children: (shop: Shop
   const shop = useShop();
   const router = useRouter();
   const { ticket, loggedAs, failed } = useEditedTicket(id);
-  if (failed) {
+  if (failed)
     return (
-      <View role="main" style={{ padding: 24, gap: 12 }}>
-        <Txt as="title" level={1}>
-          This ticket cannot be opened
-        </Txt>
+      <Notice title="This ticket cannot be opened">
         <Txt>It is not on the bench, or the shop’s computer does not answer. Nothing was changed.</Txt>
         <Press kind="main" title="Back to the bench" onPress={() => router.replace('/')} />
-      </View>
+      </Notice>
     );
-  }
-  if (!ticket)
-    return (
-      <View role="main" style={{ padding: 24 }}>
-        <Txt>Fetching the ticket.</Txt>
-      </View>
-    );
+  if (!ticket) return <Notice title="Fetching the ticket" />;
   return (
     <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
       {children(shop)}
