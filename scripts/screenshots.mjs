@@ -21,7 +21,10 @@ async function practise(page) {
 /** The ticket on the machine of many needles, at its needles. */
 async function onManyNeedles(page) {
   await page.getByRole('radio', { name: 'Six-needle, free arm' }).click();
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: / Stitch/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: / Stitch/ })
+    .click();
   await page.getByTestId('needle-hours').scrollIntoViewIfNeeded();
 }
 
