@@ -40,6 +40,7 @@ export {
   STABILIZER_IDS,
 } from './layers/schema';
 export { type SheetPiece, sheetPieces } from './layers/sheetPieces';
+export { asUsed } from './log/asUsed';
 export {
   frozenPlan,
   type LogEntry,
@@ -81,7 +82,7 @@ export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, schoolsOf } from './rules/schools';
 export { type ChangedTicket, whatChanges } from './rules/whatChanges';
-export type { CutFrom } from './shelf/cutting';
+export { type CutFrom, layoutOf } from './shelf/cutting';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {
   type Blank,
@@ -89,6 +90,7 @@ export {
   type FittedNeedle,
   HOOP_KINDS,
   type Hoop,
+  LOOSE_BOUNDS,
   type LooseSheets,
   type Machine,
   type Material,
@@ -106,7 +108,7 @@ export {
 } from './shelf/schema';
 export { type ShelfUse, ShelfUseSchema, shelfAfter, shelfUseOf } from './shelf/shelfUse';
 export { type ShoppingLine, type ShoppingUnit, shoppingList } from './shelf/shopping';
-export { needlesOf, SUPPLIES, suppliesFor, withNeedle } from './shelf/supplies';
+export { changeNeedle, needlesOf, SUPPLIES, withNeedle } from './shelf/supplies';
 export { nextStage, type StageState, stageStates } from './stageStates';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
 export { needleCare } from './stitch/needleCare';

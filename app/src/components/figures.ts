@@ -7,7 +7,8 @@ export const metres = (m: number): string => `${Math.round(m * 100) / 100} m`;
 /** So much of a supply, in what it is counted in: "1 needle", "0.6 cans", "14 m". */
 export function amount(value: number, unit: ShoppingUnit): string {
   if (unit === 'm') return metres(value);
-  return `${oneDigit(value)} ${value === 1 ? unit.replace(/s$/, '') : unit}`;
+  const figure = oneDigit(value);
+  return `${figure} ${figure === '1' ? unit.replace(/s$/, '') : unit}`;
 }
 
 /** A rectangle's two sides. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { cutPieces, type Size, withLoose } from './cutting';
+import { heightOf, holds, widthOf } from '../geometry/box';
+import { cutPieces, layoutOf, type Size, withLoose } from './cutting';
 import { LOOSE_BOUNDS, type LooseSheets, type Material, MaterialSchema } from './schema';
 
 const size = (widthMm: number, heightMm: number): Size => ({ widthMm, heightMm });
@@ -113,6 +114,22 @@ it('what is cut is never more than was there, every piece comes from something t
       if (!now) throw new Error('the material is still there');
       expect(from.reduce((sum, f) => sum + f.count, 0) + missing).toBe(n);
       if (missing > 0) expect(Math.min(w, h)).toBeGreaterThan(roll);
+      for (const each of from) {
+        const { source, pieces } = layoutOf(each);
+        const whole = { left: 0, top: 0, right: source.widthMm, bottom: source.heightMm };
+        expect(pieces).toHaveLength(each.count);
+        for (const piece of pieces) {
+          expect(holds(whole, piece, 1e-6)).toBe(true);
+          expect([widthOf(piece), heightOf(piece)].sort((a, b) => a - b)).toEqual(
+            [w, h].sort((a, b) => a - b),
+          );
+        }
+        for (const [i, a] of pieces.entries())
+          for (const b of pieces.slice(i + 1))
+            expect(a.right <= b.left || b.right <= a.left || a.bottom <= b.top || b.bottom <= a.top).toBe(
+              true,
+            );
+      }
       for (const { sheet } of from)
         if (sheet) {
           const fits = (a: number, b: number) => a <= sheet.widthMm && b <= sheet.heightMm;

@@ -1,3 +1,4 @@
+import type { Box } from '../geometry/box';
 import { LOOSE_BOUNDS, type LooseSheets, type Material } from './schema';
 
 /** A rectangle of a material, mm. */
@@ -179,4 +180,22 @@ export function cutPieces(
   const roll = wanted > 0 ? fromRoll(piece, wanted, after, leastMm) : null;
   if (roll) take(roll);
   return { from, missing: roll ? 0 : wanted, after };
+}
+
+/**
+ * A cut as it is drawn, mm from the corner of what is cut: a sheet as it is measured, of a roll the length that is
+ * taken, with the roll's width upright; and the pieces on it, in rows along the roll.
+ */
+export function layoutOf({ sheet, metres, material, lies, count, perRow }: CutFrom): {
+  source: Size;
+  pieces: Box[];
+} {
+  const { widthMm: along, heightMm: across } = sheet ? lies : turned(lies);
+  return {
+    source: sheet ?? { widthMm: metres * MM_A_METRE, heightMm: material.widthMm },
+    pieces: Array.from({ length: count }, (_, i) => {
+      const [left, top] = [Math.floor(i / perRow) * along, (i % perRow) * across];
+      return { left, top, right: left + along, bottom: top + across };
+    }),
+  };
 }

@@ -5,7 +5,7 @@ import { exampleA, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
 import { type Machine, type Shelf, SUPPLY_TYPES, type Supply } from './schema';
-import { isOut, needlesOf, SUPPLIES, suppliesFor, withNeedle } from './supplies';
+import { changeNeedle, isOut, needlesOf, SUPPLIES, suppliesFor, withNeedle } from './supplies';
 
 const MM = { system: 'mm' } as const;
 const RULES = DEFAULT_HOUSE_RULES;
@@ -32,6 +32,14 @@ describe('the needles of a machine', () => {
       { type: null, hours: 0 },
       { type: null, hours: 0 },
     ]);
+  });
+
+  it('changed for a new one of the machine’s own supply count from nothing, and take one of it', () => {
+    const shelf = holding(supply('65', 4), supply('65', 1.5, 'machine-flat'));
+    const changed = changeNeedle(machine, 1, '65', shelf);
+    expect(changed.machine.fitted[1]).toEqual({ type: '65', hours: 0 });
+    expect(changed.supply).toMatchObject({ machineId: 'machine-flat', left: 0.5 });
+    expect(changeNeedle(machine, 0, '90', shelf)).toMatchObject({ supply: null });
   });
 
   it('are changed one at a time', () => {

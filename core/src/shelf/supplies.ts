@@ -62,3 +62,20 @@ export function suppliesFor(type: SupplyType, machine: Machine | null, shelf: Sh
     .filter((s) => s.type === type && (s.machineId === null || s.machineId === machine?.id))
     .sort((a, b) => rank(a) - rank(b));
 }
+
+/**
+ * A new needle of a type put into one of a machine's places, counted from 0: the machine as it then is, and the
+ * supply it came from with one less; null where none was counted.
+ */
+export function changeNeedle(
+  machine: Machine,
+  at: number,
+  type: NeedleId,
+  shelf: Shelf,
+): { machine: Machine; supply: Supply | null } {
+  const supply = suppliesFor(type, machine, shelf).find(({ left }) => left > 0);
+  return {
+    machine: withNeedle(machine, at, { type, hours: 0 }),
+    supply: supply ? { ...supply, left: Math.max(0, supply.left - 1) } : null,
+  };
+}

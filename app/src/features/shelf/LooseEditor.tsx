@@ -1,4 +1,4 @@
-import { type DisplayUnits, formatFigure, type LooseSheets } from '@zt/core';
+import { type DisplayUnits, formatFigure, LOOSE_BOUNDS, type LooseSheets } from '@zt/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { sides } from '../../components/figures';
@@ -59,6 +59,11 @@ interface LooseEditorProps {
   onLoose: (loose: LooseSheets[]) => void;
 }
 
+const { leastMm, mostMm, mostOfOne } = LOOSE_BOUNDS;
+const SIDES = [
+  { id: 'widthMm', label: 'sheet, width' },
+  { id: 'heightMm', label: 'sheet, height' },
+] as const;
 const NEW_SHEETS: LooseSheets = { widthMm: 200, heightMm: 200, count: 1 };
 
 /** Sheets bought to size and offcuts, drawn to scale; a tap on one opens its figures. */
@@ -103,25 +108,21 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
       ) : null}
       {sheets ? (
         <View key={open} style={{ gap: 8 }}>
-          <LengthField
-            label="sheet, width"
-            mm={sheets.widthMm}
-            units={units}
-            onLength={(widthMm) => widthMm >= 10 && put({ widthMm })}
-            onUnread={() => undefined}
-          />
-          <LengthField
-            label="sheet, height"
-            mm={sheets.heightMm}
-            units={units}
-            onLength={(heightMm) => heightMm >= 10 && put({ heightMm })}
-            onUnread={() => undefined}
-          />
+          {SIDES.map(({ id, label }) => (
+            <LengthField
+              key={id}
+              label={label}
+              mm={sheets[id]}
+              units={units}
+              onLength={(mm) => mm >= leastMm && mm <= mostMm && put({ [id]: mm })}
+              onUnread={() => undefined}
+            />
+          ))}
           <NumberField
             label="how many"
             value={sheets.count}
             least={1}
-            most={1000}
+            most={mostOfOne}
             whole
             onNumber={(count) => count !== null && put({ count })}
           />

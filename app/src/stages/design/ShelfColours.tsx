@@ -89,7 +89,6 @@ function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => v
  */
 export function ShelfColours() {
   const { ticket, plan, shelf, rules, units, trial, tryOut, take } = useOpenTicket();
-  const [mine, setMine] = useState<Mend | null>(null);
   const [seed, setSeed] = useState(0);
   const [first] = ticket.design.colours;
   const stops = ticket.design.colours;
@@ -106,7 +105,6 @@ export function ShelfColours() {
       result: phrase`${colours.map(({ name }, i) => `${i + 1} ${name}`).join(', ')}`,
       change: { stage: 'design', set: { colours } },
     };
-    setMine(mend);
     tryOut(mend);
   };
   const shuffle = () => {
@@ -137,7 +135,7 @@ export function ShelfColours() {
           }
         />
       </View>
-      {trial && trial === mine ? (
+      {trial?.change.stage === 'design' && trial.change.set.colours ? (
         <Trial mend={trial} units={units} onTake={() => take(trial)} onLeave={() => tryOut(null)} />
       ) : null}
       {ladder.length > 1 ? (

@@ -1,4 +1,5 @@
 import {
+  changeNeedle,
   type Machine,
   NEEDLES,
   type NeedleId,
@@ -8,8 +9,6 @@ import {
   SUPPLIES,
   type Supply,
   say,
-  suppliesFor,
-  withNeedle,
 } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -44,15 +43,12 @@ export function NeedleCare({ machine }: { machine: Machine }) {
   const wanted = (plan.layers?.parts.needle.choice.id ?? '75-embroidery') as NeedleId;
   const which = needles.length === 1 ? 'Needle' : `Needle ${at + 1}`;
   const changed = () => {
-    const [supply] = suppliesFor(wanted, machine, shelf).filter(({ left }) => left > 0);
-    const left = supply ? Math.max(0, supply.left - 1) : 0;
-    const text = `${which} counts from 0.${supply ? ` ${amount(left, SUPPLIES[supply.type].unit)} left of it.` : ''}`;
-    setBefore({ machine, supply: supply ?? null, text });
-    void put({ noun: 'machines', item: withNeedle(machine, at, { type: wanted, hours: 0 }) });
-    if (supply) {
-      const item: Supply = { ...supply, left };
-      void put({ noun: 'supplies', item });
-    }
+    const { machine: item, supply } = changeNeedle(machine, at, wanted, shelf);
+    const left = supply ? ` ${amount(supply.left, SUPPLIES[supply.type].unit)} left of it.` : '';
+    const was = shelf.supplies.find(({ id }) => id === supply?.id) ?? null;
+    setBefore({ machine, supply: was, text: `${which} counts from 0.${left}` });
+    void put({ noun: 'machines', item });
+    if (supply) void put({ noun: 'supplies', item: supply });
   };
   const putBack = () => {
     if (before) void put({ noun: 'machines', item: before.machine });

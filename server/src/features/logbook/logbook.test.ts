@@ -63,6 +63,20 @@ describe('a logged piece and the shelf', () => {
     expect(await figures()).toEqual(after);
   });
 
+  it('takes what was really used, where the log says it was not what was planned', async () => {
+    const before = await figures();
+    const sheets = [{ stabilizer: 'tear-away' as const, hold: 'hooped' as const }];
+    await shop.post('/api/logbook', {
+      id: 'entry-number-2',
+      ticket: exampleA(),
+      plan: frozenPlan(planTicket(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES)),
+      log: { ...exampleA().log, used: { ...exampleA().log.used, sheets } },
+    });
+    expect((await figures()).cutAway).toBe(before.cutAway);
+    const tearAway = (await shelfNow()).materials.find((m) => m.type === 'tear-away');
+    expect(tearAway?.metresLeft).toBeCloseTo(8 - 0.182, 6);
+  });
+
   it('leaves what was taken off the shelf in between where it is', async () => {
     await log();
     await shop.remove('/api/shelf/materials/material-0');

@@ -1,4 +1,4 @@
-import { type LogEntry, planTicket, ShelfUseSchema, shelfAfter, shelfUseOf } from '@zt/core';
+import { asUsed, type LogEntry, planTicket, ShelfUseSchema, shelfAfter, shelfUseOf } from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
@@ -23,11 +23,12 @@ const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
   return row !== undefined && row.deletedAt === null;
 };
 
-/** Keeps an entry and takes off the shelf what the piece used; an entry that is kept already takes nothing more. */
+/** Keeps an entry and takes off the shelf what the piece really used; an entry that is kept already takes nothing more. */
 export async function logPiece(tx: Transaction, entry: LogEntry): Promise<void> {
   if (await isKept(tx, entry.id)) return;
   const [shelf, rules] = [await readShelf(tx), await readRules(tx)];
-  const taken = shelfUseOf(planTicket(entry.ticket, shelf, rules), shelf, rules);
+  const used = asUsed({ ...entry.ticket, log: entry.log });
+  const taken = shelfUseOf(planTicket(used, shelf, rules), shelf, rules);
   await addEntry(tx, entry);
   await tx.update(logEntries).set({ taken }).where(eq(logEntries.id, entry.id));
   for (const { noun, item } of shelfAfter(taken, shelf, 1)) await putItem(tx, noun, item);
