@@ -288,6 +288,33 @@ test('supplies: one that is used up is on the shopping list, and the ticket has 
   await ticket.saved();
 });
 
+test('a supply is added for one machine, and what is in each needle is set on the shelf', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Add a supply' }).click();
+  await page.getByRole('radio', { name: '90 wt bobbin thread, wound' }).click();
+  await ticket.fill('bobbins left', '1');
+  await page.getByRole('radio', { name: 'Six-needle, free arm' }).click();
+  const bobbins = page.getByRole('button', { name: /^90 wt bobbin thread, wound: 1 bobbin left$/ });
+  await expect(bobbins).toBeVisible();
+  await expect(page.getByTestId('to-buy').filter({ hasText: '90 wt bobbin thread' })).toContainText(
+    '1 bobbin left: nearly gone',
+  );
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click();
+  await expect(bobbins).toHaveCount(0);
+  await page.getByRole('button', { name: /^Six-needle, free arm: / }).click();
+  const third = page.getByRole('radio', { name: /^Needle 3, / });
+  await expect(third).toHaveAccessibleName('Needle 3, 75/11 embroidery, 2.4 of 8 hours');
+  await third.click();
+  await page.getByRole('button', { name: 'which needle is in needle 3' }).click();
+  await page.getByRole('radio', { name: '90/14', exact: true }).click();
+  await expect(third).toHaveAccessibleName('Needle 3, 90/14, 2.4 of 8 hours');
+  await page.getByRole('radio', { name: '75/11 embroidery', exact: true }).click();
+  await ticket.saved();
+});
+
 test('an offcut on the shelf serves before the roll', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
