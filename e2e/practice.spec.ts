@@ -142,11 +142,11 @@ test('marks read off the practice machine’s needle, and by tapping the drawn h
 });
 
 test('a script plays the practice machine over its own interface', async ({ request, baseURL }) => {
-  const press = async (command: object) =>
-    (await request.post(`${baseURL}/api/practice/press`, { data: command })).json();
   const laid = await (
     await request.put(`${baseURL}/api/practice`, { data: { ticketId: 'demo-ticket-01' } })
   ).json();
+  const press = async (command: object) =>
+    (await request.post(`${baseURL}/api/practice/press`, { data: { run: laid.run, ...command } })).json();
   expect(laid.job.machine.name).toBe('Single-needle, flat bed');
   expect((await press({ press: 'turn', deg: 45 })).message).toBe('This machine turns by 90° only.');
   await press({ press: 'put-on', hoopId: laid.job.hoopId });

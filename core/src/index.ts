@@ -1,4 +1,3 @@
-export { type Card, deckOf } from './cards';
 export { lightnessOf, nameOfColour } from './colour/colour';
 export { isSeenOn, nearestThread, shuffledThreads, toneLadder } from './colour/fromShelf';
 export { DENSITY_CLASSES } from './design/numbers';
@@ -16,14 +15,14 @@ export type { HoopVerdict } from './hoop/judgeHoop';
 export { factsInHoop, type LaidHoop } from './hoop/layHoop';
 export type { HoopPlan } from './hoop/planHoop';
 export { inHoopFrame } from './hoop/ring';
-export type { RingPicture } from './hoop/ritual';
 export { type Method, otherHoop } from './hoop/schema';
 export { IdSchema } from './ids';
+export { KNOWN_WAYS, type KnownWay } from './layers/knownWays';
 export {
   BOBBINS,
   type Choice,
+  heldInWords,
   NEEDLES,
-  type NeedleId,
   STABILIZERS,
   sheetsInWords,
   TOPPERS,
@@ -31,15 +30,22 @@ export {
 export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
 export type { RiskBar } from './layers/risk';
 export {
+  BONDS,
+  type BobbinId,
   CHOICE_PARTS,
   type ChoicePart,
-  HOLDS,
-  type Hold,
+  FASTENINGS,
   type LayersInput,
+  MOST_SHEETS,
+  type NeedleId,
   type Sheet,
   STABILIZER_IDS,
+  type TopperId,
+  WHERES,
+  withChoice,
 } from './layers/schema';
 export { type SheetPiece, sheetPieces } from './layers/sheetPieces';
+export { appliesInWords, appliesLike, wayFrom } from './layers/ways';
 export { asUsed } from './log/asUsed';
 export {
   frozenPlan,
@@ -51,9 +57,10 @@ export {
 } from './log/entry';
 export { FAULTS, SEVERITY_WORDS } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome } from './log/schema';
-export { type CrookedPlan, MARK_NAMES } from './mount/crooked';
+export type { CrookedPlan } from './mount/crooked';
 export type { SideHold } from './mount/holdDown';
-export { type Keys, keysNeeded } from './mount/keys';
+export { MARK_NAMES } from './mount/hoopAgain';
+export { type KeyStep, type Keys, keysNeeded } from './mount/keys';
 export { OBSTACLE_SIZES, obstacleOutline } from './mount/obstacles';
 export type { MountPlan } from './mount/planMount';
 export {
@@ -64,9 +71,9 @@ export {
   OBSTACLE_KINDS,
   type Obstacle,
 } from './mount/schema';
-export { newTicket, withTodaysFields } from './newTicket';
+export { logOfToday, newTicket, withTodaysFields } from './newTicket';
 export { FABRICS } from './piece/fabrics';
-export { PIECE_FAMILIES, type PieceOutline, type Reading } from './piece/geometry';
+export { isA, PIECE_FAMILIES, type PieceOutline, type Reading } from './piece/geometry';
 export { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from './piece/kinds';
 export { type Face, faceOf, type PiecePlan } from './piece/planPiece';
 export { type Evenness, type Fabric, type Grain, type Size, STRUCTURES } from './piece/schema';
@@ -81,6 +88,7 @@ export { BELIEFS, type Belief } from './rules/beliefs';
 export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, schoolsOf } from './rules/schools';
+export { CLOTH_TRAITS, USE_TRAITS, type Way, type WayApplies } from './rules/way';
 export { type ChangedTicket, whatChanges } from './rules/whatChanges';
 export { type CutFrom, layoutOf } from './shelf/cutting';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
@@ -111,6 +119,8 @@ export { type ShoppingLine, type ShoppingUnit, shoppingList } from './shelf/shop
 export { changeNeedle, needlesOf, SUPPLIES, withNeedle } from './shelf/supplies';
 export { nextStage, type StageState, stageStates } from './stageStates';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
+export { deckOf } from './steps/jobSteps';
+export type { RingPicture, Step } from './steps/step';
 export { needleCare } from './stitch/needleCare';
 export type { StitchStop } from './stitch/planStitch';
 export { applyChange, type Change, type Ticket, TicketSchema } from './ticket';

@@ -1,4 +1,5 @@
 import type { DesignInput } from './design/schema';
+import { layersOfToday, sheetsOfToday } from './layers/keptSheets';
 import { PIECE_KINDS, type PieceKindId } from './piece/kinds';
 import { NO_COPIES_ASKED } from './place/schema';
 import { STAGES } from './stages';
@@ -77,5 +78,16 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
 export function withTodaysFields(kept: Ticket): Ticket {
   const bare = newTicket(kept.id, kept.piece.kind);
   const filled = STAGES.map((stage) => [stage, { ...bare[stage], ...kept[stage] }]);
-  return { ...bare, ...kept, ...Object.fromEntries(filled) };
+  const today: Ticket = { ...bare, ...kept, ...Object.fromEntries(filled) };
+  return {
+    ...today,
+    layers: layersOfToday(today.layers, today.hoop.method),
+    log: logOfToday(today.log, today.hoop.method),
+  };
+}
+
+/** A report of any version as it is kept today; `planned` is the method asked for on its ticket. */
+export function logOfToday(log: Ticket['log'], planned: Ticket['hoop']['method']): Ticket['log'] {
+  const { sheets, method } = log.used;
+  return sheets ? { ...log, used: { ...log.used, sheets: sheetsOfToday(sheets, method ?? planned) } } : log;
 }

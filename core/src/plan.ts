@@ -3,15 +3,18 @@ import { byGravity, type Finding } from './findings/finding';
 import type { Reason } from './findings/reason';
 import { type FinishPlan, planFinish } from './finish/planFinish';
 import { factsInHoop, type LaidHoop } from './hoop/layHoop';
-import { type HoopPlan, planHoop } from './hoop/planHoop';
+import { type HoopChoice, type HoopPlan, planHoop } from './hoop/planHoop';
 import { stackFindings } from './hoop/stackThickness';
+import { tensionFor } from './hoop/tension';
 import { layerFacts } from './layers/facts';
-import { THREADS, type ThreadId } from './layers/materials';
+import { THREADS } from './layers/materials';
 import { type LayersPlan, planLayers } from './layers/planLayers';
+import type { ThreadId } from './layers/schema';
 import { machineFor } from './mount/machineFor';
 import { type MountPlan, planMount } from './mount/planMount';
 import { rankTurns } from './mount/rankTurns';
 import { type PiecePlan, planPiece } from './piece/planPiece';
+import type { Fabric } from './piece/schema';
 import { type PlacePlan, placementOf, planPlace } from './place/planPlace';
 import type { HouseRules } from './rules/schema';
 import type { Shelf } from './shelf/schema';
@@ -59,7 +62,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     opened: piece.opened,
     rules,
   };
-  const hoop = planHoop(ticket.hoop, question, {
+  const choice = planHoop(ticket.hoop, question, {
     shelf,
     copies: place.copies.map((copy) => copy.footprint),
     closedHem: placement.copies === 'closed hem',
@@ -69,7 +72,8 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     preferTurns: (hoopChosen, turns) =>
       rankTurns(turns, lie, machineFor(ticket.mount, hoopChosen, shelf)).map((r) => r.turnDeg),
   });
-  const layers = planLayers(ticket.layers, layerFacts(piece, facts, hoop, rules), shelf);
+  const layers = planLayers(ticket.layers, layerFacts(piece, facts, choice, rules), shelf);
+  const hoop = withLayers(choice, { fabric: piece.fabric, layers }, rules);
   const machine = machineFor(ticket.mount, hoop.laid?.verdict.hoop ?? null, shelf);
   const ranks = rankTurns(hoop.turns, lie, machine);
   const mount = hasLaid(hoop)
@@ -79,14 +83,15 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
         layers,
         ranks,
         machine,
-        tubular: piece.kind.form === 'tubular',
+        kind: piece.kind,
         place,
+        offset: ticket.place.offset,
+        scalePercent: ticket.design.scalePercent,
         outline: geometry,
         fabric: piece.fabric,
         rules,
       })
     : null;
-  const thick = stackFindings(hoop, { fabric: piece.fabric, layers }, rules);
   const stitch = planStitch(ticket.stitch, facts, {
     machine,
     shelf,
@@ -94,17 +99,32 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     kind: THREADS[layers.parts.thread.choice.id as ThreadId],
     copies: Math.max(1, place.copies.length),
   });
-  const finish = planFinish({ piece, opened: piece.opened, hoop, layers, rules });
+  const finish = planFinish({ piece, opened: piece.opened, layers, rules });
   return gather({
     piece,
     design,
     place,
-    hoop: { ...hoop, findings: [...hoop.findings, ...thick] },
+    hoop,
     layers,
     mount,
     stitch,
     finish,
   });
+}
+
+/** The hoop once its layers are known: how taut they lie, and whether it closes on all of them. */
+function withLayers(
+  choice: HoopChoice,
+  stack: { fabric: Fabric; layers: LayersPlan },
+  rules: HouseRules,
+): HoopPlan {
+  const tension = tensionFor(stack.fabric, choice.method, stack.layers.bonded, rules);
+  return {
+    ...choice,
+    tension: tension.text,
+    findings: [...choice.findings, ...stackFindings(choice, stack, rules)],
+    reasons: [...choice.reasons, tension],
+  };
 }
 
 const hasLaid = (hoop: HoopPlan): hoop is HoopPlan & { laid: LaidHoop } => hoop.laid !== null;

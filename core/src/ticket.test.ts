@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { deckOf } from './cards';
 import { newTicket } from './newTicket';
 import { PIECE_KIND_IDS } from './piece/kinds';
 import { planTicket } from './plan';
@@ -8,6 +7,7 @@ import { DEFAULT_HOUSE_RULES, HouseRulesSchema, schoolFor, schoolsOfShop } from 
 import { QUESTION_IDS, schoolsOf } from './rules/schools';
 import { nextStage, stageStates } from './stageStates';
 import { STAGES } from './stages';
+import { deckOf } from './steps/jobSteps';
 import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF } from './testing/samples';
 import { applyChange, ChangeSchema, TicketSchema } from './ticket';
 import { say } from './units/phrase';
@@ -144,7 +144,7 @@ describe('cards at the table', () => {
         .flatMap((c) => c.caution ?? [])
         .join(' ');
     expect(cautions('stitch')).toContain('never reach in while it runs');
-    expect(cautions('layers', exampleB())).toContain('Iron burns');
+    expect(cautions('layers', exampleB())).toContain('Iron and steam burn');
     const sprayed = applyChange(exampleA(), { stage: 'hoop', set: { method: 'floated' } });
     expect(cautions('layers', sprayed)).toContain('well aired');
   });

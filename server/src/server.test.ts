@@ -113,7 +113,9 @@ describe('the plan', () => {
     expect(answer.place.depthMm).toBeCloseTo(193.4, 1);
     expect(answer.place.centre.x).toBeGreaterThan(0);
     expect(answer.hoop.laid.verdict.hoop.name).toBe('100 × 100 screw hoop');
-    expect(answer.layers.sheets).toEqual([{ stabilizer: 'cut-away', hold: 'hooped' }]);
+    expect(answer.layers.sheets).toEqual([
+      { stabilizer: 'cut-away', where: 'in the ring', bond: 'sprayed', fastening: 'none' },
+    ]);
     expect(answer.layers.parts.needle.choice.id).toBe('75-ballpoint');
     expect(answer.layers.parts.topper.choice.id).toBe('none');
     expect(answer.reasons.map((r: { about: string }) => r.about)).toEqual(
@@ -255,6 +257,7 @@ describe('the interface’s own description', () => {
         '/api/plan',
         '/api/practice',
         '/api/practice/press',
+        '/api/practice/{run}',
         '/api/shelf/blanks/{id}',
         '/api/shelf/fabrics/{id}',
         '/api/shelf/placements/{id}',

@@ -1,4 +1,4 @@
-import { type DisplayUnits, formatLength, type Keys, keysNeeded } from '@zt/core';
+import { type DisplayUnits, formatLength, type KeyStep, type Keys, keysNeeded, mm, say } from '@zt/core';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Txt } from './ui/Txt';
@@ -25,22 +25,53 @@ function Key({ name, value, small = false }: { name: string; value: string; smal
   );
 }
 
-/** What to key in at the machine, in its own three steps. */
-export function KeyRow({ keys, units }: { keys: Keys; units: DisplayUnits }) {
-  const move = (value: number, plus: string, minus: string) =>
-    value === 0 ? null : `${formatLength(Math.abs(value), units)} ${value > 0 ? plus : minus}`;
-  const moves = [move(keys.move.x, 'right', 'left'), move(keys.move.y, 'towards you', 'away')]
-    .filter(Boolean)
-    .join(', ');
+const MACHINE_UNITS = { system: 'mm' } as const;
+const NAMES: Record<KeyStep, string> = { turn: 'Turn', mirror: 'Mirror', move: 'Move' };
+const ALL: readonly KeyStep[] = ['turn', 'mirror', 'move'];
+
+/** One figure of a move: in the machine's own millimetres, and as the shop reads lengths. */
+function moveWords(value: number, [plus, minus]: readonly [string, string], units: DisplayUnits): string[] {
+  if (value === 0) return [];
+  const by = Math.abs(value);
+  const own = units.system === 'mm' ? '' : ` (${say([mm(by)], units)})`;
+  return [`${formatLength(by, MACHINE_UNITS)}${own} ${value > 0 ? plus : minus}`];
+}
+
+interface KeyRowProps {
+  keys: Keys;
+  /** The presses that are needed, in the order in which the machine takes them. */
+  order: readonly KeyStep[];
+  units: DisplayUnits;
+}
+
+/** What to key in at the machine, in its own steps, numbered in the order that works. */
+export function KeyRow({ keys, order, units }: KeyRowProps) {
+  const moves = [
+    ...moveWords(keys.move.x, ['right', 'left'], units),
+    ...moveWords(keys.move.y, ['towards you', 'away from you'], units),
+  ].join(', ');
+  const values: Record<KeyStep, string> = {
+    turn: keys.turnDeg === 0 ? 'no' : `${keys.turnDeg}°`,
+    mirror: keys.mirror ? 'yes' : 'no',
+    move: moves || 'no',
+  };
+  const shown = [...order, ...ALL.filter((step) => !order.includes(step))];
+  const numbered = (step: KeyStep) =>
+    order.length > 1 && order.includes(step) ? `${order.indexOf(step) + 1}. ${NAMES[step]}` : NAMES[step];
   return (
     <View style={{ gap: 6 }}>
       <Txt as="label" tone="graphite">
         {keysNeeded(keys) ? 'Key in, from “centred, upright”:' : 'Nothing to key in: centred, upright.'}
       </Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Key name="Turn" value={keys.turnDeg === 0 ? 'no' : `${keys.turnDeg}°`} />
-        <Key name="Mirror" value={keys.mirror ? 'yes' : 'no'} />
-        <Key name="Move" value={moves || 'no'} small={moves !== ''} />
+        {shown.map((step) => (
+          <Key
+            key={step}
+            name={numbered(step)}
+            value={values[step]}
+            small={step === 'move' && moves !== ''}
+          />
+        ))}
       </View>
     </View>
   );

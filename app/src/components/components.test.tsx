@@ -265,7 +265,13 @@ describe('keys', () => {
   const keys = { turnDeg: 0, mirror: false, move: { x: 0, y: 0 } };
 
   it('are told as turn, mirror and move, each way named', () => {
-    render(<KeyRow keys={{ turnDeg: 90, mirror: true, move: { x: -2, y: 5.5 } }} units={MM} />);
+    render(
+      <KeyRow
+        keys={{ turnDeg: 90, mirror: true, move: { x: -2, y: 5.5 } }}
+        order={['mirror', 'turn', 'move']}
+        units={MM}
+      />,
+    );
     expect(screen.getByText('Key in, from “centred, upright”:')).toBeTruthy();
     expect(screen.getByText('90°')).toBeTruthy();
     expect(screen.getByText('yes')).toBeTruthy();
@@ -273,7 +279,7 @@ describe('keys', () => {
   });
 
   it('are none for a design that is centred and upright', () => {
-    render(<KeyRow keys={keys} units={MM} />);
+    render(<KeyRow keys={keys} order={[]} units={MM} />);
     expect(screen.getByText('Nothing to key in: centred, upright.')).toBeTruthy();
     expect(screen.getAllByText('no')).toHaveLength(3);
   });

@@ -17,6 +17,8 @@ export interface KeptTicket {
 
 /** What lies on the practice machine, and how it stands. */
 export interface OnPractice {
+  /** The run's own bed, named in every press. */
+  run: string;
   job: PracticeJob;
   state: PracticeState;
 }
@@ -107,7 +109,7 @@ export const api = createApi({
     layPractice: build.mutation<OnPractice, { ticket: Ticket; lie: PracticeLie }>({
       query: (body) => ({ url: '/practice', method: 'PUT', body }),
     }),
-    pressPractice: build.mutation<PracticeAnswer, PracticeCommand>({
+    pressPractice: build.mutation<PracticeAnswer, PracticeCommand & { run: string }>({
       query: (body) => ({ url: '/practice/press', method: 'POST', body }),
     }),
   }),

@@ -1,4 +1,3 @@
-import type { HoopPlan } from '../hoop/planHoop';
 import { STABILIZERS } from '../layers/materials';
 import type { LayersPlan } from '../layers/planLayers';
 import type { PiecePlan } from '../piece/planPiece';
@@ -21,7 +20,6 @@ interface FinishQuestion {
   piece: PiecePlan;
   /** Seams opened to let the hoop in. */
   opened: readonly string[];
-  hoop: HoopPlan;
   layers: LayersPlan;
   rules: HouseRules;
 }
@@ -90,7 +88,7 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
 
 /** The steps that these layers leave to do, in the order they allow, and what to look for. */
 export function planFinish(question: FinishQuestion): FinishPlan {
-  const { hoop, rules, piece } = question;
+  const { layers, rules, piece } = question;
   const atEnd = schoolFor(rules, 'jumps') === 'atEnd';
   return {
     steps: [
@@ -99,7 +97,7 @@ export function planFinish(question: FinishQuestion): FinishPlan {
         phrase`Off the machine; loosen the ring before you unhoop.`,
         phrase`Hands in only when the machine stands still.`,
       ),
-      ...(hoop.bastingMm === null ? [] : [step('basting', phrase`Pick out the basting box.`)]),
+      ...(layers.bastingMm === null ? [] : [step('basting', phrase`Pick out the basting box.`)]),
       ...topperSteps(question),
       step(
         'jumps',

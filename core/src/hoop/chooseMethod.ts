@@ -1,5 +1,6 @@
 import { type DesignFacts, densityRank } from '../design/planDesign';
 import { type Reason, schoolReason } from '../findings/reason';
+import { isKnit } from '../piece/isKnit';
 import type { Fabric } from '../piece/schema';
 import { type HouseRules, schoolFor } from '../rules/schema';
 import { type Phrase, phrase } from '../units/phrase';
@@ -10,8 +11,6 @@ export interface MethodChoice {
   method: Method;
   reason: Reason;
 }
-
-export const isKnit = (fabric: Fabric): boolean => fabric.structure === 'knit' && fabric.stretchPercent >= 8;
 
 /**
  * Hooped or floated, by the shop's school and by what the hoops allow.
@@ -28,7 +27,7 @@ export function chooseMethod(
     method,
     reason: { about: 'method', text, arithmetic, school: schoolReason('method', school) },
   });
-  const heavyKnit = isKnit(fabric) && densityRank(facts.densityClass) >= 3;
+  const heavyKnit = isKnit(fabric, rules) && densityRank(facts.densityClass) >= 3;
   const canHoop = usable.some((v) => v.whyNotHooped.length === 0);
   if (!canHoop) {
     const why = usable[0]?.whyNotHooped ?? [];

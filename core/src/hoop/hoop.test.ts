@@ -200,7 +200,7 @@ describe('hooped or floated', () => {
   it('floats what a ring would mark, whatever the shop prefers', () => {
     const plan = planOf(exampleB());
     expect(plan.hoop?.method).toBe('floated');
-    expect(plan.hoop?.bastingMm).toBe(5);
+    expect(plan.layers?.bastingMm).toBe(5);
     expect(say(plan.hoop?.reasons[0]?.text ?? [], MM)).toBe(
       'Floated: the cloth is 3.4 mm thick, it closes on 3 mm.',
     );

@@ -1,9 +1,9 @@
 import { densityRank } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { type Point, plus, turn } from '../geometry/point';
+import { isKnit } from '../piece/isKnit';
 import { numberFor } from '../rules/numbers';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
-import { isKnit } from './chooseMethod';
 import { type Miss, whyDesignDoesNotFit } from './fit';
 import { fieldOf, type HoopQuestion, type HoopVerdict, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
@@ -123,7 +123,7 @@ export function splitFindings({ split }: LaidHoop): Finding[] {
 
 /** A heavy design floated on a knit. */
 export function methodFindings(method: Method, laid: LaidHoop | null, q: HoopQuestion): Finding[] {
-  if (method !== 'floated' || !isKnit(q.fabric) || densityRank(q.facts.densityClass) < 3) return [];
+  if (method !== 'floated' || !isKnit(q.fabric, q.rules) || densityRank(q.facts.densityClass) < 3) return [];
   const canHoop = laid?.verdict.whyNotHooped.length === 0;
   return [
     finding(

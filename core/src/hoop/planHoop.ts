@@ -15,7 +15,9 @@ import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerd
 import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
 import { floatRescue, type RescueQuestion } from './rescues';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from './schema';
-import { tensionFor } from './tension';
+
+/** The choice of hoop and method before anything is known of the layers. */
+export type HoopChoice = Omit<HoopPlan, 'tension'>;
 
 export interface HoopPlan {
   verdicts: HoopVerdict[];
@@ -24,10 +26,9 @@ export interface HoopPlan {
   laid: LaidHoop | null;
   /** Turns in which the chosen hoop works, for mounting to rank. */
   turns: QuarterTurn[];
-  /** Basting box outside the design when floating, mm; null when hooped. */
-  bastingMm: number | null;
   /** Stabilizer to cut for the ring, and for a patch laid under the field alone, mm. */
   cut: { widthMm: number; heightMm: number; patch: { widthMm: number; heightMm: number } } | null;
+  /** How taut what is in the ring should be. */
   tension: Phrase;
   /** Which copies of the design one hooping reaches; empty where there is one copy. */
   hoopings: LaidHooping[];
@@ -176,7 +177,7 @@ function layChosen(
 }
 
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
-export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopPlan {
+export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopChoice {
   const q: HoopQuestion = input.shift ? { ...asked, chosenAt: opposite(input.shift) } : asked;
   const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
   const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
@@ -188,7 +189,6 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
   const { laid, turns } = chosen
     ? layChosen(chosen, method, { input, q, context })
     : { laid: null, turns: [] };
-  const tension = tensionFor(q.fabric, method, q.rules);
   const trouble = { verdicts, method, input, q, rescue: context };
   const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context, q) : [];
   return {
@@ -197,9 +197,7 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
     method,
     laid,
     turns,
-    bastingMm: method === 'floated' ? numberFor(q.rules, 'bastingOutsideMm') : null,
     cut: laid ? cutFor(laid, q.rules) : null,
-    tension: tension.text,
     hoopings,
     findings: [
       ...(laid ? [...fitFindings({ ...trouble, laid }), ...splitFindings(laid)] : [nothingFits(trouble)]),
@@ -209,7 +207,6 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
     ],
     reasons: [
       choice.reason,
-      tension,
       ...(proposed ? [proposalReason(verdicts, proposed, method)] : []),
       ...(laid ? [fillReason(laid)] : []),
     ],

@@ -2,7 +2,7 @@ import { applyMend } from '../findings/finding';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
 import type { Shelf } from '../shelf/schema';
-import { exampleA, hoop, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, hoop, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
 
@@ -10,10 +10,7 @@ const MM = { system: 'mm' } as const;
 /** A jersey of 0.6 mm with so many hooped cut-aways of 0.4 mm, in a hoop that closes on so much. */
 function stacked(sheets: number, closesOnMm: number): { ticket: Ticket; shelf: Shelf } {
   const support = {
-    sheets: Array.from({ length: sheets }, () => ({
-      stabilizer: 'cut-away' as const,
-      hold: 'hooped' as const,
-    })),
+    sheets: Array.from({ length: sheets }, () => sheet('cut-away')),
     why: 'a trial',
   };
   const own = applyChange(exampleA(), { stage: 'layers', set: { support } });
@@ -52,8 +49,8 @@ describe('a stack in the ring', () => {
     for (const mend of finding?.mends ?? [])
       expect(found({ ...asked, ticket: applyMend(asked.ticket, mend) })).toBeUndefined();
     const [slid] = finding?.mends ?? [];
-    const sheets = slid && applyMend(asked.ticket, slid).layers.support?.sheets.map((s) => s.hold);
-    expect(sheets).toEqual(['hooped', 'tape', 'tape']);
+    const sheets = slid && applyMend(asked.ticket, slid).layers.support?.sheets.map((s) => s.where);
+    expect(sheets).toEqual(['in the ring', 'under the ring', 'under the ring']);
   });
 
   it('says nothing where the cloth alone is too thick: the hoop says that', () => {

@@ -9,9 +9,15 @@ import { closesOnMm } from './closesOn';
 import type { HoopPlan } from './planHoop';
 import { floatRescue } from './rescues';
 
+/** A sheet out of the ring: a fused one stays on the piece as a patch, another is slipped under. */
+const slippedUnder = (sheet: Sheet): Sheet =>
+  sheet.bond === 'fused'
+    ? { ...sheet, where: 'on the piece' }
+    : { ...sheet, where: 'under the ring', bond: 'none', fastening: 'tape' };
+
 /** So many hooped sheets, the lowest first, slid under the hoop instead; nothing where fewer are hooped. */
 function slideUnder(sheets: readonly Sheet[], most: number): Mend[] {
-  const hooped = sheets.flatMap((sheet, i) => (sheet.hold === 'hooped' ? [i] : []));
+  const hooped = sheets.flatMap(({ where }, i) => (where === 'in the ring' ? [i] : []));
   if (hooped.length < most) return [];
   const slid = hooped.slice(-most);
   return [
@@ -26,7 +32,7 @@ function slideUnder(sheets: readonly Sheet[], most: number): Mend[] {
         stage: 'layers',
         set: {
           support: {
-            sheets: sheets.map((sheet, i) => (slid.includes(i) ? { ...sheet, hold: 'tape' } : sheet)),
+            sheets: sheets.map((sheet, i) => (slid.includes(i) ? slippedUnder(sheet) : sheet)),
             why: 'the hoop does not close on the whole stack',
           },
         },

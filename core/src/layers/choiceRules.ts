@@ -1,11 +1,11 @@
 import { count, phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
 import type { ChoiceRule } from './rule';
-import type { ChoicePart } from './schema';
+import type { ChoiceId, ChoicePart } from './schema';
 
-const rule = (
-  part: ChoicePart,
-  choice: string,
+const rule = <P extends ChoicePart>(
+  part: P,
+  choice: ChoiceId<P>,
   priority: number,
   rest: Omit<ChoiceRule, 'part' | 'choice' | 'priority'>,
 ): ChoiceRule => ({ part, choice, priority, ...rest });
@@ -41,10 +41,10 @@ const TOPPER_RULES: readonly ChoiceRule[] = [
   }),
   rule('topper', 'permanent-film', 40, {
     id: 'topper-contrast',
-    on: 'strong contrast on loops, or on dark ribbed cloth',
-    when: (f) => f.strongContrast && (f.looped || (f.dark && f.textured)),
+    on: 'strong contrast on loops, or on dark cloth',
+    when: (f) => f.strongContrast && (f.looped || f.dark) && f.structure !== 'no cloth',
     reason: (f) =>
-      phrase`Thread and ground differ by ${count(Math.round(f.contrast))} in lightness: on loops the ground shines through without a film that stays.`,
+      phrase`Thread and ground differ by ${count(Math.round(f.contrast))} in lightness: ${f.looped ? 'between the loops' : 'through a pale fill'} the ground shows without a film that stays, or a denser fill.`,
   }),
   rule('topper', 'soluble-film', 20, {
     id: 'topper-always',
@@ -171,13 +171,13 @@ const OTHER_RULES: readonly ChoiceRule[] = [
   rule('cover', 'soft-cover', 30, {
     id: 'cover-young',
     on: 'baby and toddler wear, takes an iron',
-    when: (f) => f.toddler && f.iron !== 'no',
+    when: (f) => f.young && f.iron !== 'no',
     reason: () => phrase`Young skin: a soft sheet over the back after stitching.`,
   }),
   rule('cover', 'lining', 29, {
     id: 'cover-young-no-iron',
     on: 'baby and toddler wear',
-    when: (f) => f.toddler,
+    when: (f) => f.young,
     reason: () => phrase`Young skin, and nothing may be fused here: a lining sewn over the back.`,
   }),
   rule('cover', 'soft-cover', 5, {

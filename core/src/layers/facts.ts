@@ -1,9 +1,14 @@
 import { lightnessOf } from '../colour/colour';
+import type { DensityClass } from '../design/numbers';
 import { type DesignFacts, densityRank } from '../design/planDesign';
+import { closesOnMm } from '../hoop/closesOn';
 import type { HoopPlan } from '../hoop/planHoop';
+import { isA } from '../piece/geometry';
+import { isKnit } from '../piece/isKnit';
 import type { PiecePlan } from '../piece/planPiece';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, type QuestionSchools, schoolsOfShop } from '../rules/schema';
+import type { ThreadId } from './schema';
 
 /** What the layer rules may look at. */
 export interface LayerFacts {
@@ -21,21 +26,30 @@ export interface LayerFacts {
   ringMarks: boolean;
   /** A woven so light that it hangs. */
   drapes: boolean;
-  cushion: boolean;
+  satOn: boolean;
   toy: boolean;
+  /** Carried, as a bag is. */
+  carried: boolean;
+  /** An ornament, with or without a cloth. */
+  ornament: boolean;
   /** Linen of table and kitchen. */
   household: boolean;
+  /** Whether the ring, where there is one, closes on the cloth and one sheet. */
+  closesWithSheet: boolean;
   /** One colour of letters and nothing else. */
   plainLettering: boolean;
   magneticRing: boolean;
   /** The thread chosen, by its id; the rules on needles look at it. */
-  thread: string;
+  thread: ThreadId;
   worn: boolean;
-  toddler: boolean;
+  /** Its back lies on skin. */
+  againstSkin: boolean;
+  /** Baby and toddler wear. */
+  young: boolean;
   floated: boolean;
   /** 0 open … 4 very heavy. */
   rank: number;
-  densityName: string;
+  densityName: DensityClass;
   stitches: number;
   heavy: boolean;
   many: boolean;
@@ -59,7 +73,7 @@ export function layerFacts(
   hoop: Pick<HoopPlan, 'method'> & Partial<Pick<HoopPlan, 'laid'>>,
   rules: HouseRules,
 ): LayerFacts {
-  const { fabric } = piece;
+  const { fabric, kind } = piece;
   const ground = lightnessOf(piece.colour);
   const contrast = Math.max(...design.stops.map((stop) => Math.abs(lightnessOf(stop.hex) - ground)));
   const rank = densityRank(design.densityClass);
@@ -67,7 +81,7 @@ export function layerFacts(
   return {
     structure: fabric.structure,
     fabricName: fabric.name,
-    knit: fabric.structure === 'knit' && fabric.stretchPercent >= at('knitStretchPercent'),
+    knit: isKnit(fabric, rules),
     textured: fabric.surface === 'textured',
     thick: fabric.thicknessMm >= SWEATSHIRT_MM,
     thin: fabric.thicknessMm <= at('thinMm'),
@@ -78,17 +92,21 @@ export function layerFacts(
     mayGetWet: fabric.mayGetWet,
     ringMarks: fabric.ringMarks,
     drapes: fabric.structure === 'stable woven' && fabric.weightGsm <= at('drapeGsm'),
-    cushion: piece.kindId === 'cushion',
-    toy: piece.kindId === 'soft-toy',
-    household: piece.kind.family === 'Table and kitchen',
+    satOn: isA(kind, 'sat on'),
+    toy: isA(kind, 'toy'),
+    carried: isA(kind, 'carried'),
+    ornament: isA(kind, 'ornament'),
+    household: isA(kind, 'table linen'),
+    closesWithSheet:
+      !hoop.laid || fabric.thicknessMm + at('sheetThicknessMm') <= closesOnMm(hoop.laid.verdict.hoop, rules),
     plainLettering: design.lettering && design.stops.length === 1,
     magneticRing: hoop.laid?.verdict.hoop.kind === 'magnetic',
     thread: 'polyester-40',
-    worn: piece.kind.worn,
-    toddler:
-      piece.kind.worn &&
-      (piece.kind.family === 'Baby and children' ||
-        (piece.readings.chestWidth ?? Infinity) <= at('toddlerChestMm')),
+    worn: isA(kind, 'worn'),
+    againstSkin: isA(kind, 'against skin'),
+    young:
+      isA(kind, 'worn') &&
+      (isA(kind, 'baby') || (piece.readings.chestWidth ?? Infinity) <= at('toddlerChestMm')),
     floated: hoop.method === 'floated',
     rank,
     densityName: design.densityClass,

@@ -1,5 +1,6 @@
 import { schoolReason } from '../findings/reason';
 import { BELIEFS, type Belief } from '../rules/beliefs';
+import type { Way } from '../rules/way';
 import { type Phrase, phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
 import { type ChoiceRule, type Decision, type SupportRule, schoolAgrees } from './rule';
@@ -30,3 +31,7 @@ export function gaveWay({ rule, others }: Decision<SupportRule | ChoiceRule>, fa
     return [before];
   });
 }
+
+/** Ways of the shop's own that apply here and are not followed, since their stacks must never be on this piece. */
+export const refusedWays = (ways: readonly Way[]): Phrase[] =>
+  ways.map((way) => phrase`our ${way.name} way: not on this piece, where its stack must never be`);

@@ -5,6 +5,7 @@ import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
 import { type ComparedPart, costsInPlaceOf, nearestChoice } from './inPlaceOf';
 import { CHOICES } from './materials';
+import type { NeedleId } from './schema';
 
 const MM = { system: 'mm' } as const;
 const PARTS: readonly ComparedPart[] = ['needle', 'thread', 'bobbin'];
@@ -54,7 +55,7 @@ describe('one choice in place of another', () => {
 });
 
 describe('a needle of the maker’s own choice', () => {
-  const findings = (choice: string) =>
+  const findings = (choice: NeedleId) =>
     planTicket(
       applyChange(exampleA(), {
         stage: 'layers',

@@ -1,16 +1,8 @@
 import { type Finding, finding } from '../findings/finding';
 import { type Phrase, phrase } from '../units/phrase';
 import type { PartDecision } from './decideLayers';
-import {
-  CHOICES,
-  NEEDLES,
-  type NeedleId,
-  type NeedleKind,
-  THREADS,
-  type ThreadId,
-  type ThreadKind,
-} from './materials';
-import type { ChoicePart } from './schema';
+import { CHOICES, NEEDLES, type NeedleKind, THREADS, type ThreadKind } from './materials';
+import type { ChoicePart, NeedleId, ThreadId } from './schema';
 
 /** One thing that goes wrong when something stands in another's place: points to order by, and the words. */
 export interface Cost {

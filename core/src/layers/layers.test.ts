@@ -1,6 +1,6 @@
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
-import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
 import { CHOICE_RULES } from './choiceRules';
@@ -111,13 +111,13 @@ describe('what must never be', () => {
     expect(
       overruled(
         { cloth: 'jersey-tee', stitches: LIGHT },
-        sheets({ stabilizer: 'tear-away-sticky', hold: 'sticky' }),
+        sheets(sheet('tear-away-sticky', 'in the ring', 'sticky')),
       ),
     ).toContain('stop never-sticky-on-skin');
   });
 
   it('wash-away alone under a dense design on a knit, unless the shop believes in it', () => {
-    const change = sheets({ stabilizer: 'wash-away-cloth', hold: 'hooped' });
+    const change = sheets(sheet('wash-away-cloth'));
     expect(overruled({ cloth: 'jersey-tee', stitches: MEDIUM }, change)).toContain(
       'stop never-wash-away-alone',
     );
@@ -137,12 +137,12 @@ describe('what must never be', () => {
 
   it('a hold that this sheet does not have', () => {
     expect(
-      overruled({ cloth: 'jersey-tee', stitches: LIGHT }, sheets({ stabilizer: 'cut-away', hold: 'fused' })),
+      overruled({ cloth: 'jersey-tee', stitches: LIGHT }, sheets(sheet('cut-away', 'in the ring', 'fused'))),
     ).toContain('stop layers-hold-impossible');
   });
 
   it('pile without a topper goes with a warning', () => {
-    const change = { choices: { topper: { choice: 'none', why: '' } } };
+    const change: Partial<LayersInput> = { choices: { topper: { choice: 'none', why: '' } } };
     expect(overruled({ cloth: 'terry-towel', stitches: MEDIUM, towel: true }, change)).toEqual([
       'warn layers-sinks',
     ]);

@@ -1,7 +1,24 @@
 import type { Thread } from '../shelf/schema';
-import type { Sheet, StabilizerId } from './schema';
+import type {
+  BobbinId,
+  ChoiceId,
+  ChoicePart,
+  CoverId,
+  NeedleId,
+  Sheet,
+  StabilizerId,
+  ThreadId,
+  TopperId,
+} from './schema';
 
-/** What a sheet is, what it leaves behind, and what it tolerates. */
+/**
+ * What a material can do in a stack: hold the stitches up for life, go without a trace, have a floated piece lie on
+ * it in the ring, fuse to the cloth, stick to it. Every one holds the cloth up while it is stitched.
+ */
+export const JOBS = ['stays', 'vanishes', 'carries', 'fuses', 'sticks'] as const;
+export type Job = (typeof JOBS)[number];
+
+/** What a sheet is, what it leaves behind, and the jobs it does. */
 export interface Stabilizer {
   id: StabilizerId;
   name: string;
@@ -9,6 +26,7 @@ export interface Stabilizer {
   grade: 'plain' | 'fusible' | 'sticky';
   leaves: string;
   staysIn: boolean;
+  jobs: readonly Job[];
 }
 
 export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
@@ -19,6 +37,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'plain',
     leaves: 'all under the stitches, trimmed',
     staysIn: true,
+    jobs: ['stays', 'carries'],
   },
   mesh: {
     id: 'mesh',
@@ -27,6 +46,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'plain',
     leaves: 'soft, hardly seen through',
     staysIn: true,
+    jobs: ['stays', 'carries'],
   },
   'mesh-fusible': {
     id: 'mesh-fusible',
@@ -35,6 +55,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'fusible',
     leaves: 'soft, hardly seen through',
     staysIn: true,
+    jobs: ['stays', 'fuses'],
   },
   'tear-away': {
     id: 'tear-away',
@@ -43,6 +64,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'plain',
     leaves: 'little',
     staysIn: false,
+    jobs: ['carries'],
   },
   'tear-away-light-fusible': {
     id: 'tear-away-light-fusible',
@@ -51,6 +73,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'fusible',
     leaves: 'little',
     staysIn: false,
+    jobs: ['fuses'],
   },
   'dissolving-fusible': {
     id: 'dissolving-fusible',
@@ -59,6 +82,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'fusible',
     leaves: 'only under the stitches',
     staysIn: false,
+    jobs: ['fuses'],
   },
   'dissolving-sticky': {
     id: 'dissolving-sticky',
@@ -67,6 +91,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'sticky',
     leaves: 'only under the stitches',
     staysIn: false,
+    jobs: ['sticks', 'carries'],
   },
   'tear-away-sticky': {
     id: 'tear-away-sticky',
@@ -75,6 +100,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'sticky',
     leaves: 'little; leaves tack',
     staysIn: false,
+    jobs: ['sticks', 'carries'],
   },
   'wash-away-sticky': {
     id: 'wash-away-sticky',
@@ -83,6 +109,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'sticky',
     leaves: 'nothing',
     staysIn: false,
+    jobs: ['vanishes', 'sticks', 'carries'],
   },
   'wash-away-cloth': {
     id: 'wash-away-cloth',
@@ -91,6 +118,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'plain',
     leaves: 'nothing',
     staysIn: false,
+    jobs: ['vanishes', 'carries'],
   },
   'wash-away-film-heavy': {
     id: 'wash-away-film-heavy',
@@ -99,6 +127,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'plain',
     leaves: 'nothing',
     staysIn: false,
+    jobs: ['vanishes', 'carries'],
   },
   interfacing: {
     id: 'interfacing',
@@ -107,6 +136,7 @@ export const STABILIZERS: Record<StabilizerId, Stabilizer> = {
     grade: 'fusible',
     leaves: 'all, soft',
     staysIn: true,
+    jobs: ['stays', 'fuses'],
   },
 };
 
@@ -116,7 +146,7 @@ export interface Choice {
   use: string;
 }
 
-export const TOPPERS = {
+export const TOPPERS: Record<TopperId, Choice> = {
   none: { id: 'none', name: 'No topper', use: 'smooth cloth, nothing sinks' },
   'soluble-film': {
     id: 'soluble-film',
@@ -129,7 +159,7 @@ export const TOPPERS = {
     name: "Permanent film in the thread's colour",
     use: 'strong contrast, so that the ground never shows through',
   },
-} as const satisfies Record<string, Choice>;
+};
 
 /** A needle: its size in the European count, its point, and whether its eye is large. */
 export interface NeedleKind extends Choice {
@@ -138,7 +168,7 @@ export interface NeedleKind extends Choice {
   largeEye: boolean;
 }
 
-export const NEEDLES = {
+export const NEEDLES: Record<NeedleId, NeedleKind> = {
   '75-embroidery': {
     id: '75-embroidery',
     name: '75/11 embroidery',
@@ -195,9 +225,7 @@ export const NEEDLES = {
     point: 'wing',
     largeEye: false,
   },
-} as const satisfies Record<string, NeedleKind>;
-export type NeedleId = keyof typeof NEEDLES;
-export const NEEDLE_IDS = Object.keys(NEEDLES) as [NeedleId, ...NeedleId[]];
+};
 
 /** A choice of thread: what a spool must be to serve it. */
 export interface ThreadKind extends Choice {
@@ -205,7 +233,7 @@ export interface ThreadKind extends Choice {
   fibre: Thread['fibre'];
 }
 
-export const THREADS = {
+export const THREADS: Record<ThreadId, ThreadKind> = {
   'polyester-40': {
     id: 'polyester-40',
     name: '40 wt polyester',
@@ -229,34 +257,28 @@ export const THREADS = {
     weight: 60,
     fibre: 'polyester',
   },
-} as const satisfies Record<string, ThreadKind>;
-export type ThreadId = keyof typeof THREADS;
+};
 
-export const BOBBINS = {
+export const BOBBINS: Record<BobbinId, Choice> = {
   'bobbin-60': { id: 'bobbin-60', name: '60 wt bobbin thread', use: 'what most machines are set for' },
   'bobbin-90': { id: 'bobbin-90', name: '90 wt bobbin thread', use: 'finer: check the top tension' },
-} as const satisfies Record<string, Choice>;
-export type BobbinId = keyof typeof BOBBINS;
-export const BOBBIN_IDS = Object.keys(BOBBINS) as [BobbinId, ...BobbinId[]];
+};
 
-export const COVERS = {
+export const COVERS: Record<CoverId, Choice> = {
   none: { id: 'none', name: 'No cover', use: 'the back lies off the skin or is soft enough' },
   'soft-cover': { id: 'soft-cover', name: 'Soft fusible cover sheet', use: 'over the back, on skin' },
   lining: { id: 'lining', name: 'Lining sewn over the back', use: 'on skin, where nothing may be fused' },
-} as const satisfies Record<string, Choice>;
+};
 
-export const TRIMS = {
+export const TRIMS: Record<ChoiceId<'trim'>, Choice> = {
   none: { id: 'none', name: 'Nothing stays to be trimmed', use: 'all of it tears or washes away' },
   rounded: { id: 'rounded', name: 'Trim to 6–12 mm, corners rounded', use: 'keeps the stitches supported' },
   close: { id: 'close', name: 'Trim close, 3 mm', use: 'least to feel' },
   'tear-all': { id: 'tear-all', name: 'Tear out everything that comes', use: 'least left behind' },
-} as const satisfies Record<string, Choice>;
+};
 
 /** The choices of each part that takes one. */
-export const CHOICES: Record<
-  'topper' | 'needle' | 'thread' | 'bobbin' | 'cover' | 'trim',
-  Record<string, Choice>
-> = {
+export const CHOICES: Record<ChoicePart, Record<string, Choice>> = {
   topper: TOPPERS,
   needle: NEEDLES,
   thread: THREADS,
@@ -265,9 +287,33 @@ export const CHOICES: Record<
   trim: TRIMS,
 };
 
+/** How a sheet is held, in words: where it is, what bonds it, what fastens it. */
+export const HELD_WORDS = {
+  where: {
+    'in the ring': 'in the ring',
+    'under the ring': 'slipped under the ring',
+    'on the piece': 'on the piece only',
+  },
+  bond: { fused: 'fused to the cloth', sticky: 'stuck to the cloth', sprayed: 'sprayed', none: '' },
+  fastening: {
+    'basting box': 'with a basting box',
+    pins: 'pinned outside the field',
+    tape: 'taped',
+    none: '',
+  },
+} as const satisfies {
+  where: Record<Sheet['where'], string>;
+  bond: Record<Sheet['bond'], string>;
+  fastening: Record<Sheet['fastening'], string>;
+};
+
+/** How a sheet is held: "in the ring, sprayed, with a basting box". */
+export const heldInWords = ({ where, bond, fastening }: Sheet): string =>
+  [HELD_WORDS.where[where], HELD_WORDS.bond[bond], HELD_WORDS.fastening[fastening]]
+    .filter((word) => word !== '')
+    .join(', ');
+
 /** A stack of sheets in words, from the cloth down, each with how it is held. */
-export function sheetsInWords(sheets: readonly Sheet[]): string {
-  return (
-    sheets.map((s) => `${STABILIZERS[s.stabilizer].name}, ${s.hold}`).join(' + ') || 'Nothing underneath'
-  );
-}
+export const sheetsInWords = (sheets: readonly Sheet[]): string =>
+  sheets.map((s) => `${STABILIZERS[s.stabilizer].name}, ${heldInWords(s)}`).join(' + ') ||
+  'Nothing underneath';

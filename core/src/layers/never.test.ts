@@ -6,8 +6,8 @@ import { exampleA, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { decideLayers } from './decideLayers';
 import { type LayerFacts, layerFacts } from './facts';
-import { holdAllowed } from './hold';
 import { breaksNever } from './never';
+import { floatsOnNothing, whySheetCannot } from './placing';
 import { CHOICE_PARTS } from './schema';
 
 /** The questions whose schools the layers look at. */
@@ -18,6 +18,7 @@ const ASKED: readonly QuestionId[] = [
   'topper',
   'trim',
   'thickJacket',
+  'knitTension',
 ];
 
 /** Every combination of schools on those questions. */
@@ -30,13 +31,21 @@ const SCHOOLS = ASKED.reduce<Record<string, string>[]>(
 );
 
 const USES = {
-  worn: { worn: true },
-  'baby wear': { worn: true, toddler: true },
+  worn: { worn: true, againstSkin: true },
+  'baby wear': { worn: true, againstSkin: true, young: true },
   household: { worn: false, household: true },
-  cushion: { worn: false, cushion: true },
+  cushion: { worn: false, satOn: true },
   toy: { worn: false, toy: true },
 } as const satisfies Record<string, Partial<LayerFacts>>;
-const USUAL = { worn: false, toddler: false, household: false, cushion: false, toy: false };
+const USUAL = {
+  worn: false,
+  againstSkin: false,
+  young: false,
+  household: false,
+  satOn: false,
+  toy: false,
+  carried: false,
+};
 const NOTHING_CHOSEN = { support: null, choices: {} };
 
 function factsOf(fabricId: string): LayerFacts {
@@ -72,8 +81,9 @@ it(`what must never be is never proposed, in ${COMBINATIONS} combinations: a com
             const reasons = [support.rule, ...CHOICE_PARTS.map((part) => parts[part].decision.rule)];
             const silent = reasons.some((rule) => rule.reason(facts).length === 0);
             const bare = sheets.length === 0 && facts.structure !== 'canvas';
-            const impossible = sheets.some((s) => !holdAllowed(s.hold, s.stabilizer, facts));
-            if (breaksNever(stack, facts) || silent || bare || impossible)
+            const onNothing = floatsOnNothing(sheets, facts);
+            const impossible = sheets.some((s) => whySheetCannot(s, facts) !== null);
+            if (breaksNever(stack, facts) || silent || bare || impossible || onNothing)
               wrong.push(`${fabric.id} ${rank} ${use} ${floated} ${JSON.stringify(chosen)}`);
           }
   }

@@ -1,19 +1,28 @@
-import { type Finding, finding } from '../findings/finding';
+import { type Finding, finding, type Mend } from '../findings/finding';
 import { because, type Reason, schoolReason } from '../findings/reason';
+import { numberFor } from '../rules/numbers';
+import type { WayApplies } from '../rules/way';
 import type { Shelf } from '../shelf/schema';
 import { count, type Phrase, percent, phrase } from '../units/phrase';
-import { decideLayers, type LayersDecision, MORE_LAYERS, type PartDecision, sheetsOf } from './decideLayers';
+import {
+  decideLayers,
+  type LayersDecision,
+  MORE_LAYERS,
+  type PartDecision,
+  sheetsByRule,
+} from './decideLayers';
 import type { LayerFacts } from './facts';
-import { gaveWay } from './gaveWay';
-import { clampedSheet, HOLD_WORDS, holdAllowed, holdSheets } from './hold';
+import { gaveWay, refusedWays } from './gaveWay';
 import { inPlaceOfFindings } from './inPlaceOf';
-import { CHOICES, type Choice, STABILIZERS } from './materials';
+import { CHOICES, type Choice, heldInWords, STABILIZERS } from './materials';
 import { neverFindings, type Stack } from './never';
+import { floatsOnNothing, isFastenedBy, placeSheets, whySheetCannot } from './placing';
 import { type RiskBar, risksOf } from './risk';
 import type { ChoiceRule } from './rule';
 import { CHOICE_PARTS, type ChoicePart, type LayersInput, type Sheet } from './schema';
 import { ownedTypes, substituteFor } from './substitutes';
 import { supplyFindings } from './supplyFindings';
+import { appliesLike, wayReason } from './ways';
 
 export interface ChosenPart {
   part: ChoicePart;
@@ -40,7 +49,7 @@ export interface StackLayer {
 
 export interface LayersPlan {
   sheets: Sheet[];
-  /** The rule that decided the support, by its id. */
+  /** The rule or the shop's own way that decided the support, by its id. */
   supportRule: string;
   supportReason: Reason;
   supportOverruled: boolean;
@@ -48,6 +57,12 @@ export interface LayersPlan {
   supportAlternatives: { sheets: Sheet[]; reason: Phrase }[];
   parts: Record<ChoicePart, ChosenPart>;
   stack: StackLayer[];
+  /** Where a stack like this one would apply, to keep it as a way of the shop's own. */
+  likeThis: WayApplies;
+  /** The cloth and a sheet are one before the ring closes. */
+  bonded: boolean;
+  /** How far outside the design a basting box is stitched, mm; null where nothing is basted. */
+  bastingMm: number | null;
   /** What may go wrong with it, and how much. */
   risks: RiskBar[];
   findings: Finding[];
@@ -64,32 +79,38 @@ function layersSum(facts: LayerFacts, layers: number): Phrase {
   return phrase`${sum} = ${count(parts.length)}; layers: ${count(layers)}`;
 }
 
-function explainSupport(input: LayersInput, facts: LayerFacts, { support, layers, sheets }: LayersDecision) {
+function supportSchool({ rule }: LayersDecision['support'], facts: LayerFacts) {
+  if (rule.school) return schoolReason(rule.school.question, rule.school.id);
+  return facts.worn
+    ? schoolReason('wearableBacking', facts.schools.wearableBacking)
+    : schoolReason('layerCount', facts.schools.layerCount);
+}
+
+function explainSupport(input: LayersInput, facts: LayerFacts, decided: LayersDecision) {
+  const { support, way, layers, sheets } = decided;
   const { rule, others } = support;
-  const school = rule.school
-    ? schoolReason(rule.school.question, rule.school.id)
-    : facts.worn
-      ? schoolReason('wearableBacking', facts.schools.wearableBacking)
-      : schoolReason('layerCount', facts.schools.layerCount);
   const capped =
     rule.most !== undefined && layers > rule.most
       ? [phrase`this stack takes ${count(rule.most)} at most; a further sheet would only stiffen it`]
       : [];
-  const supportReason: Reason = {
-    about: 'support',
-    text: rule.reason(facts),
-    arithmetic: [layersSum(facts, layers), ...capped],
-    school,
-    gaveWay: gaveWay(support, facts),
-  };
+  const supportReason: Reason = way
+    ? { ...because('support', wayReason(way)), gaveWay: gaveWay(support, facts) }
+    : {
+        about: 'support',
+        text: rule.reason(facts),
+        arithmetic: [layersSum(facts, layers), ...capped],
+        school: supportSchool(support, facts),
+        gaveWay: [...refusedWays(decided.waysRefused), ...gaveWay(support, facts)],
+      };
+  const alternatives = way ? [rule, ...others] : others;
   return {
     sheets,
-    supportRule: rule.id,
+    supportRule: way?.id ?? rule.id,
     supportReason,
     supportOverruled: input.support !== null,
     supportWhy: input.support?.why ?? '',
-    supportAlternatives: others.map((o) => ({
-      sheets: holdSheets(sheetsOf(o, layers), facts),
+    supportAlternatives: alternatives.map((o) => ({
+      sheets: sheetsByRule(o, layers, facts),
       reason: o.reason(facts),
     })),
   };
@@ -99,24 +120,28 @@ function explainPart(
   part: ChoicePart,
   input: LayersInput,
   facts: LayerFacts,
-  { choice, ruled, decision, nothingStays }: PartDecision,
+  { choice, ruled, decision, way, nothingStays }: PartDecision,
 ): ChosenPart {
   const own = input.choices[part];
   const { rule, others } = decision;
   const reason: Reason = nothingStays
     ? because(part, phrase`Nothing under the stitches stays in.`)
-    : { ...because(part, rule.reason(facts)), gaveWay: gaveWay(decision, facts) };
+    : way
+      ? because(part, wayReason(way))
+      : { ...because(part, rule.reason(facts)), gaveWay: gaveWay(decision, facts) };
   return {
     part,
     choice,
     overruled: own !== undefined,
     why: own?.why ?? '',
-    rule: rule.id,
-    reason: rule.school
-      ? { ...reason, school: schoolReason(rule.school.question, rule.school.id) }
-      : part === 'topper'
-        ? { ...reason, school: schoolReason('topper', facts.schools.topper) }
-        : reason,
+    rule: way?.id ?? rule.id,
+    reason: way
+      ? reason
+      : rule.school
+        ? { ...reason, school: schoolReason(rule.school.question, rule.school.id) }
+        : part === 'topper'
+          ? { ...reason, school: schoolReason('topper', facts.schools.topper) }
+          : reason,
     alternatives: alternativesOf(others, CHOICES[part], ruled, facts),
   };
 }
@@ -136,7 +161,7 @@ function alternativesOf(
   ruled: string,
   facts: LayerFacts,
 ) {
-  const reasons = new Map(others.map((o) => [o.choice, o.reason(facts)]));
+  const reasons = new Map<string, Phrase>(others.map((o) => [o.choice, o.reason(facts)]));
   return Object.values(choices)
     .filter((c) => c.id !== ruled)
     .map((choice) => ({ choice, reason: reasons.get(choice.id) ?? useOf(choice) }));
@@ -144,7 +169,6 @@ function alternativesOf(
 
 function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, shelf: Shelf): StackLayer[] {
   const owned = ownedTypes(shelf);
-  const ring = clampedSheet(sheets, facts.floated);
   const top: StackLayer[] =
     topper.id === 'none'
       ? []
@@ -173,15 +197,12 @@ function stackOf(sheets: readonly Sheet[], topper: Choice, facts: LayerFacts, sh
           },
         ]),
     ...sheets.map(
-      (sheet, i): StackLayer => ({
+      (sheet): StackLayer => ({
         role: 'sheet',
         name: STABILIZERS[sheet.stabilizer].name,
-        note:
-          facts.floated && i === ring && sheet.hold !== 'sticky'
-            ? `in the hoop; ${HOLD_WORDS[sheet.hold]}`
-            : HOLD_WORDS[sheet.hold],
+        note: heldInWords(sheet),
         sheet,
-        clamped: facts.floated ? i === ring : sheet.hold === 'hooped' || sheet.hold === 'fused',
+        clamped: sheet.where === 'in the ring',
         onShelf: owned.has(sheet.stabilizer),
       }),
     ),
@@ -206,18 +227,45 @@ function shelfFindings(
   });
 }
 
-function holdFindings(sheets: readonly Sheet[], facts: LayerFacts): Finding[] {
-  return sheets
-    .filter((s) => !holdAllowed(s.hold, s.stabilizer, facts))
-    .map((s) =>
-      finding(
-        'layers',
-        'layers-hold-impossible',
-        'stop',
-        phrase`${STABILIZERS[s.stabilizer].name} cannot be ${HOLD_WORDS[s.hold]} here.`,
-      ),
-    );
+/** A sheet in the ring for a floated piece to lie on: the first that can, or one more. */
+function carrierMend(sheets: readonly Sheet[], facts: LayerFacts): Mend {
+  const held = placeSheets(
+    sheets.map((s) => s.stabilizer),
+    { further: 'tear-away' },
+    facts,
+  );
+  return {
+    label: phrase`Put a sheet in the ring`,
+    result: phrase`the piece lies on ${held.flatMap((s) => (s.where === 'in the ring' ? [STABILIZERS[s.stabilizer].name] : [])).join(' and ')}`,
+    change: { stage: 'layers', set: { support: { sheets: held, why: 'a floated piece lies on something' } } },
+  };
 }
+
+/** Sheets that cannot be held as they are, and a floated piece that lies on nothing. */
+function holdFindings(sheets: readonly Sheet[], facts: LayerFacts): Finding[] {
+  const impossible = sheets.flatMap((sheet) => {
+    const why = whySheetCannot(sheet, facts);
+    return why ? [finding('layers', 'layers-hold-impossible', 'stop', why)] : [];
+  });
+  if (!floatsOnNothing(sheets, facts)) return impossible;
+  const text = phrase`Floated, and no sheet is in the ring: it would lie on nothing.`;
+  const mends = [carrierMend(sheets, facts)];
+  return [...impossible, finding('layers', 'layers-floats-on-nothing', 'stop', text, { mends })];
+}
+
+const slipUnder = (): Mend => ({
+  label: phrase`Slip a sheet under the ring`,
+  result: phrase`the ring closes on the cloth alone, the sheet carries the stitches`,
+  change: {
+    stage: 'layers',
+    set: {
+      support: {
+        sheets: [{ stabilizer: 'tear-away', where: 'under the ring', bond: 'none', fastening: 'tape' }],
+        why: 'the ring closes on the cloth alone',
+      },
+    },
+  },
+});
 
 function riskFindings(sheets: readonly Sheet[], topper: string, facts: LayerFacts): Finding[] {
   const found: Finding[] = [];
@@ -229,6 +277,16 @@ function riskFindings(sheets: readonly Sheet[], topper: string, facts: LayerFact
         'layers-drape-dense',
         facts.rank >= 3 ? 'stop' : 'warn',
         phrase`${facts.fabricName} drapes; a ${facts.densityName} design hangs in it like a board. Take a light one.`,
+      ),
+    );
+  if (facts.structure === 'canvas' && facts.heavy && sheets.length === 0)
+    found.push(
+      finding(
+        'layers',
+        'layers-heavy-on-nothing',
+        'warn',
+        phrase`${count(facts.stitches)} stitches on canvas alone: it can pucker and pull out of square.`,
+        { mends: [slipUnder()] },
       ),
     );
   if (facts.structure === 'pile' && topper === 'none')
@@ -257,14 +315,18 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
   const topper = parts.topper.choice;
   const stack = stackOf(support.sheets, topper, facts, shelf);
   const { stack: whole } = decided;
-  const overruled = input.support !== null || Object.keys(input.choices).length > 0;
   return {
     ...support,
     parts,
     stack,
+    likeThis: appliesLike(facts),
+    bonded: support.sheets.some((s) => s.bond !== 'none'),
+    bastingMm: isFastenedBy(support.sheets, 'basting box')
+      ? numberFor(facts.rules, 'bastingOutsideMm')
+      : null,
     risks: risksOf(facts, whole),
     findings: [
-      ...neverFindings(whole, facts, overruled),
+      ...neverFindings(whole, facts, input),
       ...holdFindings(support.sheets, facts),
       ...riskFindings(support.sheets, topper.id, facts),
       ...inPlaceOfFindings(decided.parts),

@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { FABRICS } from '../piece/fabrics';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
-import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { type LayerFacts, layerFacts } from './facts';
 import type { Stack } from './never';
 import { riskSum, risksOf } from './risk';
 import { RISK_WEIGHTS, RISKS, type Risk } from './riskWeights';
-import { HOLDS, STABILIZER_IDS } from './schema';
+import { BONDS, FASTENINGS, STABILIZER_IDS, WHERES } from './schema';
 
 function factsFor(fabricId: string, floated: boolean, rank: number): LayerFacts {
   const base = applyChange(exampleA(), { stage: 'piece', set: { fabricId, fabricChanges: {} } });
@@ -21,11 +21,17 @@ const ALL = FABRICS.flatMap((fabric) =>
   [false, true].flatMap((floated) => [0, 2, 4].map((rank) => factsFor(fabric.id, floated, rank))),
 );
 const facts = fc.constantFrom(...ALL);
-const sheet = fc.record({ stabilizer: fc.constantFrom(...STABILIZER_IDS), hold: fc.constantFrom(...HOLDS) });
+const anySheet = fc.record({
+  stabilizer: fc.constantFrom(...STABILIZER_IDS),
+  where: fc.constantFrom(...WHERES),
+  bond: fc.constantFrom(...BONDS),
+  fastening: fc.constantFrom(...FASTENINGS),
+});
 const stack = fc.record({
-  sheets: fc.array(sheet, { maxLength: 3 }),
+  sheets: fc.array(anySheet, { maxLength: 3 }),
   topper: fc.constantFrom('none', 'soluble-film', 'heat-away-film', 'permanent-film'),
   cover: fc.constantFrom('none', 'soft-cover'),
+  trim: fc.constantFrom('rounded', 'tear-all'),
 });
 const points = (f: LayerFacts, s: Stack, risk: Risk) =>
   risksOf(f, s).find((bar) => bar.risk === risk)?.points ?? -1;
@@ -50,7 +56,11 @@ it('the word for a bar is that of its points, from 30 some and from 60 high', ()
 
 describe('the risk model', () => {
   it.each(STABILIZER_IDS)('never raises puckering by adding a sheet of %s', (stabilizer) => {
-    holds('puckering', (f, s) => [f, { ...s, sheets: [...s.sheets, { stabilizer, hold: 'tape' }] }], -1);
+    holds(
+      'puckering',
+      (f, s) => [f, { ...s, sheets: [...s.sheets, sheet(stabilizer, 'under the ring', 'none', 'tape')] }],
+      -1,
+    );
   });
 
   it.each<[string, Risk, (f: LayerFacts, s: Stack) => [LayerFacts, Stack], 1 | -1]>([
@@ -85,13 +95,13 @@ describe('the risk model', () => {
     [
       'another sheet never lowers stiffness',
       'stiffness',
-      (f, s) => [f, { ...s, sheets: [...s.sheets, { stabilizer: 'cut-away', hold: 'hooped' }] }],
+      (f, s) => [f, { ...s, sheets: [...s.sheets, sheet('cut-away')] }],
       1,
     ],
     [
       'fusing never raises shifting',
       'shifting',
-      (f, s) => [f, { ...s, sheets: [...s.sheets, { stabilizer: 'mesh-fusible', hold: 'fused' }] }],
+      (f, s) => [f, { ...s, sheets: [...s.sheets, sheet('mesh-fusible', 'in the ring', 'fused')] }],
       -1,
     ],
   ])('%s', (_, risk, change, sign) => holds(risk, change, sign));
@@ -129,9 +139,10 @@ describe('the risk model', () => {
   it('sees what an overruled stack risks: wash-away under a dense design on a knit puckers more than cut-away', () => {
     const jersey = factsFor('jersey-tee', false, 2);
     const on = (stabilizer: 'cut-away' | 'wash-away-cloth'): Stack => ({
-      sheets: [{ stabilizer, hold: 'hooped' }],
+      sheets: [sheet(stabilizer)],
       topper: 'none',
       cover: 'none',
+      trim: 'rounded',
     });
     expect(points(jersey, on('wash-away-cloth'), 'puckering')).toBeGreaterThan(
       points(jersey, on('cut-away'), 'puckering'),

@@ -1,6 +1,7 @@
 import type { LayerFacts } from './facts';
 import { STABILIZERS } from './materials';
 import type { Stack } from './never';
+import { does } from './placing';
 import {
   RISK_LEVELS,
   RISK_WEIGHTS,
@@ -9,7 +10,7 @@ import {
   type RiskLevel,
   type RiskWeightId,
 } from './riskWeights';
-import type { Hold, Sheet } from './schema';
+import type { Sheet } from './schema';
 
 /** One thing that adds to a risk, or takes from it. */
 export interface RiskPart {
@@ -34,9 +35,11 @@ const sheetsThat = (stack: Stack, test: (sheet: Sheet) => boolean): number =>
   stack.sheets.filter(test).length;
 const stays = (s: Sheet): boolean => STABILIZERS[s.stabilizer].staysIn;
 const isMesh = (s: Sheet): boolean => s.stabilizer === 'mesh' || s.stabilizer === 'mesh-fusible';
-const heldBy = (hold: Hold) => (_: LayerFacts, stack: Stack) =>
-  yes(stack.sheets.some((s) => s.hold === hold));
-const onSkin = (f: LayerFacts): boolean => f.worn;
+const bondedBy = (bond: Sheet['bond']) => (_: LayerFacts, stack: Stack) =>
+  yes(stack.sheets.some((s) => s.bond === bond));
+const fastenedBy = (fastening: Sheet['fastening']) => (_: LayerFacts, stack: Stack) =>
+  yes(stack.sheets.some((s) => s.fastening === fastening));
+const onSkin = (f: LayerFacts): boolean => f.againstSkin;
 
 /** What counts towards each risk. */
 const COUNTED: Record<Risk, readonly Counted[]> = {
@@ -47,7 +50,7 @@ const COUNTED: Record<Risk, readonly Counted[]> = {
     ['floatPucker', (f) => yes(f.floated)],
     ['staysPucker', (_, s) => sheetsThat(s, stays)],
     ['leavesPucker', (_, s) => sheetsThat(s, (x) => !stays(x))],
-    ['fusedPucker', (_, s) => yes(s.sheets.some((x) => x.hold === 'fused'))],
+    ['fusedPucker', (_, s) => yes(s.sheets.some((x) => x.bond === 'fused'))],
   ],
   sinking: [
     ['loopsSink', (f) => yes(f.looped)],
@@ -59,7 +62,7 @@ const COUNTED: Record<Risk, readonly Counted[]> = {
   'show-through': [
     ['edgeShows', (f, s) => yes(f.seeThrough && s.sheets.some((x) => stays(x) && !isMesh(x)))],
     ['meshShows', (f, s) => yes(f.seeThrough && s.sheets.some(isMesh))],
-    ['groundShows', (f) => yes(f.strongContrast && (f.looped || (f.dark && f.textured)))],
+    ['groundShows', (f) => yes(f.strongContrast && (f.looped || f.dark))],
     ['filmHides', (_, s) => yes(s.topper === 'permanent-film')],
   ],
   shifting: [
@@ -67,12 +70,12 @@ const COUNTED: Record<Risk, readonly Counted[]> = {
     ['hoopedShifts', (f) => yes(!f.floated)],
     ['stretchShifts', (f) => f.stretchPercent],
     ['nothingShifts', (_, s) => yes(s.sheets.length === 0)],
-    ['fusedHolds', heldBy('fused')],
-    ['stickyHolds', heldBy('sticky')],
-    ['sprayHolds', heldBy('spray')],
-    ['bastingHolds', heldBy('basting box')],
-    ['pinsHold', heldBy('pins')],
-    ['tapeHolds', heldBy('tape')],
+    ['fusedHolds', bondedBy('fused')],
+    ['stickyHolds', bondedBy('sticky')],
+    ['sprayHolds', bondedBy('sprayed')],
+    ['bastingHolds', fastenedBy('basting box')],
+    ['pinsHold', fastenedBy('pins')],
+    ['tapeHolds', fastenedBy('tape')],
   ],
   'ring marks': [
     ['ringMarks', (f) => yes(!f.floated && f.ringMarks)],
@@ -90,10 +93,17 @@ const COUNTED: Record<Risk, readonly Counted[]> = {
     ['backSkin', (f) => yes(onSkin(f))],
     [
       'stickySkin',
-      (f, s) => yes(onSkin(f) && s.sheets.some((x) => STABILIZERS[x.stabilizer].grade === 'sticky')),
+      (f, s) =>
+        yes(
+          onSkin(f) &&
+            s.trim !== 'tear-all' &&
+            s.sheets.some(
+              (x) => STABILIZERS[x.stabilizer].grade === 'sticky' && !does(x.stabilizer, 'vanishes'),
+            ),
+        ),
     ],
     ['edgeSkin', (f, s) => yes(onSkin(f) && s.sheets.some((x) => stays(x) && !isMesh(x)))],
-    ['youngSkin', (f) => yes(onSkin(f) && f.toddler)],
+    ['youngSkin', (f) => yes(onSkin(f) && f.young)],
     ['coverSkin', (f, s) => yes(onSkin(f) && s.cover !== 'none')],
   ],
 };

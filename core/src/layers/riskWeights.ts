@@ -40,7 +40,7 @@ export const RISK_WEIGHTS = {
   topperSink: { points: -50, reason: 'A film on top keeps the stitches up.' },
   edgeShows: { points: 45, reason: 'A heavy sheet that stays shows its edge through thin or pale cloth.' },
   meshShows: { points: 10, reason: 'Light mesh hardly shows.' },
-  groundShows: { points: 40, reason: 'Strong contrast on loops: the ground shines through.' },
+  groundShows: { points: 40, reason: 'Strong contrast on loops or dark cloth: the ground shines through.' },
   filmHides: { points: -35, reason: "A film in the thread's colour hides the ground." },
   floatShifts: { points: 45, reason: 'Only the sheet is in the ring.' },
   hoopedShifts: { points: 8, reason: 'The ring holds the cloth all round.' },

@@ -1,7 +1,7 @@
 import type { QuestionId } from '../rules/schools';
 import type { Phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
-import type { ChoicePart, StabilizerId } from './schema';
+import type { ChoiceId, ChoicePart, Sheet, StabilizerId } from './schema';
 
 /**
  * One thing this trade believes: when it speaks, what it concludes, and why. Among the rules of a part
@@ -24,11 +24,13 @@ export interface SupportRule extends RuleBase {
   further: StabilizerId;
   /** Sheets at most, where more would do harm. */
   most?: number;
+  /** How its sheets are held, where the rule itself says so; the rest is the shop's schools'. */
+  held?: Partial<Omit<Sheet, 'stabilizer'>>;
 }
 
 export interface ChoiceRule extends RuleBase {
   part: ChoicePart;
-  choice: string;
+  choice: ChoiceId;
 }
 
 /** The rule that decides, and the others that could. */

@@ -21,30 +21,34 @@ export interface SheetPiece {
   missing: number;
 }
 
-type Wanted = Pick<SheetPiece, 'type' | 'name' | 'widthMm' | 'heightMm' | 'count'>;
+type Wanted = Pick<SheetPiece, 'type' | 'name' | 'widthMm' | 'heightMm' | 'count'> & {
+  /** What it is for, in words. */
+  serves: string;
+};
 
 /**
  * The pieces a ticket's stack is cut from: what is in the ring is the ring and its allowance, what is not the
  * field and its allowance, a film or a cover the design and its own. Empty while the plan has no hoop.
  */
-function wantedPieces({ layers, hoop, design }: Plan, rules: HouseRules): Wanted[] {
+export function wantedPieces({ layers, hoop, design }: Plan, rules: HouseRules): Wanted[] {
   if (!layers || !hoop?.laid || !hoop.cut || !design.facts) return [];
   const count = hoopingCount(hoop);
   const { widthMm, heightMm, patch } = hoop.cut;
   const sheets = layers.stack.flatMap(({ sheet, clamped, name }) => {
     const size = clamped ? { widthMm, heightMm } : patch;
-    return sheet ? [{ type: sheet.stabilizer, name, ...size, count }] : [];
+    const serves = clamped ? 'For the ring, with enough to grip all round.' : 'A patch over the whole field.';
+    return sheet ? [{ type: sheet.stabilizer, name, ...size, count, serves }] : [];
   });
   const { facts } = design;
-  const over = (part: ChoicePart, beyondMm: number) => {
+  const over = (part: ChoicePart, beyondMm: number, serves: string) => {
     const { id, name } = layers.parts[part].choice;
     const size = { widthMm: facts.widthMm + 2 * beyondMm, heightMm: facts.heightMm + 2 * beyondMm };
-    return id === 'none' ? [] : [{ type: id, name, ...size, count }];
+    return id === 'none' ? [] : [{ type: id, name, ...size, count, serves }];
   };
   return [
     ...sheets,
-    ...over('topper', numberFor(rules, 'topperBeyondMm')),
-    ...over('cover', numberFor(rules, 'coverBeyondMm')),
+    ...over('topper', numberFor(rules, 'topperBeyondMm'), 'Laid on top, before the first stitch.'),
+    ...over('cover', numberFor(rules, 'coverBeyondMm'), 'Over the back, when all is stitched.'),
   ];
 }
 

@@ -2,22 +2,37 @@ import type { Mend } from '../findings/finding';
 import type { Shelf } from '../shelf/schema';
 import { count, type Phrase, phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
-import { holdAllowed } from './hold';
-import { STABILIZERS } from './materials';
+import { type Job, STABILIZERS } from './materials';
 import { breaksNever, type Stack } from './never';
+import { does } from './placing';
 import { type RiskBar, riskSum, risksOf } from './risk';
-import { HOLDS, type Sheet, STABILIZER_IDS, type StabilizerId } from './schema';
+import { type Sheet, STABILIZER_IDS, type StabilizerId } from './schema';
 
 /** The materials of which the shelf has some left. */
 export const ownedTypes = (shelf: Shelf): ReadonlySet<string> =>
   new Set(shelf.materials.filter((m) => m.metresLeft > 0 || m.loose.length > 0).map((m) => m.type));
 
-/** The same place in the stack with another stabilizer: its hold kept where it may be, else the best that may. */
-function replaced(sheet: Sheet, stabilizer: StabilizerId, facts: LayerFacts): Sheet {
-  const hold = holdAllowed(sheet.hold, stabilizer, facts)
-    ? sheet.hold
-    : HOLDS.find((h) => holdAllowed(h, stabilizer, facts) && h !== 'pins');
-  return { stabilizer, hold: hold ?? 'tape' };
+/** The jobs a sheet is there for in its stack: what its substitute must do as well. */
+function jobsNeeded({ stabilizer, where }: Sheet, { floated, structure }: LayerFacts): Job[] {
+  const own = (['stays', 'vanishes'] as const).filter((job) => does(stabilizer, job));
+  const carries = where === 'in the ring' && (floated || structure === 'no cloth');
+  return carries ? [...own, 'carries'] : own;
+}
+
+/** The same place in the stack with another stabilizer, as fast to the cloth as before; null where it cannot be. */
+function replaced(sheet: Sheet, stabilizer: StabilizerId, facts: LayerFacts): Sheet | null {
+  if (sheet.bond === 'none') return { ...sheet, stabilizer };
+  if (does(stabilizer, 'fuses') && facts.iron !== 'no' && sheet.where !== 'under the ring')
+    return { ...sheet, stabilizer, bond: 'fused' };
+  if (does(stabilizer, 'sticks')) return { ...sheet, stabilizer, bond: 'sticky' };
+  return does(stabilizer, 'fuses') ? null : { ...sheet, stabilizer, bond: 'sprayed' };
+}
+
+/** Whether a stabilizer does every job that a sheet is there for, and none that would undo the stack. */
+function isStandIn(id: StabilizerId, sheet: Sheet, facts: LayerFacts): boolean {
+  const leavesNothing = facts.structure === 'no cloth' || facts.structure === 'sheer';
+  if (leavesNothing && !does(id, 'vanishes')) return false;
+  return jobsNeeded(sheet, facts).every((job) => does(id, job));
 }
 
 /** The stacks in the order of their risk, the least first, without those that must never be. */
@@ -40,8 +55,8 @@ export function riskChange(before: readonly RiskBar[], after: readonly RiskBar[]
 }
 
 /**
- * The nearest thing on the shelf to a sheet that is not there: the one that raises the sum of the risks least and
- * breaks no never; null when nothing on the shelf will do.
+ * The nearest thing on the shelf to a sheet that is not there: of those that do the same jobs the one that raises
+ * the sum of the risks least and breaks no never; null when nothing on the shelf will do.
  */
 export function substituteFor(
   missing: StabilizerId,
@@ -49,9 +64,15 @@ export function substituteFor(
   { facts, shelf }: { facts: LayerFacts; shelf: Shelf },
 ): Mend | null {
   const owned = ownedTypes(shelf);
-  const options = STABILIZER_IDS.filter((id) => id !== missing && owned.has(id)).map((id) => {
-    const sheets = stack.sheets.map((s) => (s.stabilizer === missing ? replaced(s, id, facts) : s));
-    return { id, stack: { ...stack, sheets } };
+  const wanted = stack.sheets.filter((s) => s.stabilizer === missing);
+  const standIns = STABILIZER_IDS.filter(
+    (id) => id !== missing && owned.has(id) && wanted.every((sheet) => isStandIn(id, sheet, facts)),
+  );
+  const options = standIns.flatMap((id) => {
+    const sheets = stack.sheets.flatMap((s) =>
+      s.stabilizer === missing ? (replaced(s, id, facts) ?? []) : s,
+    );
+    return sheets.length < stack.sheets.length ? [] : [{ id, stack: { ...stack, sheets } }];
   });
   const [best] = byRisk(options, facts);
   if (!best) return null;

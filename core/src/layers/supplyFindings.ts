@@ -2,24 +2,24 @@ import { isOfKind } from '../colour/fromShelf';
 import { type Finding, finding, type Mend } from '../findings/finding';
 import type { Shelf } from '../shelf/schema';
 import { isOut, SUPPLIES } from '../shelf/supplies';
-import { type Phrase, phrase } from '../units/phrase';
+import { phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
-import { HOLD_WORDS, holdAllowed } from './hold';
 import { type ComparedPart, nearestChoice } from './inPlaceOf';
+import { CHOICES, type Choice, heldInWords, STABILIZERS, THREADS } from './materials';
+import type { Stack } from './never';
+import { whySheetCannot } from './placing';
+import { risksOf } from './risk';
 import {
   type BobbinId,
-  CHOICES,
-  type Choice,
+  type LayersInput,
   type NeedleId,
-  STABILIZERS,
-  THREADS,
+  type Sheet,
   type ThreadId,
-} from './materials';
-import type { Stack } from './never';
-import { risksOf } from './risk';
-import type { Hold, LayersInput } from './schema';
+  withChoice,
+} from './schema';
 import { byRisk, riskChange } from './substitutes';
 
+type Adhesive = 'spray' | 'tape';
 type On = { facts: LayerFacts; shelf: Shelf };
 
 const outOf = (name: string, mends: Mend[]): Finding =>
@@ -46,37 +46,39 @@ function partMend(
     {
       label: phrase`Use ${choice.name} instead`,
       result: phrase`on your shelf; ${nearest.cost}`,
-      change: { stage: 'layers', set: { choices: { ...choices, [part]: { choice: choice.id, why } } } },
+      change: { stage: 'layers', set: { choices: withChoice(choices, part, choice.id, why) } },
     },
   ];
 }
 
-/** The hold that raises the risks least in place of one whose adhesive is used up; none when nothing will do. */
-function holdMend(out: 'spray' | 'tape', stack: Stack, { facts, shelf }: On): Mend[] {
-  const usable = (hold: Hold) =>
-    hold !== out && !((hold === 'spray' || hold === 'tape') && isOut(hold, shelf));
-  const held: readonly Hold[] = ['fused', 'spray', 'basting box', 'pins', 'tape'];
-  const options = held.filter(usable).flatMap((hold) => {
-    const changed = stack.sheets.filter((s) => s.hold === out);
-    if (changed.some((s) => !holdAllowed(hold, s.stabilizer, facts))) return [];
-    const sheets = stack.sheets.map((s) => (s.hold === out ? { ...s, hold } : s));
-    return [{ hold, stack: { ...stack, sheets } }];
+/** How sheets use up an adhesive: spray as their bond, tape as what fastens them. */
+const USES: Record<Adhesive, (sheet: Sheet) => boolean> = {
+  spray: (sheet) => sheet.bond === 'sprayed',
+  tape: (sheet) => sheet.fastening === 'tape',
+};
+
+/** What a sheet can be held by in place of an adhesive that is used up. */
+const INSTEAD: Record<Adhesive, readonly Partial<Sheet>[]> = {
+  spray: [{ bond: 'fused' }, { bond: 'none', fastening: 'basting box' }, { bond: 'none', fastening: 'pins' }],
+  tape: [{ fastening: 'basting box' }, { fastening: 'pins' }, { fastening: 'none' }],
+};
+
+/** What raises the risks least in place of an adhesive that is used up; none when nothing will do. */
+function heldMend(out: Adhesive, stack: Stack, { facts }: On): Mend[] {
+  const options = INSTEAD[out].flatMap((instead) => {
+    const sheets = stack.sheets.map((s) => (USES[out](s) ? { ...s, ...instead } : s));
+    return sheets.some((s) => whySheetCannot(s, facts)) ? [] : [{ stack: { ...stack, sheets } }];
   });
   const [best] = byRisk(options, facts);
-  if (!best) return [];
-  const of = stack.sheets.find((s) => s.hold === out);
-  const name = of ? STABILIZERS[of.stabilizer].name : '';
-  const change: Phrase = riskChange(risksOf(facts, stack), risksOf(facts, best.stack));
+  const at = stack.sheets.findIndex(USES[out]);
+  const sheet = best?.stack.sheets[at];
+  if (!best || !sheet) return [];
+  const support = { sheets: [...best.stack.sheets], why: `${SUPPLIES[out].name}: none left` };
   return [
     {
-      label: phrase`${name}: ${HOLD_WORDS[best.hold]} instead`,
-      result: change,
-      change: {
-        stage: 'layers',
-        set: {
-          support: { sheets: [...best.stack.sheets], why: `${SUPPLIES[out].name}: none left` },
-        },
-      },
+      label: phrase`${STABILIZERS[sheet.stabilizer].name}: ${heldInWords(sheet)} instead`,
+      result: riskChange(risksOf(facts, stack), risksOf(facts, best.stack)),
+      change: { stage: 'layers', set: { support } },
     },
   ];
 }
@@ -105,7 +107,7 @@ export function supplyFindings(
       ),
     );
   const held = (['spray', 'tape'] as const)
-    .filter((adhesive) => stack.sheets.some((s) => s.hold === adhesive) && isOut(adhesive, shelf))
-    .map((adhesive) => outOf(SUPPLIES[adhesive].name, holdMend(adhesive, stack, on)));
+    .filter((adhesive) => stack.sheets.some(USES[adhesive]) && isOut(adhesive, shelf))
+    .map((adhesive) => outOf(SUPPLIES[adhesive].name, heldMend(adhesive, stack, on)));
   return [...chosen, ...held];
 }

@@ -84,6 +84,19 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     reason: () => phrase`This shop backs what is worn with wash-away: nothing is left to feel.`,
   },
   {
+    id: 'wearable-wash-away-floated',
+    on: 'worn, may get wet, floated',
+    priority: 61,
+    sheets: ['wash-away-sticky'],
+    further: 'cut-away',
+    school: { question: 'wearableBacking', id: 'washAway' },
+    when: (f) => f.worn && f.mayGetWet && f.floated,
+    reason: (f) =>
+      f.heavy
+        ? phrase`This shop floats what is worn on sticky wash-away; a heavy design gets a cut-away as well.`
+        : phrase`This shop floats what is worn on sticky wash-away: nothing is left to feel.`,
+  },
+  {
     id: 'wearable-mesh-tear',
     on: 'worn',
     priority: 60,
@@ -128,6 +141,7 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     priority: 20,
     sheets: ['tear-away-sticky'],
     further: 'tear-away',
+    held: { fastening: 'pins' },
     when: (f) => f.household && f.structure === 'stable woven' && f.floated,
     reason: () => phrase`Household linen is floated on a sticky tear-away, pins at the ring's edge.`,
   },
@@ -139,6 +153,16 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     further: 'tear-away',
     when: (f) => f.structure === 'open weave' && fusible(f) && !f.floated && f.mayGetWet,
     reason: () => phrase`Open weave shows what is left behind: half of this dissolves, the rest tears.`,
+  },
+  {
+    id: 'linen-fused-floated',
+    on: 'open weave, takes an iron, may get wet, floated',
+    priority: 28,
+    sheets: ['dissolving-fusible', 'dissolving-sticky'],
+    further: 'tear-away',
+    when: (f) => f.structure === 'open weave' && fusible(f) && f.floated && f.mayGetWet,
+    reason: () =>
+      phrase`Fused, the weave cannot creep; floated on the sticky sheet, no ring marks it. Both dissolve.`,
   },
   {
     id: 'linen-sticky',
@@ -198,14 +222,17 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
   },
   {
     id: 'canvas-nothing',
-    on: 'canvas under a design that is not heavy',
+    on: 'canvas, hooped, under a design that is not heavy or in a ring that closes on no sheet',
     priority: 30,
     sheets: [],
     further: 'tear-away',
     most: 0,
     school: { question: 'thickJacket', id: 'nothing' },
-    when: (f) => f.structure === 'canvas' && !f.heavy,
-    reason: () => phrase`Canvas carries the stitches by itself; a sheet would stop the hoop closing.`,
+    when: (f) => f.structure === 'canvas' && !f.floated && (!f.heavy || !f.closesWithSheet),
+    reason: (f) =>
+      f.closesWithSheet
+        ? phrase`Canvas carries the stitches by itself; a sheet would only make it harder to close.`
+        : phrase`Canvas carries the stitches by itself; a sheet would stop the hoop closing.`,
   },
   {
     id: 'canvas-floated',
@@ -213,8 +240,22 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     priority: 29,
     sheets: ['tear-away'],
     further: 'tear-away',
+    held: { where: 'under the ring' },
     when: (f) => f.structure === 'canvas',
-    reason: () => phrase`A sheet slid underneath, outside the ring.`,
+    reason: (f) =>
+      f.floated
+        ? phrase`Canvas is stiff enough: it lies on a sheet that tears away.`
+        : phrase`A sheet slipped under the ring, so that the hoop still closes on the canvas.`,
+  },
+  {
+    id: 'canvas-mesh',
+    on: 'canvas that is carried',
+    priority: 12,
+    sheets: ['mesh'],
+    further: 'mesh',
+    when: (f) => f.structure === 'canvas' && f.carried,
+    reason: () =>
+      phrase`One light mesh stays in a bag: it carries the stitches when the canvas is worked soft.`,
   },
   {
     id: 'faux-suede',
@@ -222,16 +263,17 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     priority: 30,
     sheets: ['cut-away'],
     further: 'tear-away',
+    held: { bond: 'sprayed' },
     when: (f) => f.structure === 'faux suede',
     reason: () => phrase`Faux suede keeps every hole: cut-away, held with spray.`,
   },
   {
     id: 'cushion',
-    on: 'cushions',
+    on: 'what is sat on',
     priority: 18,
     sheets: ['cut-away'],
     further: 'tear-away',
-    when: (f) => f.cushion && f.structure !== 'pile',
+    when: (f) => f.satOn && f.structure !== 'pile',
     reason: () => phrase`A cushion is sat on: support that stays.`,
   },
   {
@@ -240,8 +282,12 @@ export const SUPPORT_RULES: readonly SupportRule[] = [
     priority: 46,
     sheets: ['tear-away'],
     further: 'tear-away',
+    held: { where: 'under the ring' },
     when: (f) => f.toy && f.plainLettering,
-    reason: () => phrase`Letters of one colour on a toy: a sheet floated underneath is enough.`,
+    reason: (f) =>
+      f.floated
+        ? phrase`Letters of one colour on a toy: a sheet that tears away is enough to lie on.`
+        : phrase`Letters of one colour on a toy: a sheet slipped under the ring is enough.`,
   },
   {
     id: 'toy-detailed',

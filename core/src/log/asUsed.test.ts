@@ -1,4 +1,4 @@
-import { exampleA } from '../testing/samples';
+import { exampleA, sheet } from '../testing/samples';
 import { asUsed } from './asUsed';
 import type { Used } from './schema';
 
@@ -8,7 +8,7 @@ const used = (what: Partial<Used>) => {
 };
 
 it('what was used stands in place of what was planned, the rest as it was', () => {
-  const sheets = [{ stabilizer: 'mesh' as const, hold: 'hooped' as const }];
+  const sheets = [sheet('mesh')];
   const made = used({ method: 'floated', hoopId: 'hoop-130x180', sheets, needle: '90' });
   expect(made.hoop).toMatchObject({ method: 'floated', hoopId: 'hoop-130x180' });
   expect(made.layers.support?.sheets).toEqual(sheets);

@@ -1,4 +1,4 @@
-import type { LayersInput } from '../layers/schema';
+import { withChoice } from '../layers/schema';
 import type { Ticket } from '../ticket';
 
 /**
@@ -9,10 +9,10 @@ export function asUsed(ticket: Ticket): Ticket {
   const { method, hoopId, sheets, topper, needle, bobbin } = ticket.log.used;
   const why = 'used';
   const chosen = { topper, needle, bobbin };
-  const choices: LayersInput['choices'] = { ...ticket.layers.choices };
+  let choices = ticket.layers.choices;
   for (const part of ['topper', 'needle', 'bobbin'] as const) {
     const choice = chosen[part];
-    if (choice !== null) choices[part] = { choice, why };
+    if (choice !== null) choices = withChoice(choices, part, choice, why);
   }
   return {
     ...ticket,

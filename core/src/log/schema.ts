@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { METHODS } from '../hoop/schema';
-import { SheetSchema } from '../layers/schema';
+import { CHOICE_IDS, SheetsSchema } from '../layers/schema';
 import { STAGES } from '../stages';
 import { FAULT_IDS } from './faults';
 
@@ -8,10 +8,10 @@ import { FAULT_IDS } from './faults';
 export const UsedSchema = z.object({
   method: z.enum([...METHODS, 'partly']).nullable(),
   hoopId: z.string().nullable(),
-  sheets: z.array(SheetSchema).nullable(),
-  topper: z.string().nullable(),
-  needle: z.string().nullable(),
-  bobbin: z.string().nullable(),
+  sheets: SheetsSchema.nullable(),
+  topper: z.enum(CHOICE_IDS.topper).nullable(),
+  needle: z.enum(CHOICE_IDS.needle).nullable(),
+  bobbin: z.enum(CHOICE_IDS.bobbin).nullable(),
 });
 export type Used = z.infer<typeof UsedSchema>;
 

@@ -44,7 +44,7 @@ describe('a cloth hooped crooked', () => {
     const again = plan.findings.find((f) => f.code === 'mount-crooked-again');
     expect(again?.severity).toBe('stop');
     expect(say(again?.text ?? [], MM)).toMatch(
-      /^The machine turns by 90°: 2.9 mm are left at the farthest corner. Hoop it again: bring the (left|right) axis end 2.4 mm (away from|towards) you.$/,
+      /^The machine turns by 90°: 2.9 mm are left at the farthest corner. Hoop it again: hold the centre and bring the (left|right) axis end 2.4 mm (away from you|towards you|to the left|to the right). Or save the file turned 3.4° clockwise and load that.$/,
     );
   });
 

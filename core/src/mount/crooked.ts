@@ -1,15 +1,17 @@
 import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
-import { fullTurnDeg, minus, type Point, plus, shortTurnDeg, turn } from '../geometry/point';
-import { isKnit } from '../hoop/chooseMethod';
+import { fullTurnDeg, type Point, plus, shortTurnDeg, turn } from '../geometry/point';
 import { crookedRoom, type Field, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
+import { isKnit } from '../piece/isKnit';
 import type { Fabric } from '../piece/schema';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import { count, deg, mm, type Phrase, percent, phrase } from '../units/phrase';
-import { type Keys, keysTo } from './keys';
-import type { MarkId, MountInput } from './schema';
+import { crookedRescues } from './crookedRescues';
+import { type AgainQuestion, againInWords, type HoopAgain, hoopAgain, MARK_NAMES } from './hoopAgain';
+import { type Keys, keysShown } from './keys';
+import type { MarkFound, MarkId, MountInput } from './schema';
 import { type CrookedFailure, type CrookedLie, solveCrooked } from './solveCrooked';
 
 /** What is asked about a piece that sits in its hoop as it does. */
@@ -19,6 +21,11 @@ export interface CrookedQuestion {
   marks: Readonly<Record<MarkId, Point>>;
   designCentre: Point;
   designTurnDeg: number;
+  /** Where the design's centre was planned in the hoop, mm. */
+  plannedAt: Point;
+  /** How far the design is off its rule on the piece, and at what share of its size, in percent. */
+  offset: Point;
+  scalePercent: number;
   /** The hoop's planned turn on the piece. */
   hoopOnPieceDeg: number;
   facts: DesignFacts;
@@ -38,19 +45,13 @@ export interface CrookedPlan {
   /** What the machine's step leaves at the farthest corner, mm. */
   leftOverMm: number;
   miss: Miss | null;
+  /** How to hoop it again where keys cannot make up for it; null where they can, or where nothing is known. */
+  again: { question: AgainQuestion; advice: HoopAgain } | null;
   /** How much more it could turn either way in this place and still fit, degrees. */
   room: { clockwiseDeg: number; counterDeg: number } | null;
   findings: Finding[];
   reasons: Reason[];
 }
-
-export const MARK_NAMES: Readonly<Record<MarkId, string>> = {
-  centre: 'centre',
-  left: 'left axis end',
-  right: 'right axis end',
-  top: 'top axis end',
-  foot: 'bottom axis end',
-};
 
 const FAILURES: Record<CrookedFailure['code'], Phrase> = {
   'too-few': phrase`One mark tells the place but not the angle: read a second one.`,
@@ -66,25 +67,38 @@ function failed(lie: CrookedFailure): CrookedPlan {
     keys: null,
     leftOverMm: 0,
     miss: null,
+    again: null,
     room: null,
     findings: [finding('mount', `mount-crooked-${lie.code}`, 'stop', text, { field: 'readings' })],
     reasons: [],
   };
 }
 
-/** How the mark that is farthest off its height must move, seen by the operator. */
-function howToHoopAgain(q: CrookedQuestion, lie: CrookedLie): Phrase {
+/** How to hoop it again, by the marks that were read; moved as a whole only where keys cannot make up for it. */
+function againFor(q: CrookedQuestion, lie: CrookedLie): { question: AgainQuestion; advice: HoopAgain } {
+  const shouldTurnDeg = -q.hoopOnPieceDeg;
   const centre = plus(turn(q.designCentre, lie.turnDeg), lie.shift);
-  const offs = q.readings
-    .filter((r) => r.mark !== 'centre')
-    .map((r) => {
-      const should = plus(centre, turn(minus(q.marks[r.mark], q.designCentre), -q.hoopOnPieceDeg));
-      return { mark: r.mark, by: r.y - should.y };
-    })
-    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
-  const [worst] = offs;
-  if (!worst) return phrase`Hoop it again.`;
-  return phrase`Hoop it again: bring the ${MARK_NAMES[worst.mark]} ${mm(Math.abs(worst.by))} ${worst.by > 0 ? 'away from you' : 'towards you'}.`;
+  const straight = { turnDeg: shouldTurnDeg + q.designTurnDeg, ...centre };
+  const keyed = whyDesignDoesNotFit(q.facts.hull, q.field, straight) === null;
+  const question: AgainQuestion = {
+    marks: q.readings.map((r) => ({ mark: r.mark, at: chalkedAt(q, r) })),
+    designCentre: q.designCentre,
+    turnDeg: lie.turnDeg,
+    centre,
+    shouldTurnDeg,
+    centreTo: keyed ? null : q.plannedAt,
+  };
+  return { question, advice: hoopAgain(question) };
+}
+
+/** Where a mark that was read had been chalked: as was kept with its reading, else as it is planned. */
+const chalkedAt = (q: Pick<CrookedQuestion, 'marks'>, reading: MarkFound): Point =>
+  reading.chalkedAt ?? q.marks[reading.mark];
+
+/** What else turns a design where the machine's own steps are too coarse. */
+function otherwise(q: CrookedQuestion, lie: CrookedLie): Phrase {
+  const by = shortTurnDeg(lie.turnDeg + q.hoopOnPieceDeg);
+  return phrase`Or save the file turned ${deg(Math.abs(by))} ${by >= 0 ? 'clockwise' : 'counter-clockwise'} and load that.`;
 }
 
 function angleFindings(q: CrookedQuestion, lie: CrookedLie, leftOverMm: number): Finding[] {
@@ -97,7 +111,15 @@ function angleFindings(q: CrookedQuestion, lie: CrookedLie, leftOverMm: number):
   const left = phrase`The machine turns by ${deg(q.turnStepDeg)}: ${mm(leftOverMm)} are left at the farthest corner`;
   return leftOverMm <= noticeable
     ? [finding('mount', 'mount-crooked-seen', 'warn', phrase`${left}; it can be noticed.`, at)]
-    : [finding('mount', 'mount-crooked-again', 'stop', phrase`${left}. ${howToHoopAgain(q, lie)}`, at)];
+    : [
+        finding(
+          'mount',
+          'mount-crooked-again',
+          'stop',
+          phrase`${left}. ${againInWords(againFor(q, lie).advice)} ${otherwise(q, lie)}`,
+          at,
+        ),
+      ];
 }
 
 function trustFindings(q: CrookedQuestion, lie: CrookedLie): Finding[] {
@@ -115,7 +137,7 @@ function trustFindings(q: CrookedQuestion, lie: CrookedLie): Finding[] {
         { field: 'readings' },
       ),
     );
-  const knit = isKnit(q.fabric);
+  const knit = isKnit(q.fabric, q.rules);
   const allowed = numberFor(q.rules, knit ? 'stretchKnitPercent' : 'stretchWovenPercent');
   for (const [axis, name] of [
     ['level', 'across'],
@@ -143,7 +165,7 @@ function trustFindings(q: CrookedQuestion, lie: CrookedLie): Finding[] {
 export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
   if (q.readings.length === 0) return null;
   const lie = solveCrooked(
-    q.readings.map((r) => ({ piece: q.marks[r.mark], hoop: { x: r.x, y: r.y } })),
+    q.readings.map((r) => ({ piece: chalkedAt(q, r), hoop: { x: r.x, y: r.y } })),
     -q.hoopOnPieceDeg,
   );
   if (!lie.ok) return failed(lie);
@@ -153,16 +175,18 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
   const reach = Math.max(0, ...q.facts.hull.map((p) => Math.hypot(p.x, p.y)));
   const leftOverMm = (reach * Math.abs(shortTurnDeg(wanted - keyed)) * Math.PI) / 180;
   const pose = { turnDeg: keyed, ...centre };
-  const miss = whyDesignDoesNotFit(q.facts.hull, q.field, pose);
-  const keys = keysTo(q.facts, centre, { turnDeg: keyed, mirror: q.mirror });
+  const { keys, miss } = keysShown(q.facts, q.field, centre, {
+    turnDeg: fullTurnDeg(keyed),
+    mirror: q.mirror,
+  });
   const crookedDeg = shortTurnDeg(lie.turnDeg + q.hoopOnPieceDeg);
-  const tenth = (v: number) => Math.round(v * 10) / 10 + 0;
   return {
     lie,
     crookedDeg,
-    keys: { ...keys, turnDeg: fullTurnDeg(keyed), move: { x: tenth(keys.move.x), y: tenth(keys.move.y) } },
+    keys,
     leftOverMm,
     miss,
+    again: miss || leftOverMm > numberFor(q.rules, 'crookedNoticeableMm') ? againFor(q, lie) : null,
     room: miss ? null : crookedRoom(q.facts.hull, q.field, pose),
     findings: [
       ...angleFindings(q, lie, leftOverMm),
@@ -172,8 +196,8 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
               'mount',
               'mount-crooked-misses',
               'stop',
-              phrase`Turned and moved like this it reaches ${mm(Math.max(miss.widthMm, miss.heightMm))} past the field. ${howToHoopAgain(q, lie)}`,
-              { field: 'readings' },
+              phrase`Turned and moved like this it reaches ${mm(Math.max(miss.widthMm, miss.heightMm))} past the field. ${againInWords(againFor(q, lie).advice)}`,
+              { field: 'readings', mends: crookedRescues(q, { lie, pose }) },
             ),
           ]
         : []),

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import type { DesignFacts } from '../design/planDesign';
-import { plus, turn } from '../geometry/point';
-import type { LaidHoop } from '../hoop/layHoop';
+import { ORIGIN, plus, turn } from '../geometry/point';
 import { inHoopFrame } from '../hoop/ring';
 import type { QuarterTurn } from '../hoop/schema';
 import { planTicket } from '../plan';
@@ -10,9 +9,8 @@ import type { Machine, Shelf } from '../shelf/schema';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
-import { keysNeeded } from './keys';
+import { keyOrder, keysNeeded, keysShown } from './keys';
 import { machineFor } from './machineFor';
-import { keysFor } from './planMount';
 import { rankTurns } from './rankTurns';
 
 const MM = { system: 'mm' } as const;
@@ -75,6 +73,8 @@ describe('ranking the turns', () => {
   });
 });
 
+const WIDE = { widthMm: 400, heightMm: 400, round: false };
+
 describe('the keys', () => {
   it('bring the visible centre onto its mark, whatever the turn, the mirror and the file’s own centre', () => {
     const offset = fc.record({ x: fc.integer({ min: -30, max: 30 }), y: fc.integer({ min: -30, max: 30 }) });
@@ -85,8 +85,8 @@ describe('the keys', () => {
         fc.constantFrom(...TURNS),
         fc.boolean(),
         (fileCentre, designAt, turnDeg, mirror) => {
-          const facts = { fileCentre } as unknown as DesignFacts;
-          const keys = keysFor(facts, { turnDeg, designAt } as unknown as LaidHoop, mirror);
+          const facts = { fileCentre, hull: [ORIGIN] } as unknown as DesignFacts;
+          const { keys } = keysShown(facts, WIDE, designAt, { turnDeg, mirror });
           // The machine puts the file's centre in the middle, then mirrors, turns and moves.
           const visible = { x: mirror ? fileCentre.x : -fileCentre.x, y: -fileCentre.y };
           const lands = plus(turn(visible, keys.turnDeg), keys.move);
@@ -97,12 +97,10 @@ describe('the keys', () => {
   });
 
   it('are none for a centred, upright design', () => {
-    const keys = keysFor(
-      { fileCentre: { x: 0, y: 0 } } as unknown as DesignFacts,
-      { turnDeg: 0, designAt: { x: 0, y: 0 } } as unknown as LaidHoop,
-      false,
-    );
+    const facts = { fileCentre: ORIGIN, hull: [ORIGIN] } as unknown as DesignFacts;
+    const { keys } = keysShown(facts, WIDE, ORIGIN, { turnDeg: 0, mirror: false });
     expect(keysNeeded(keys)).toBe(false);
+    expect(keyOrder(facts, keys, WIDE)).toEqual([]);
     expect(keysNeeded({ ...keys, mirror: true })).toBe(true);
   });
 });

@@ -2,12 +2,13 @@ import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { because, type Reason } from '../findings/reason';
 import { fullTurnDeg, type Point, plus, turn } from '../geometry/point';
+import type { Miss } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
 import type { HoopPlan } from '../hoop/planHoop';
 import { inHoopFrame } from '../hoop/ring';
 import type { LayersPlan } from '../layers/planLayers';
-import type { PieceOutline } from '../piece/geometry';
+import { isA, type PieceKind, type PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
 import type { PlacePlan } from '../place/planPlace';
 import type { HouseRules } from '../rules/schema';
@@ -15,7 +16,7 @@ import type { Machine } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
-import { designAtKeys, type Keys, keysTo } from './keys';
+import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
 import type { TurnRank } from './rankTurns';
 import type { MarkId, MountInput } from './schema';
 import { planTrace, type TracePlan } from './trace';
@@ -31,12 +32,16 @@ export interface MountPlan {
   ranks: TurnRank[];
   chosen: TurnRank;
   keys: Keys;
+  /** The presses that are needed, in the order in which the machine takes them. */
+  keyOrder: KeyStep[];
   /** Where the design's visible centre lies once they are pressed, hoop frame, mm. */
   designAt: Point;
   /** What the machine's display must show once the keys are pressed. */
   display: Display;
   /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
   crooked: CrookedPlan | null;
+  /** Where each mark of the piece is chalked, piece frame, mm. */
+  marksAt: Readonly<Record<MarkId, Point>>;
   /** Where each mark of the piece should be found on the hoop's grid, mm. */
   marksShould: Readonly<Record<MarkId, Point>>;
   /** The foot swept round the design, against the ring and what lies on the hoop. */
@@ -46,43 +51,34 @@ export interface MountPlan {
   reasons: Reason[];
 }
 
-/** A move below this is lost in laying the hoop on its marks, mm. */
-const LEAST_MOVE_MM = 0.8;
-
-/**
- * The keys that bring the design onto its marks. The machine centres the file's own centre; the visible
- * centre must lie at `designAt` in the hoop frame.
- */
-export function keysFor(facts: DesignFacts, laid: LaidHoop, mirror: boolean): Keys {
-  const keys = keysTo(facts, laid.designAt, { turnDeg: fullTurnDeg(-laid.turnDeg), mirror });
-  const clean = (v: number) => (Math.abs(v) < LEAST_MOVE_MM ? 0 : Math.round(v * 10) / 10);
-  return { ...keys, move: { x: clean(keys.move.x), y: clean(keys.move.y) } };
-}
-
 interface MountQuestion {
   facts: DesignFacts;
   hoop: HoopPlan & { laid: LaidHoop };
   layers: LayersPlan;
   ranks: TurnRank[];
   machine: Machine | null;
-  tubular: boolean;
+  kind: PieceKind;
   place: PlacePlan;
+  /** How far the design is off its rule on the piece, mm, and at what share of its size, in percent. */
+  offset: Point;
+  scalePercent: number;
   outline: PieceOutline;
   fabric: Fabric;
   rules: HouseRules;
 }
+
+/** What of a piece can lie under the hoop unseen. */
+const beneathWords = (kind: PieceKind): string => {
+  if (kind.form === 'flat') return 'corner folded';
+  return isA(kind, 'sleeves') ? 'back, no sleeve' : 'second layer';
+};
 
 function checklistOf(q: MountQuestion): Check[] {
   const check = (id: string, text: Phrase, caution: Phrase | null = null): Check => ({ id, text, caution });
   const topper = q.layers.parts.topper.choice;
   return [
     check('carriage', phrase`Carriage free before you mount the hoop.`),
-    check(
-      'beneath',
-      q.tubular
-        ? phrase`Reach under the hoop all round: no back, no sleeve beneath.`
-        : phrase`Reach under the hoop all round: no corner folded beneath.`,
-    ),
+    check('beneath', phrase`Reach under the hoop all round: no ${beneathWords(q.kind)} beneath.`),
     check('latched', phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`),
     check('needle', phrase`Needle over the centre mark.`, phrase`Hands away from a moving hoop.`),
     check(
@@ -96,9 +92,9 @@ function checklistOf(q: MountQuestion): Check[] {
     ),
     check('pins', phrase`Pins, sticker and tape out of the field.`),
     ...(topper.id === 'none' ? [] : [check('topper', phrase`${topper.name} on top.`)]),
-    ...(q.hoop.bastingMm === null
+    ...(q.layers.bastingMm === null
       ? []
-      : [check('baste', phrase`Basting box ${mm(q.hoop.bastingMm)} outside the design, stitched first.`)]),
+      : [check('baste', phrase`Basting box ${mm(q.layers.bastingMm)} outside the design, stitched first.`)]),
     check('bobbin', phrase`Bobbin enough for the whole run.`),
     check(
       'threads',
@@ -137,6 +133,23 @@ function limitFindings({ machine, facts }: MountQuestion, mirror: boolean): Find
       ),
     );
   return found;
+}
+
+/** The keys as shown bring the design out of the field, though it fits as it was drawn: mirrored it is another shape. */
+function missFindings(miss: Miss | null, mirror: boolean): Finding[] {
+  if (!miss || !mirror) return [];
+  const by = Math.max(miss.widthMm, miss.heightMm);
+  return [
+    finding('mount', 'mount-mirror-misses', 'stop', phrase`Mirrored it reaches ${mm(by)} past the field.`, {
+      mends: [
+        {
+          label: phrase`Take the mirror off`,
+          result: phrase`it lies inside the field`,
+          change: { stage: 'mount', set: { mirror: false } },
+        },
+      ],
+    }),
+  ];
 }
 
 function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Finding[] {
@@ -208,6 +221,9 @@ function crookedOf(input: MountInput, q: MountQuestion): CrookedPlan | null {
     marks: marksOf(q.place, q.facts),
     designCentre: q.place.centre,
     designTurnDeg: q.place.turnDeg,
+    plannedAt: laid.designAt,
+    offset: q.offset,
+    scalePercent: q.scalePercent,
     hoopOnPieceDeg: laid.onPieceDeg,
     facts: q.facts,
     field: fieldOf(laid.verdict.hoop),
@@ -241,7 +257,12 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     topPoints: 'away from you',
   };
   const crooked = crookedOf(input, q);
-  const keys = crooked?.keys ?? keysFor(q.facts, q.hoop.laid, input.mirror);
+  const field = fieldOf(q.hoop.laid.verdict.hoop);
+  const asPlanned = keysShown(q.facts, field, q.hoop.laid.designAt, {
+    turnDeg: fullTurnDeg(-turnDeg),
+    mirror: input.mirror,
+  });
+  const keys = crooked?.keys ?? asPlanned.keys;
   const trace = planTrace(
     q.facts,
     keys,
@@ -253,13 +274,20 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     ranks: q.ranks,
     chosen,
     keys,
+    keyOrder: keyOrder(q.facts, keys, field),
     designAt: designAtKeys(q.facts, keys),
     display: displayFor(q.facts, keys),
     crooked,
     trace,
+    marksAt: marksOf(q.place, q.facts),
     marksShould: marksShould(q),
     checklist: checklistOf(q),
-    findings: [...mountFindings(q, chosen, input.mirror), ...(crooked?.findings ?? []), ...trace.findings],
+    findings: [
+      ...mountFindings(q, chosen, input.mirror),
+      ...(crooked?.keys ? [] : missFindings(asPlanned.miss, input.mirror)),
+      ...(crooked?.findings ?? []),
+      ...trace.findings,
+    ],
     reasons: [
       ...(crooked?.reasons ?? []),
       because(

@@ -1,11 +1,18 @@
 import { z } from 'zod';
+import { PointSchema } from '../geometry/schema';
 
 export const MARK_IDS = ['centre', 'left', 'right', 'top', 'foot'] as const;
 export type MarkId = (typeof MARK_IDS)[number];
 
 /** Where a mark of the piece is found on the hoop's grid: from the middle of the field, right and towards you, mm. */
 const coordinate = z.number().min(-600).max(600);
-export const MarkFoundSchema = z.object({ mark: z.enum(MARK_IDS), x: coordinate, y: coordinate });
+export const MarkFoundSchema = z.object({
+  mark: z.enum(MARK_IDS),
+  x: coordinate,
+  y: coordinate,
+  /** Where it had been chalked, piece frame, so that a design moved since does not move the chalk. */
+  chalkedAt: PointSchema.optional(),
+});
 export type MarkFound = z.infer<typeof MarkFoundSchema>;
 
 export const OBSTACLE_KINDS = ['pin', 'clip', 'magnet', 'zip', 'button'] as const;

@@ -2,13 +2,13 @@ import type { DesignFacts } from '../design/planDesign';
 import { type Finding, finding } from '../findings/finding';
 import { nearestPair } from '../geometry/nearestPair';
 import { ORIGIN, type Point } from '../geometry/point';
-import { type Polygon, placed } from '../geometry/polygon';
+import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Hoop } from '../shelf/schema';
 import { mm, phrase } from '../units/phrase';
 import { holdDownFor, type SideHold } from './holdDown';
-import { designAtKeys, type Keys } from './keys';
+import { hullAsKeyed, type Keys } from './keys';
 import { OBSTACLE_SIZES, obstacleOutline } from './obstacles';
 import type { Obstacle } from './schema';
 
@@ -32,12 +32,6 @@ export interface TracePlan {
   /** Where pins and clips may go. */
   holdDown: SideHold[];
   findings: Finding[];
-}
-
-/** The design's hull in the hoop frame as the keys will have it. */
-export function hullAsKeyed(facts: DesignFacts, keys: Keys): Point[] {
-  const hull = keys.mirror ? facts.hull.map((p) => ({ x: -p.x, y: p.y })) : facts.hull;
-  return placed(hull, keys.turnDeg, designAtKeys(facts, keys));
 }
 
 /** From the path to the ring's inner wall, less the foot; a round ring by its circle. */

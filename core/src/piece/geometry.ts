@@ -98,12 +98,31 @@ export interface PieceView {
   outlineOf: (readings: Readings) => PieceOutline;
 }
 
+/** What rules may know of a kind of piece. */
+export const PIECE_TRAITS = [
+  'worn',
+  'against skin',
+  'baby',
+  'sleeves',
+  'table linen',
+  'sat on',
+  'carried',
+  'toy',
+  'ornament',
+] as const;
+export type PieceTrait = (typeof PIECE_TRAITS)[number];
+
+/** Whether a kind of piece has a trait. */
+export const isA = (kind: Pick<PieceKind, 'traits'>, trait: PieceTrait): boolean =>
+  kind.traits.includes(trait);
+
 /** A kind of piece: data and an outline function for each face. The registry's key is its id. */
 export interface PieceKind {
   name: string;
   family: PieceFamily;
   form: 'tubular' | 'flat';
-  worn: boolean;
+  /** What it is, as far as rules ask; rules never look at names or ids. */
+  traits: readonly PieceTrait[];
   /** The cloth and the colour a new ticket starts from. */
   usual: { fabricId: string; colour: string };
   readings: readonly Reading[];

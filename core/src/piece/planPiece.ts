@@ -6,6 +6,7 @@ import { deg, mm, phrase } from '../units/phrase';
 import { type CentreLine, fitCentreLine } from './centreLine';
 import { FABRICS } from './fabrics';
 import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from './geometry';
+import { isA } from './geometry';
 import { PIECE_KINDS, type PieceKindId } from './kinds';
 import type { Fabric, PieceInput } from './schema';
 
@@ -94,7 +95,7 @@ const LINE_NAMES = {
 
 /** What a line is called on this kind: nobody wears a cloth, so its hem stands for the wearer. */
 const lineName = (kind: PieceKind, school: CentreLine['usedSchool']): string =>
-  school === 'wearers' && !kind.worn ? 'the hem and grain' : LINE_NAMES[school];
+  school === 'wearers' && !isA(kind, 'worn') ? 'the hem and grain' : LINE_NAMES[school];
 
 function unevenFinding(kind: PieceKind, line: CentreLine): Finding {
   const way = line.offsetMm >= 0 ? 'right' : 'left';

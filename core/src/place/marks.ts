@@ -1,6 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
 import { type Point, plus, turn } from '../geometry/point';
-import type { PieceOutline } from '../piece/geometry';
+import { isA, type PieceOutline } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
 import { halveOnTape } from '../units/halveOnTape';
 import type { DisplayUnits } from '../units/length';
@@ -309,7 +309,7 @@ function copySteps(q: MarkQuestion): MarkStep[] {
 export function methodsFor(piece: PiecePlan, spot: RuledSpot): MarkMethod[] {
   if (spot.corner) return ['fold', 'tape'];
   if (spot.edge) return ['tape', 'template'];
-  return piece.kind.worn
+  return isA(piece.kind, 'worn')
     ? ['tape', 'fold', 'join', 'template', 'wear']
     : ['tape', 'fold', 'join', 'template'];
 }
@@ -331,18 +331,25 @@ export function markSteps(q: MarkQuestion, method: MarkMethod): MarkStep[] {
   return [...findingSteps(q, method), ...copySteps(q), transferStep(q)];
 }
 
+/** What is done to the cloth before it is marked: only what it stands. */
+export function prepareFor({ fabric }: PiecePlan, school: 'wash' | 'press'): Phrase {
+  const pile = fabric.structure === 'pile' ? ' Lint-roll it.' : '';
+  if (fabric.structure === 'no cloth') return phrase`No cloth to prepare: the film is cut and clamped dry.`;
+  if (fabric.iron === 'no' || !fabric.mayGetWet)
+    return phrase`Neither washed nor pressed: lay it flat and smooth it by hand.${pile}`;
+  return school === 'wash'
+    ? phrase`Wash and press it first, so that it cannot shrink later.${pile}`
+    : phrase`Press it first; it stays unwashed.${pile}`;
+}
+
 /** What to mark with on this cloth, and what to mind. */
-export function markCautions(piece: PiecePlan, prepare: 'wash' | 'press'): Phrase[] {
+export function markCautions(piece: PiecePlan): Phrase[] {
   const { fabric } = piece;
   const pile = fabric.structure === 'pile';
-  const cautions: Phrase[] = [
-    prepare === 'wash'
-      ? phrase`Wash and press it first, so that it cannot shrink later.`
-      : phrase`Press it first; it stays unwashed.`,
-  ];
+  const cautions: Phrase[] = [];
   if (pile) {
     cautions.push(
-      phrase`Chalk sinks into loops: use a placement marker or pins, and lift them before the first stitch. Lint-roll it first.`,
+      phrase`Chalk sinks into loops: use a placement marker or pins, and lift them before the first stitch.`,
     );
   } else if (!fabric.mayGetWet) {
     cautions.push(phrase`This cloth must stay dry: chalk or low-tack tape, no wash-out pen.`);
@@ -350,7 +357,9 @@ export function markCautions(piece: PiecePlan, prepare: 'wash' | 'press'): Phras
     cautions.push(phrase`Wash-out pen or chalk; low-tack tape with an arrow to the top shows the direction.`);
   }
   cautions.push(
-    phrase`Heat sets some inks: try the pen inside the hem, and mark after pressing.`,
+    ...(fabric.iron === 'no'
+      ? []
+      : [phrase`Heat sets some inks: try the pen inside the hem, and mark after pressing.`]),
     phrase`Air-fading ink and spray adhesive can make a mark vanish before you hoop: mark late, or leave a pin in until it is hooped.`,
     phrase`Stickers, tape and pins come off before the first stitch.`,
   );

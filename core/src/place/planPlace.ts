@@ -15,7 +15,7 @@ import { type Phrase, phrase } from '../units/phrase';
 import { checkPlace } from './checkPlace';
 import { type Copies, type Copy, copiesFor } from './copies';
 import { footprintOf, nearestThings } from './footprint';
-import { axisEnds, type MarkStep, markCautions, markSteps, methodsFor } from './marks';
+import { axisEnds, type MarkStep, markCautions, markSteps, methodsFor, prepareFor } from './marks';
 import { type ChestSchool, landmark, type Reach, type RuledSpot } from './placement';
 import type { MarkMethod, PlaceInput } from './schema';
 import { spotFor } from './spotFor';
@@ -49,6 +49,8 @@ export interface PlacePlan {
   methods: MarkMethod[];
   method: MarkMethod;
   marks: MarkStep[];
+  /** What is done to the cloth before it is marked. */
+  prepare: Phrase;
   cautions: Phrase[];
   nearest: { name: string; mm: number } | null;
   findings: Finding[];
@@ -227,7 +229,8 @@ export function planPlace(laying: Laying): PlacePlan {
       { piece, outline, facts, spot, centre, turnDeg, lineX, copies, patch, units: rules.units },
       method,
     ),
-    cautions: markCautions(piece, schoolFor(rules, 'prepare')),
+    prepare: prepareFor(piece, schoolFor(rules, 'prepare')),
+    cautions: markCautions(piece),
     nearest: nearest ? { name: nearest.name, mm: nearest.crossed ? 0 : nearest.clearance.mm } : null,
     findings: [...unknownPlacement(input, piece.kind, placement), ...many.findings, ...findings],
     reasons: [spot.reason, ...many.reasons],

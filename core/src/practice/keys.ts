@@ -1,7 +1,8 @@
 import { fullTurnDeg, ORIGIN, plus } from '../geometry/point';
 import { whyDesignDoesNotFit } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
-import { done, hoopOf, missOf, type Outcome, refuse, tenth } from './outcome';
+import { HAIR_MM } from '../mount/keys';
+import { done, hoopOf, missOf, type Outcome, pastWords, refuse, tenth } from './outcome';
 import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
 
 /** What one press does. */
@@ -11,7 +12,16 @@ export type Press<P extends PracticeCommand['press']> = (
   command: Extract<PracticeCommand, { press: P }>,
 ) => Outcome;
 
-/** The state with other keys, unless stitching has begun or the design would leave the field. */
+/** By how much a design leaves its field, mm; nothing when it is inside. */
+const missMm = (job: PracticeJob, state: PracticeState): number => {
+  const miss = missOf(job, state);
+  return miss ? Math.max(miss.widthMm, miss.heightMm) : 0;
+};
+
+/**
+ * The state with other keys, unless stitching has begun or they bring the design farther out of the field than it
+ * is: on the way to its place it may stand outside, trace and start will not have it there.
+ */
 function keyed(
   job: PracticeJob,
   state: PracticeState,
@@ -21,10 +31,12 @@ function keyed(
   if (state.stop > 0 || state.done > 0)
     return refuse('started', 'Stitching has begun: the design can no longer be moved.');
   const next = { ...state, ...keys, traced: false };
-  const miss = missOf(job, next);
-  if (!miss) return done(next, message);
-  const by = tenth(Math.max(miss.widthMm, miss.heightMm));
-  return refuse('outside-field', `Not done: the design would reach ${by} mm past the field.`);
+  const past = missMm(job, next);
+  if (past === 0) return done(next, message);
+  const by = `${pastWords(past)} past the field`;
+  return past <= missMm(job, state) + HAIR_MM
+    ? done(next, `${message} The design still reaches ${by}.`)
+    : refuse('outside-field', `Not done: the design would reach ${by}.`);
 }
 
 export const setHoop: Press<'set-hoop'> = (job, state, { hoopId }) => {

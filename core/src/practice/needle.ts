@@ -43,17 +43,30 @@ export function struckAt(p: Point, hoop: Hoop, job: PracticeJob): string | null 
   return hit ? OBSTACLE_SIZES[hit.kind].name : null;
 }
 
-/** The first thing the foot touches on its way round a path, by name, and where; null when it clears everything. */
+/** How finely the way of the foot is followed, mm. */
+const FOOT_STEP_MM = 0.5;
+
+/** What the foot touches when the needle is here, by name; null for cloth alone. */
+function touchedAt(p: Point, hoop: Hoop, job: PracticeJob): string | null {
+  if (overRing(p, hoop, job.footMm)) return 'ring';
+  const hit = job.obstacles.find((o) => nearestPair([p, p], obstacleOutline(o)).mm < job.footMm);
+  return hit ? OBSTACLE_SIZES[hit.kind].name : null;
+}
+
+/** The first thing the foot touches on its way round a path, by name, and where the needle then is; null when it clears everything. */
 export function touchedRound(
   path: Polygon,
   hoop: Hoop,
   job: PracticeJob,
 ): { name: string; at: Point } | null {
-  const corner = path.find((p) => overRing(p, hoop, job.footMm));
-  if (corner) return { name: 'ring', at: corner };
-  for (const obstacle of job.obstacles) {
-    const near = nearestPair(path, obstacleOutline(obstacle));
-    if (near.mm < job.footMm) return { name: OBSTACLE_SIZES[obstacle.kind].name, at: near.on[0] };
+  for (const [i, from] of path.entries()) {
+    const to = path[(i + 1) % path.length] ?? from;
+    const steps = Math.max(1, Math.ceil(distance(from, to) / FOOT_STEP_MM));
+    for (let step = 0; step <= steps; step++) {
+      const at = plus(from, { x: ((to.x - from.x) * step) / steps, y: ((to.y - from.y) * step) / steps });
+      const name = touchedAt(at, hoop, job);
+      if (name) return { name, at };
+    }
   }
   return null;
 }

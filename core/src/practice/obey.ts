@@ -1,5 +1,5 @@
 import { distance, ORIGIN, shortTurnDeg } from '../geometry/point';
-import { deg, mm, type Phrase, phrase } from '../units/phrase';
+import { deg, mm, type Phrase, percent, phrase } from '../units/phrase';
 import { jog, mirror, move, needleToCentre, type Press, resize, setHoop, turnBy } from './keys';
 import { done, halted, hoopOf, type Outcome, refuse } from './outcome';
 import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticeState } from './schema';
@@ -59,8 +59,15 @@ const PRESSES: { [P in PracticeCommand['press']]: Press<P> } = {
   mirror,
   resize,
   trace,
-  thread: (job, state, { stop }) =>
-    done({ ...state, threaded: stop }, `Threaded: ${job.stops[stop]?.name ?? 'another colour'}.`),
+  thread: (job, state, { stop }) => {
+    const colour = job.stops[stop];
+    if (!colour)
+      return refuse(
+        'unknown-stop',
+        `This design has ${job.stops.length} colour stops: there is no stop ${stop + 1}.`,
+      );
+    return done({ ...state, threaded: stop }, `Threaded: ${colour.name}.`);
+  },
   'new-bobbin': (job, state) =>
     done(
       { ...state, bobbinM: job.machine.bobbinMetres, bobbinChanges: state.bobbinChanges + 1 },
@@ -70,8 +77,11 @@ const PRESSES: { [P in PracticeCommand['press']]: Press<P> } = {
     state.powered
       ? refuse('power-on', 'Power off before the needle is changed.')
       : done({ ...state, needleWhole: true, met: null }, 'A new needle is in.'),
-  back: (_, state, { stitches }) =>
-    done({ ...state, done: Math.max(0, state.done - stitches) }, `Back by ${stitches} stitches.`),
+  back: (_, state, { stitches }) => {
+    const by = Math.min(stitches, state.done);
+    if (by === 0) return refuse('at-start', 'This colour has not begun: there is nothing to go back over.');
+    return done({ ...state, done: state.done - by }, `Back by ${by} ${by === 1 ? 'stitch' : 'stitches'}.`);
+  },
   start,
   stop: (_, state) => halted(state, 'stopped', 'Stopped.'),
   sew,
@@ -127,6 +137,7 @@ export function practiceOutcome(job: PracticeJob, state: PracticeState): Practic
       : []),
     ...(mirroredWrongly ? [phrase`the wrong way round: the mirror`] : []),
     ...(offMm > UNSEEN.mm ? [phrase`${mm(offMm)} off its mark`] : []),
+    ...(state.scalePercent === 100 ? [] : [phrase`at ${percent(state.scalePercent)} of its size`]),
   ];
   const [first, ...more] = faults;
   const text = first

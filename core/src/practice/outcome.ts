@@ -1,5 +1,6 @@
 import { type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
+import { HAIR_MM } from '../mount/keys';
 import type { Hoop } from '../shelf/schema';
 import { keyedHull } from './needle';
 import type { PracticeJob, PracticeState, Refusal } from './schema';
@@ -23,11 +24,10 @@ export const halted = (state: PracticeState, halt: PracticeState['halt'], messag
   done({ ...state, running: false, halt }, message);
 
 export const tenth = (mm: number): string => String(Math.round(mm * 10) / 10);
+/** How far past, in words that are never nothing: a tenth at the least. */
+export const pastWords = (mm: number): string => (mm < 0.05 ? 'less than 0.1 mm' : `${tenth(mm)} mm`);
 export const hoopOf = (job: PracticeJob, id: string | null): Hoop | null =>
   job.hoops.find((h) => h.id === id) ?? null;
-
-/** Rounding in turning and adding; far below a step of any machine. */
-const HAIR_MM = 1e-6;
 
 /** By how much the design as keyed leaves the field the machine is set to; null when it is inside. */
 export function missOf(job: PracticeJob, state: PracticeState): Miss | null {

@@ -131,6 +131,8 @@ export const REFUSALS = [
   'not-running',
   'started',
   'finished',
+  'unknown-stop',
+  'at-start',
 ] as const;
 export type Refusal = (typeof REFUSALS)[number];
 

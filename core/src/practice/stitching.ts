@@ -1,14 +1,24 @@
 import type { Hoop } from '../shelf/schema';
 import type { Press } from './keys';
 import { alongPath, keyedHull, keyedPoint, struckAt, touchedRound } from './needle';
-import { done, halted, hoopOf, missOf, type Outcome, refuse, tenth, whyHoopNotReady } from './outcome';
+import { done, halted, hoopOf, missOf, type Outcome, pastWords, refuse, whyHoopNotReady } from './outcome';
 import type { PracticeJob, PracticeState } from './schema';
+
+/** Why neither trace nor start may run: the design stands outside the field of the hoop the machine is set to. */
+function whyOutside(job: PracticeJob, state: PracticeState): Outcome | null {
+  const miss = missOf(job, state);
+  if (!miss) return null;
+  const by = pastWords(Math.max(miss.widthMm, miss.heightMm));
+  return refuse('outside-field', `The design reaches ${by} past the field of the hoop it is set to.`);
+}
 
 /** Takes the foot round the design's hull, up to the first thing it touches. */
 export const trace: Press<'trace'> = (job, state) => {
   const why = whyHoopNotReady(job, state);
   const hoop = hoopOf(job, state.onId);
   if (why || !hoop) return why ?? refuse('no-hoop', 'There is no hoop on the carriage.');
+  const outside = whyOutside(job, state);
+  if (outside) return outside;
   const touched = touchedRound(keyedHull(job, state), hoop, job);
   if (!touched)
     return halted(
@@ -30,10 +40,7 @@ function whyNotStart(job: PracticeJob, state: PracticeState): Outcome | null {
   if (state.bobbinM < job.bobbinMPerStitch) return refuse('no-bobbin', 'The bobbin is empty.');
   if (job.machine.needles === 1 && state.threaded !== state.stop)
     return refuse('wrong-thread', `Thread ${stop.name} first.`);
-  const miss = missOf(job, state);
-  if (!miss) return whyHoopNotReady(job, state);
-  const by = tenth(Math.max(miss.widthMm, miss.heightMm));
-  return refuse('outside-field', `The design reaches ${by} mm past the field of the hoop it is set to.`);
+  return whyOutside(job, state) ?? whyHoopNotReady(job, state);
 }
 
 export const start: Press<'start'> = (job, state) =>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { QUESTION_IDS, type QuestionId, type SchoolOf, schoolsOf } from './schools';
+import { WaySchema } from './way';
 
 export const DisplayUnitsSchema = z.union([
   z.object({ system: z.literal('in'), denominator: z.union([z.literal(8), z.literal(16)]) }),
@@ -18,6 +19,8 @@ export const HouseRulesSchema = z.object({
   units: DisplayUnitsSchema,
   schools: SchoolsSchema,
   numbers: z.record(z.string(), z.number().min(0).max(100_000)),
+  /** Ways of the shop's own, the latest first: each counts as a school. */
+  ways: z.array(WaySchema).max(60).default([]),
 });
 export type HouseRules = z.infer<typeof HouseRulesSchema>;
 
@@ -25,6 +28,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   units: { system: 'in', denominator: 16 },
   schools: {},
   numbers: {},
+  ways: [],
 };
 
 /** The school followed on every question. */

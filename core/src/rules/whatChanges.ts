@@ -2,8 +2,10 @@ import { sheetsInWords } from '../layers/materials';
 import { CHOICE_PARTS } from '../layers/schema';
 import { type Plan, planTicket } from '../plan';
 import type { Shelf } from '../shelf/schema';
+import { jobSteps } from '../steps/jobSteps';
+import type { Step } from '../steps/step';
 import type { Ticket } from '../ticket';
-import { type Phrase, phrase } from '../units/phrase';
+import { count, type Phrase, phrase } from '../units/phrase';
 import type { HouseRules } from './schema';
 
 /** A ticket that house rules plan otherwise than others did, and what of it. */
@@ -13,9 +15,10 @@ export interface ChangedTicket {
   changes: Phrase[];
 }
 
-/** What is read of a plan to tell whether it changed, each in a few words. */
-const READ: readonly ((plan: Plan) => string)[] = [
+/** What is decided in a plan, each in a few words: what is told first when it changes. */
+const DECIDED: readonly ((plan: Plan) => string)[] = [
   (plan) => plan.place?.placement.name ?? '',
+  (plan) => plan.place?.school ?? '',
   (plan) => (plan.hoop ? plan.hoop.method : ''),
   (plan) => plan.hoop?.laid?.verdict.hoop.name ?? '',
   (plan) => (plan.layers ? sheetsInWords(plan.layers.sheets) : ''),
@@ -29,6 +32,27 @@ function movedWords(before: Plan, after: Plan): Phrase[] {
   return mm < 0.5 ? [] : [phrase`the design lies ${{ mm }} elsewhere`];
 }
 
+/** So many changed steps are told one by one; the others are counted. */
+const TOLD = 2;
+
+/** What a person does at the table: the words of every step, the acts at each stop among them. */
+const doneIn = (plan: Plan, rules: HouseRules): { key: string; text: Phrase }[] => [
+  ...jobSteps(plan, rules).map(({ text, hint }: Step) => ({ key: JSON.stringify([text, hint]), text })),
+  ...(plan.stitch?.acts ?? []).map((text) => ({ key: JSON.stringify(text), text })),
+];
+
+/** The steps that are new or said otherwise, the first of them in words. */
+function stepWords(before: ReturnType<typeof doneIn>, after: ReturnType<typeof doneIn>): Phrase[] {
+  const had = new Set(before.map(({ key }) => key));
+  const has = new Set(after.map(({ key }) => key));
+  const made = after.filter(({ key }) => !had.has(key));
+  const gone = before.filter(({ key }) => !has.has(key));
+  const told = made.slice(0, TOLD).map(({ text }) => phrase`now “${text}”`);
+  const left = made.length - told.length;
+  if (made.length === 0 && gone[0]) return [phrase`no longer “${gone[0].text}”`];
+  return left > 0 ? [...told, phrase`${count(left)} more ${left === 1 ? 'step' : 'steps'}`] : told;
+}
+
 /** The tickets that other house rules plan otherwise, each with what changes; those that stay as they are not named. */
 export function whatChanges(
   tickets: readonly Ticket[],
@@ -37,11 +61,12 @@ export function whatChanges(
 ): ChangedTicket[] {
   return tickets.flatMap((ticket) => {
     const [was, is] = [planTicket(ticket, shelf, before), planTicket(ticket, shelf, after)];
-    const changes = READ.flatMap((read) => {
+    const decided = DECIDED.flatMap((read) => {
       const [a, b] = [read(was), read(is)];
       return a === b ? [] : [phrase`${b || 'nothing'} instead of ${a || 'nothing'}`];
     });
-    const all = [...changes, ...movedWords(was, is)];
+    const changes = [...decided, ...movedWords(was, is)];
+    const all = changes.length > 0 ? changes : stepWords(doneIn(was, before), doneIn(is, after));
     return all.length === 0 ? [] : [{ id: ticket.id, name: ticket.name, changes: all }];
   });
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { PointSchema } from '../geometry/schema';
 import { IdSchema } from '../ids';
-import { BOBBIN_IDS, NEEDLE_IDS } from '../layers/materials';
+import { CHOICE_IDS } from '../layers/schema';
 import { FabricSchema, HexSchema, PieceInputSchema } from '../piece/schema';
 import { PlaceInputSchema } from '../place/schema';
 
@@ -43,7 +43,7 @@ export type Hoop = z.infer<typeof HoopSchema>;
 
 /** A needle in a machine: what it is, null where nobody has said, and how long it has stitched. */
 const FittedNeedleSchema = z.object({
-  type: z.enum(NEEDLE_IDS).nullable(),
+  type: z.enum(CHOICE_IDS.needle).nullable(),
   hours: z.number().min(0).max(1000),
 });
 export type FittedNeedle = z.infer<typeof FittedNeedleSchema>;
@@ -112,7 +112,7 @@ export const ThreadSchema = z.object({
 export type Thread = z.infer<typeof ThreadSchema>;
 
 /** What is counted as it is used up: needles, wound bobbins, adhesives. */
-export const SUPPLY_TYPES = [...NEEDLE_IDS, ...BOBBIN_IDS, 'spray', 'tape'] as const;
+export const SUPPLY_TYPES = [...CHOICE_IDS.needle, ...CHOICE_IDS.bobbin, 'spray', 'tape'] as const;
 export type SupplyType = (typeof SUPPLY_TYPES)[number];
 
 /** Some of one supply, in its own unit (`SUPPLIES`); for one machine, or for all. */

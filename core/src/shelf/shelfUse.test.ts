@@ -1,6 +1,6 @@
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
-import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange } from '../ticket';
 import type { Shelf, Supply } from './schema';
 import { shelfAfter, shelfUseOf } from './shelfUse';
@@ -114,7 +114,7 @@ describe('supplies', () => {
   it('of spray go by the sheet, and never below nothing', () => {
     const sprayed = applyChange(exampleA(), {
       stage: 'layers',
-      set: { support: { sheets: [{ stabilizer: 'cut-away', hold: 'spray' }], why: 'a trial' } },
+      set: { support: { sheets: [sheet('cut-away', 'in the ring', 'sprayed')], why: 'a trial' } },
     });
     const shelf = { ...SAMPLE_SHELF, supplies: [supply('spray', 1)] };
     expect(amounts(shelf, sprayed)).toEqual([['supply-spray-all', 1 / 60]]);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { hoopingCount } from '../hoop/planHoop';
 import { IdSchema } from '../ids';
+import type { Sheet } from '../layers/schema';
 import { cutSheets } from '../layers/sheetPieces';
 import type { Plan } from '../plan';
 import { numberFor } from '../rules/numbers';
@@ -71,14 +72,15 @@ export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyTyp
   const { stitch, layers, mount, hoop } = plan;
   if (!stitch || !layers || !hoop) return [];
   const hoopings = hoopingCount(hoop);
-  const held = (hold: 'spray' | 'tape') =>
-    layers.sheets.filter((sheet) => sheet.hold === hold).length * hoopings;
+  const counted = (uses: (sheet: Sheet) => boolean) => layers.sheets.filter(uses).length * hoopings;
+  const sprayed = counted((s) => s.bond === 'sprayed');
+  const taped = counted((s) => s.fastening === 'tape');
   const fullM = mount?.machine?.bobbinMetres;
   const { id: bobbin } = layers.parts.bobbin.choice;
   const needs = [
     ...(fullM ? [{ type: bobbin as SupplyType, amount: stitch.bobbinNeededM / fullM }] : []),
-    { type: 'spray' as const, amount: held('spray') / numberFor(rules, 'sheetsACan') },
-    { type: 'tape' as const, amount: (held('tape') * numberFor(rules, 'tapeASheetMm')) / MM_A_METRE },
+    { type: 'spray' as const, amount: sprayed / numberFor(rules, 'sheetsACan') },
+    { type: 'tape' as const, amount: (taped * numberFor(rules, 'tapeASheetMm')) / MM_A_METRE },
   ];
   return needs.filter(({ amount }) => amount > 0);
 }

@@ -2,7 +2,7 @@ import { applyMend } from '../findings/finding';
 import { sheetPieces } from '../layers/sheetPieces';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
-import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
 import type { Shelf, Supply } from './schema';
@@ -46,7 +46,7 @@ describe('pieces to cut', () => {
 
   it('are the ring and 25 mm of a fused sheet too, where the cloth floats on it alone', () => {
     const support = {
-      sheets: [{ stabilizer: 'mesh-fusible' as const, hold: 'fused' as const }],
+      sheets: [sheet('mesh-fusible', 'in the ring', 'fused')],
       why: 'a trial',
     };
     const own = applyChange(exampleA(), { stage: 'layers', set: { support } });
@@ -193,7 +193,7 @@ describe('a sheet that is not on the shelf', () => {
   it('is left alone where the maker chose it knowing', () => {
     const overruled = applyChange(exampleA(), {
       stage: 'layers',
-      set: { support: { sheets: [{ stabilizer: 'tear-away', hold: 'hooped' }], why: 'to hand' } },
+      set: { support: { sheets: [sheet('tear-away')], why: 'to hand' } },
     });
     expect(
       planTicket(overruled, SAMPLE_SHELF, RULES).findings.some((f) => f.code === 'layers-not-on-shelf'),

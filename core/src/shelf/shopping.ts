@@ -1,4 +1,4 @@
-import type { NeedleId } from '../layers/materials';
+import type { NeedleId } from '../layers/schema';
 import { cutSheets, type SheetPiece } from '../layers/sheetPieces';
 import { type Plan, planTicket } from '../plan';
 import { numberFor } from '../rules/numbers';

@@ -1,7 +1,7 @@
 import { applyMend } from '../findings/finding';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
-import { exampleA, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
 import { type Machine, type Shelf, SUPPLY_TYPES, type Supply } from './schema';
@@ -130,15 +130,15 @@ describe('what is used up, in a plan', () => {
   it('spray gives way to the hold that raises the risks least, tape not counted', () => {
     const sprayed = applyChange(exampleA(), {
       stage: 'layers',
-      set: { support: { sheets: [{ stabilizer: 'cut-away', hold: 'spray' }], why: 'a trial' } },
+      set: { support: { sheets: [sheet('cut-away', 'in the ring', 'sprayed')], why: 'a trial' } },
     });
     const shelf = holding(supply('spray', 0));
     const [finding] = out(shelf, sprayed);
     const [mend] = finding?.mends ?? [];
-    expect(say(mend?.label ?? [], MM)).toBe('Cut-away, medium: held with a basting box instead');
+    expect(say(mend?.label ?? [], MM)).toBe('Cut-away, medium: in the ring, with a basting box instead');
     const mended = mend ? applyMend(sprayed, mend) : sprayed;
     expect(planTicket(mended, shelf, RULES).layers?.sheets).toEqual([
-      { stabilizer: 'cut-away', hold: 'basting box' },
+      sheet('cut-away', 'in the ring', 'none', 'basting box'),
     ]);
     expect(out(shelf, mended)).toEqual([]);
     expect(out(holding(), sprayed)).toEqual([]);

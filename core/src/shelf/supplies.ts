@@ -1,4 +1,5 @@
-import { BOBBIN_IDS, BOBBINS, type BobbinId, NEEDLE_IDS, NEEDLES, type NeedleId } from '../layers/materials';
+import { BOBBINS, NEEDLES } from '../layers/materials';
+import { type BobbinId, CHOICE_IDS, type NeedleId } from '../layers/schema';
 import type { NumberId } from '../rules/numbers';
 import type { FittedNeedle, Machine, Shelf, Supply, SupplyType } from './schema';
 
@@ -26,8 +27,8 @@ const bobbin = (id: BobbinId): SupplyKind => ({
 });
 
 export const SUPPLIES = {
-  ...(Object.fromEntries(NEEDLE_IDS.map((id) => [id, needle(id)])) as Record<NeedleId, SupplyKind>),
-  ...(Object.fromEntries(BOBBIN_IDS.map((id) => [id, bobbin(id)])) as Record<BobbinId, SupplyKind>),
+  ...(Object.fromEntries(CHOICE_IDS.needle.map((id) => [id, needle(id)])) as Record<NeedleId, SupplyKind>),
+  ...(Object.fromEntries(CHOICE_IDS.bobbin.map((id) => [id, bobbin(id)])) as Record<BobbinId, SupplyKind>),
   spray: { name: 'Temporary spray adhesive', group: 'adhesive', unit: 'cans', low: 'lowSprayCans' },
   tape: { name: 'Tape', group: 'adhesive', unit: 'm', low: 'lowTapeM' },
 } satisfies Record<SupplyType, SupplyKind>;

@@ -1,4 +1,5 @@
 import type { Artwork } from '../design/schema';
+import type { Sheet } from '../layers/schema';
 import { newTicket } from '../newTicket';
 import { PIECE_KINDS, type PieceKindId } from '../piece/kinds';
 import type { HouseRules } from '../rules/schema';
@@ -62,6 +63,14 @@ export const SAMPLE_SHELF: Shelf = {
   blanks: [],
   placements: [],
 };
+
+/** A sheet held so; in the ring, neither bonded nor fastened, unless it is said. */
+export const sheet = (
+  stabilizer: Sheet['stabilizer'],
+  where: Sheet['where'] = 'in the ring',
+  bond: Sheet['bond'] = 'none',
+  fastening: Sheet['fastening'] = 'none',
+): Sheet => ({ stabilizer, where, bond, fastening });
 
 /** Every reading of a kind at its usual length. */
 export const typicalReadings = (kind: PieceKindId): Record<string, number> =>

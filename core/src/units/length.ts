@@ -8,6 +8,9 @@ export type LengthUnit = 'in' | 'mm' | 'cm';
 /** How lengths are shown: mixed fractions of an inch, or millimetres to 0.1. */
 export type DisplayUnits = { system: 'in'; denominator: 8 | 16 } | { system: 'mm' };
 
+/** Units to write in: inches may be finer than a shop's usual marks. */
+export type WrittenUnits = { system: 'in'; denominator: 8 | 16 | 32 | 64 } | { system: 'mm' };
+
 export type ParsedLength =
   | { ok: true; mm: number; understood: string }
   | { ok: false; code: 'empty' | 'not-a-length' | 'negative' | 'not-finite'; message: string };
@@ -76,7 +79,7 @@ export function roundToTape(mm: number, denominator: 8 | 16 | 32): number {
  * Writes millimetres for reading at the bench: `7 5/8 in`, `1/16 in`, `193.4 mm`, `102 mm`.
  * Inches are rounded to the tape's marks, millimetres to 0.1. Not-a-number is written as `–`.
  */
-export function formatLength(mm: number, units: DisplayUnits): string {
+export function formatLength(mm: number, units: WrittenUnits): string {
   if (!Number.isFinite(mm)) return '–';
   if (units.system === 'mm') return `${Number(mm.toFixed(1)) + 0} mm`;
   const marks = Math.round((mm / MM_PER_INCH) * units.denominator);

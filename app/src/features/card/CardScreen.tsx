@@ -1,12 +1,12 @@
 import {
   boxOf,
-  type Card,
   type DisplayUnits,
   deckOf,
   faceOf,
   grown,
   type Plan,
   type Stage,
+  type Step,
   say,
 } from '@zt/core';
 import { useKeepAwake } from 'expo-keep-awake';
@@ -26,14 +26,14 @@ import { useWide } from '../../theme/layout';
 import { type Palette, usePalette } from '../../theme/palette';
 import { RingDrawing } from './RingDrawing';
 
-function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: DisplayUnits }) {
+function CardDrawing({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
   const laid = plan.hoop?.laid;
   if (laid && plan.hoop && card.ring && card.ring !== 'notches')
     return (
       <RingDrawing
         picture={card.ring}
         laid={laid}
-        cut={plan.hoop.cut}
+        cut={card.cut ?? plan.hoop.cut}
         units={units}
         description={say(card.text, units)}
       />
@@ -42,7 +42,7 @@ function CardDrawing({ card, plan, units }: { card: Card; plan: Plan; units: Dis
 }
 
 /** A card that is drawn on the piece: its tape, its cross, or the hoop where it lies. */
-function PieceCard({ card, plan, units }: { card: Card; plan: Plan; units: DisplayUnits }) {
+function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
   const laid = card.ring === 'notches' ? (plan.hoop?.laid ?? null) : null;
   const face = card.face === null ? null : faceOf(plan.piece, card.face);
   const onPlace = face === null && plan.place !== null;

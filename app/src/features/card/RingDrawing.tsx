@@ -1,4 +1,4 @@
-import type { DisplayUnits, HoopPlan, LaidHoop, RingPicture } from '@zt/core';
+import type { DisplayUnits, LaidHoop, RingPicture } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G } from 'react-native-svg';
@@ -17,7 +17,8 @@ export function RingDrawing({
 }: {
   picture: Exclude<RingPicture, 'notches'>;
   laid: LaidHoop;
-  cut: HoopPlan['cut'];
+  /** The sides of what is cut, mm. */
+  cut: Scene['cut'];
   units: DisplayUnits;
   description: string;
 }) {

@@ -1,4 +1,4 @@
-import { type DisplayUnits, formatLength, type Hoop, type HoopPlan, type RingPicture } from '@zt/core';
+import { type DisplayUnits, formatLength, type Hoop, type RingPicture } from '@zt/core';
 import type { ReactNode } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FigureTag } from '../../sheet/marks';
@@ -8,7 +8,7 @@ import type { Palette } from '../../theme/palette';
 /** What a scene is drawn from. */
 export interface Scene {
   hoop: Hoop;
-  cut: HoopPlan['cut'];
+  cut: { widthMm: number; heightMm: number } | null;
   units: DisplayUnits;
   p: Palette;
   /** Half the ring's sides and the wall as drawn, px from the middle. */

@@ -24,13 +24,15 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
   const [what, setWhat] = useState<'jog' | 'move'>('jog');
   const [step, setStep] = useState('1');
   const { press } = practice;
+  const { mount } = plan;
   const mm = Number(step);
   const go = (x: number, y: number) => press({ press: what, x: x * mm, y: y * mm });
   const side = (value: number, more: string, less: string) =>
     `${tenthMm(Math.abs(value))} mm ${value < 0 ? less : more}`;
   const place = ({ x, y }: { x: number; y: number }) =>
     `${side(x, 'right', 'left')}, ${side(y, 'towards you', 'away')}`;
-  const read = (mark: MarkId) =>
+  const read = (mark: MarkId) => {
+    const chalkedAt = mount?.marksAt[mark];
     change({
       stage: 'mount',
       set: {
@@ -38,14 +40,15 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
           mark,
           x: tenthMm(state.needle.x),
           y: tenthMm(state.needle.y),
+          ...(chalkedAt ? { chalkedAt } : {}),
         }),
       },
     });
+  };
   const { turnStepDeg } = job.machine;
-  const keys = plan.mount?.keys;
   return (
     <View style={{ gap: 8 }}>
-      {keys ? <KeyRow keys={keys} units={MACHINE_UNITS} /> : null}
+      {mount ? <KeyRow keys={mount.keys} order={mount.keyOrder} units={MACHINE_UNITS} /> : null}
       <Txt testID="needle-at">{`Needle ${place(state.needle)}.`}</Txt>
       <Txt testID="design-at">
         {`Design ${place(state.move)}; turned ${state.turnDeg}°${state.mirror ? ', mirrored' : ''}.`}

@@ -38,6 +38,7 @@ export function usePractice(ticket: Ticket): Practice {
   const [said, setSaid] = useState(WELCOME);
   const [failed, setFailed] = useState<string | null>(null);
   const [lie, setLie] = useState(STRAIGHT);
+  const bed = useRef<string | null>(null);
   const laid = useRef(ticket);
   laid.current = ticket;
   const layAnew = useCallback(
@@ -46,13 +47,16 @@ export function usePractice(ticket: Ticket): Practice {
       setSaid(WELCOME);
       const answer = await lay({ ticket: laid.current, lie: next });
       setFailed(wordsOf(answer.error));
+      bed.current = answer.data?.run ?? null;
       setOn(answer.data ?? null);
     },
     [lay],
   );
   const press = useCallback(
     async (command: PracticeCommand) => {
-      const answer = await send(command);
+      const run = bed.current;
+      if (run === null) return;
+      const answer = await send({ run, ...command });
       setFailed(wordsOf(answer.error));
       if (!answer.data) return;
       const { state, ok, message } = answer.data;

@@ -27,6 +27,7 @@ import { usePalette } from '../../theme/palette';
 import { Beliefs } from './Beliefs';
 import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
+import { Ways } from './Ways';
 
 const UNIT_WORDS = {
   mm: '',
@@ -165,6 +166,8 @@ export function RulesScreen() {
             </View>
           ))}
         </View>
+        <Ways rules={rules} decided={decided} onRules={(after) => follow('ways', after)} />
+        {changed?.question === 'ways' ? <Changed tickets={changed.tickets} /> : null}
         <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
           <Beliefs rules={rules} decided={decided} />
         </Disclosure>

@@ -1,4 +1,12 @@
-import { type HouseRules, type Machine, NEEDLES, needlesOf, numberFor, withNeedle } from '@zt/core';
+import {
+  type HouseRules,
+  type Machine,
+  NEEDLES,
+  type NeedleId,
+  needlesOf,
+  numberFor,
+  withNeedle,
+} from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { NeedleRack } from '../../components/NeedleRack';
@@ -6,7 +14,7 @@ import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { NumberField } from '../../components/ui/NumberField';
 
-const TYPES = Object.values(NEEDLES).map(({ id, name }) => ({ id, name }));
+const TYPES = (Object.keys(NEEDLES) as NeedleId[]).map((id) => ({ id, name: NEEDLES[id].name }));
 
 interface FittedNeedlesProps {
   machine: Machine;

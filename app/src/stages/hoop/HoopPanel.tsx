@@ -152,7 +152,7 @@ export function HoopPanel() {
           <Txt
             as="small"
             tone="graphite"
-          >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)} for the ring; a patch under the field alone ${formatLength(hoop.cut.patch.widthMm, units)} × ${formatLength(hoop.cut.patch.heightMm, units)}.${hoop.bastingMm === null ? '' : ` Baste a box ${formatLength(hoop.bastingMm, units)} outside the design.`}`}</Txt>
+          >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)} for the ring; a patch under the field alone ${formatLength(hoop.cut.patch.widthMm, units)} × ${formatLength(hoop.cut.patch.heightMm, units)}.${plan.layers?.bastingMm ? ` Baste a box ${formatLength(plan.layers.bastingMm, units)} outside the design.` : ''}`}</Txt>
         ) : null}
         <Txt as="small">{say(hoop.tension, units)}</Txt>
       </View>

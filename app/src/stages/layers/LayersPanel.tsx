@@ -1,10 +1,11 @@
-import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords } from '@zt/core';
+import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords, withChoice } from '@zt/core';
 import { View } from 'react-native';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { CutList } from './CutList';
+import { KeepWay } from './KeepWay';
 import { PartRow } from './PartRow';
 import { RiskStrip } from './RiskStrip';
 import { SupportEditor } from './SupportEditor';
@@ -18,8 +19,7 @@ export function LayersPanel() {
   const set = (next: Partial<LayersInput>, gesture?: string) =>
     change({ stage: 'layers', set: next }, gesture);
   const choose = (part: ChoicePart, choice: string | null, why: string) => {
-    const { [part]: _, ...others } = ticket.layers.choices;
-    set({ choices: choice === null ? others : { ...others, [part]: { choice, why } } }, `layers ${part}`);
+    set({ choices: withChoice(ticket.layers.choices, part, choice, why) }, `layers ${part}`);
   };
   return (
     <View style={{ gap: 12 }}>
@@ -39,6 +39,7 @@ export function LayersPanel() {
             units={units}
             onSupport={(support) => set({ support }, 'layers support')}
           />
+          <KeepWay />
         </View>
       </View>
       {CHOICE_PARTS.map((part) => (

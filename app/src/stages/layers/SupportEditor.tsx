@@ -1,21 +1,18 @@
 import {
   type DisplayUnits,
-  HOLDS,
   type LayersInput,
   type LayersPlan,
+  MOST_SHEETS,
   type Sheet,
-  STABILIZER_IDS,
-  STABILIZERS,
   say,
   sheetsInWords,
 } from '@zt/core';
 import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
-import { Choice } from '../../components/ui/Choice';
+import { SheetFields } from '../../components/SheetFields';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { TextField } from '../../components/ui/TextField';
-import { usePalette } from '../../theme/palette';
 
 interface SupportEditorProps {
   layers: LayersPlan;
@@ -23,13 +20,18 @@ interface SupportEditorProps {
   onSupport: (support: LayersInput['support']) => void;
 }
 
+/** A further sheet as it is first laid: under the ring, taped. */
+const ANOTHER: Sheet = {
+  stabilizer: 'tear-away',
+  where: 'under the ring',
+  bond: 'none',
+  fastening: 'tape',
+};
+
 /** Overrules the support: another school's stack, or sheet by sheet, and why. */
 export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) {
-  const _p = usePalette();
   const { sheets, supportWhy: why } = layers;
   const put = (next: Sheet[]) => onSupport({ sheets: next, why });
-  const sheetAt = (i: number, next: Partial<Sheet>) =>
-    put(sheets.map((sheet, k) => (k === i ? { ...sheet, ...next } : sheet)));
   return (
     <Disclosure title="change it" label="change the support">
       {layers.supportAlternatives.map(({ sheets: other, reason }) => (
@@ -41,29 +43,16 @@ export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) 
         />
       ))}
       {sheets.map((sheet, i) => (
-        <View key={i} style={{ gap: 6 }}>
-          <Choice
-            label={`Sheet ${i + 1}, from the cloth down`}
-            small
-            options={STABILIZER_IDS.map((id) => ({ id, name: STABILIZERS[id].name }))}
-            chosen={sheet.stabilizer}
-            onChoose={(stabilizer) => sheetAt(i, { stabilizer })}
-          />
-          <Choice
-            label={`How sheet ${i + 1} is held`}
-            small
-            options={HOLDS.map((id) => ({ id, name: id }))}
-            chosen={sheet.hold}
-            onChoose={(hold) => sheetAt(i, { hold })}
-          />
-        </View>
+        <SheetFields
+          key={i}
+          sheet={sheet}
+          number={i + 1}
+          onSheet={(next) => put(sheets.map((other, k) => (k === i ? next : other)))}
+        />
       ))}
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        {sheets.length < 3 ? (
-          <Press
-            title="Add a sheet"
-            onPress={() => put([...sheets, { stabilizer: 'tear-away', hold: 'tape' }])}
-          />
+        {sheets.length < MOST_SHEETS ? (
+          <Press title="Add a sheet" onPress={() => put([...sheets, ANOTHER])} />
         ) : null}
         {sheets.length > 0 ? (
           <Press title="Take the lowest away" onPress={() => put(sheets.slice(0, -1))} />

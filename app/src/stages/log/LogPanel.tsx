@@ -1,14 +1,17 @@
 import {
   BOBBINS,
+  type BobbinId,
   FAULTS,
   type LogInput,
   NEEDLES,
+  type NeedleId,
   SEVERITY_WORDS,
-  STABILIZERS,
   type Stage,
   TOPPERS,
+  type TopperId,
 } from '@zt/core';
 import { View } from 'react-native';
+import { SheetFields } from '../../components/SheetFields';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
@@ -24,8 +27,8 @@ const METHODS = [
   { id: 'partly', name: 'partly' },
 ] as const;
 const TIMED: readonly Stage[] = ['place', 'hoop', 'stitch', 'finish'];
-const named = (choices: Record<string, { id: string; name: string }>) =>
-  Object.values(choices).map(({ id, name }) => ({ id, name }));
+const named = <T extends string>(choices: Record<T, { name: string }>) =>
+  (Object.keys(choices) as T[]).map((id) => ({ id, name: choices[id].name }));
 
 /** What was really used; each starts as planned. */
 function UsedFields() {
@@ -56,33 +59,29 @@ function UsedFields() {
         label="Topper"
         small
         options={named(TOPPERS)}
-        chosen={used.topper ?? layers.parts.topper.choice.id}
+        chosen={used.topper ?? (layers.parts.topper.choice.id as TopperId)}
         onChoose={(topper) => set({ topper })}
       />
       <Choice
         label="Needle"
         small
         options={named(NEEDLES)}
-        chosen={used.needle ?? layers.parts.needle.choice.id}
+        chosen={used.needle ?? (layers.parts.needle.choice.id as NeedleId)}
         onChoose={(needle) => set({ needle })}
       />
       <Choice
         label="Bobbin"
         small
         options={named(BOBBINS)}
-        chosen={used.bobbin ?? layers.parts.bobbin.choice.id}
+        chosen={used.bobbin ?? (layers.parts.bobbin.choice.id as BobbinId)}
         onChoose={(bobbin) => set({ bobbin })}
       />
       {sheets.map((sheet, i) => (
-        <Choice
+        <SheetFields
           key={i}
-          label={`Sheet ${i + 1}, from the cloth down`}
-          small
-          options={Object.values(STABILIZERS).map(({ id, name }) => ({ id, name }))}
-          chosen={sheet.stabilizer}
-          onChoose={(stabilizer) =>
-            set({ sheets: sheets.map((s, k) => (k === i ? { ...s, stabilizer } : s)) })
-          }
+          sheet={sheet}
+          number={i + 1}
+          onSheet={(next) => set({ sheets: sheets.map((s, k) => (k === i ? next : s)) })}
         />
       ))}
     </View>

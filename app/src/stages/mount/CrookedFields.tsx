@@ -56,7 +56,7 @@ export function CrookedFields() {
     change({ stage: 'mount', set: { readings: next } }, gesture);
   const readingOf = (mark: MarkId): MarkFound => {
     const should = mount.marksShould[mark];
-    return { mark, x: tenthMm(should.x), y: tenthMm(should.y) };
+    return { mark, x: tenthMm(should.x), y: tenthMm(should.y), chalkedAt: mount.marksAt[mark] };
   };
   const put = (mark: MarkId, rest: Partial<MarkFound>) =>
     set(

@@ -73,7 +73,7 @@ export function MountPanel() {
       </View>
       <CrookedFields />
       <TraceFields />
-      <KeyRow keys={mount.keys} units={units} />
+      <KeyRow keys={mount.keys} order={mount.keyOrder} units={units} />
       <DisplayPicture />
       <HoldDown sides={mount.trace.holdDown} />
       {mount.machine ? (

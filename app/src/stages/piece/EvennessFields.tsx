@@ -1,4 +1,4 @@
-import { type Evenness, faceWidthOf, type Grain } from '@zt/core';
+import { type Evenness, faceWidthOf, type Grain, isA } from '@zt/core';
 import { View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
@@ -59,7 +59,7 @@ export function EvennessFields() {
   const next: Evenness = { atMm: 150 + rows.length * 250, leftMm: half, rightMm: half };
   return (
     <View style={{ gap: 10 }}>
-      <Txt as="small">{`At two heights ${view.datum}, measure from the middle line to either edge. Lay a ruler straight down from the ${kind.worn ? 'collar' : 'hem’s middle'} first.`}</Txt>
+      <Txt as="small">{`At two heights ${view.datum}, measure from the middle line to either edge. Lay a ruler straight down from the ${isA(kind, 'worn') ? 'collar' : 'hem’s middle'} first.`}</Txt>
       {rows.map((row, i) => (
         <View key={i} style={{ gap: 6 }}>
           <Txt as="label">{`Height ${i + 1}, ${view.datum}`}</Txt>

@@ -1,4 +1,4 @@
-import { boxOf, formatFigure, formatLength, type PlacePlan, type Plan, say } from '@zt/core';
+import { boxOf, formatFigure, formatLength, isA, type PlacePlan, type Plan, say } from '@zt/core';
 import type { ReactNode } from 'react';
 import { G } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
@@ -29,8 +29,10 @@ function HalvingMarks({ plan, place, view, palette }: OnPlace): ReactNode {
   const straight = Math.abs(boxOf(sketch.outline).left - left.x) < 0.01;
   const low = toMm(view, { x: 0, y: view.height - 22 }).y;
   const beside =
-    face.datumSign < 0 || !plan.piece.kind.worn ? box.top - px(26) : Math.max(left.y, box.bottom + px(26));
-  const y = Math.min(low, straight || plan.piece.kind.worn ? beside : left.y);
+    face.datumSign < 0 || !isA(plan.piece.kind, 'worn')
+      ? box.top - px(26)
+      : Math.max(left.y, box.bottom + px(26));
+  const y = Math.min(low, straight || isA(plan.piece.kind, 'worn') ? beside : left.y);
   const middleX = centreLine.used.offset + centreLine.used.slope * y;
   return (
     <G>

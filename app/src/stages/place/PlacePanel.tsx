@@ -87,7 +87,7 @@ export function PlacePanel() {
         }
         onPress={() => router.push(`/ticket/${ticket.id}/sizes`)}
       />
-      {place.cautions.map((caution) => (
+      {[place.prepare, ...place.cautions].map((caution) => (
         <Txt key={say(caution, units)} as="small" tone="graphite">
           {say(caution, units)}
         </Txt>

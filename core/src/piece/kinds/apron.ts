@@ -42,7 +42,7 @@ export const APRON: PieceKind = {
   name: 'Apron',
   family: 'Garments',
   form: 'flat',
-  worn: true,
+  traits: ['worn'],
   usual: { fabricId: 'duck', colour: '#234A35' },
   readings: [
     {

@@ -114,7 +114,7 @@ const bag = (
   name,
   family: 'Bags, cushions, toys',
   form: 'tubular',
-  worn: false,
+  traits: ['carried'],
   ...more,
   readings: [...READINGS, depth, BASE],
   contradictions: (r) =>

@@ -60,7 +60,7 @@ export const BANDANA: PieceKind = {
   name: 'Bandana for a dog',
   family: 'Animals',
   form: 'flat',
-  worn: false,
+  traits: [],
   usual: { fabricId: 'stable-cotton', colour: '#EBC9C4' },
   readings: [WIDTH, DEPTH],
   contradictions: (r) =>

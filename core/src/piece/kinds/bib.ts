@@ -56,7 +56,7 @@ export const BIB: PieceKind = {
   name: 'Bib',
   family: 'Baby and children',
   form: 'flat',
-  worn: true,
+  traits: ['worn', 'against skin', 'baby'],
   usual: { fabricId: 'terry-towel', colour: '#DCE7DA' },
   readings: [
     { ...widthReading(200, 400), how: 'Straight across where the bib is widest.' },
@@ -111,7 +111,7 @@ export const BIB: PieceKind = {
 export const BURP_CLOTH: PieceKind = {
   ...BIB,
   name: 'Burp cloth',
-  worn: false,
+  traits: ['baby'],
   readings: [widthReading(260, 500), lengthReading(460, 800)],
   contradictions: (r) =>
     contradictionsOf(r, { width: 'side to side', length: 'hem to hem' }, [

@@ -65,7 +65,7 @@ export const BODYSUIT: PieceKind = {
   name: 'Baby bodysuit',
   family: 'Baby and children',
   form: 'tubular',
-  worn: true,
+  traits: ['worn', 'against skin', 'baby', 'sleeves'],
   usual: { fabricId: 'thin-jersey', colour: '#FAFAF7' },
   readings: READINGS,
   contradictions: (r) =>

@@ -44,7 +44,7 @@ export const CUSHION: PieceKind = {
   name: 'Cushion cover',
   family: 'Bags, cushions, toys',
   form: 'tubular',
-  worn: false,
+  traits: ['sat on'],
   usual: { fabricId: 'faux-suede', colour: '#5B86A8' },
   readings: [
     {

@@ -79,7 +79,7 @@ const jacket = (name: string, cut: TopCut, usual: PieceKind['usual']): PieceKind
   name,
   family: 'Garments',
   form: 'tubular',
-  worn: true,
+  traits: cut.sleeve === 'none' ? ['worn'] : ['worn', 'sleeves'],
   usual,
   readings: READINGS,
   contradictions: (r) =>

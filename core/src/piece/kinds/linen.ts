@@ -72,7 +72,7 @@ const linen = (
   name,
   family: 'Table and kitchen',
   form: 'flat',
-  worn: false,
+  traits: ['table linen'],
   usual: { fabricId: 'linen', colour: '#FAFAF7' },
   readings: [
     widthReading(size.side, size.most),

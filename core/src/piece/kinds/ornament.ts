@@ -35,7 +35,7 @@ export const ORNAMENT: PieceKind = {
   name: 'Ornament without cloth',
   family: 'Cloth still to be sewn',
   form: 'flat',
-  worn: false,
+  traits: ['ornament'],
   usual: { fabricId: 'organza', colour: '#FAFAF7' },
   readings: [
     {

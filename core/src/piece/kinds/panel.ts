@@ -113,7 +113,7 @@ export const PANEL: PieceKind = {
   name: 'Panel, embroidered before cutting',
   family: 'Cloth still to be sewn',
   form: 'flat',
-  worn: false,
+  traits: [],
   usual: { fabricId: 'stable-cotton', colour: '#FAFAF7' },
   readings: READINGS,
   contradictions: (r) =>

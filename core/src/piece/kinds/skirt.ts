@@ -83,7 +83,7 @@ function skirt(
     name,
     family: more.family,
     form: closed ? 'tubular' : 'flat',
-    worn: false,
+    traits: [],
     usual: { fabricId: 'dress-weight', colour: '#DCE7DA' },
     readings: [run, HEM_DEPTH],
     sews: ['hem-band'],

@@ -13,7 +13,7 @@ function warmTop(name: string, cut: TopCut, colour: string, pocket: boolean): Pi
     name,
     family: 'Garments',
     form: 'tubular',
-    worn: true,
+    traits: ['worn', 'against skin', 'sleeves'],
     usual: { fabricId: 'sweatshirt-fleece', colour },
     readings: sizedReadings([...TOP_READINGS, ...(pocket ? POCKET_READINGS : [])], SIZES),
     contradictions: topContradictions,

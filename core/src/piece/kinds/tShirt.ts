@@ -16,7 +16,7 @@ const top = (name: string, cut: TopCut, usual: PieceKind['usual']): PieceKind =>
   name,
   family: 'Garments',
   form: 'tubular',
-  worn: true,
+  traits: ['worn', 'against skin', 'sleeves'],
   usual,
   readings: [...TOP_READINGS, ...SLEEVE_READINGS],
   contradictions: topContradictions,
@@ -53,6 +53,7 @@ const toddlerTop = top(
 );
 export const TODDLER_TOP: PieceKind = {
   ...toddlerTop,
+  traits: [...toddlerTop.traits, 'baby'],
   family: 'Baby and children',
   readings: sizedReadings(TOP_READINGS, TODDLER),
   views: [toddlerTop.views[0], ...toddlerTop.views.slice(1, 2)],

@@ -59,7 +59,7 @@ const VIEW = clothView(({ width = 0, length = 0, bandHeight = 0, bandTop = 0 }) 
 const COMMON = {
   family: 'Towels',
   form: 'flat',
-  worn: false,
+  traits: [],
   usual: { fabricId: 'terry-towel', colour: '#EFE6D2' },
   contradictions,
   sews: ['border'],

@@ -81,7 +81,7 @@ export const SOFT_TOY: PieceKind = {
   name: 'Soft toy, stuffing out',
   family: 'Bags, cushions, toys',
   form: 'tubular',
-  worn: false,
+  traits: ['toy'],
   loading: [
     'Stuffing out, bag of beans out: keep them together for afterwards.',
     'Turn the skin inside out through the seam; head, arms and legs folded back and taped outside the ring.',

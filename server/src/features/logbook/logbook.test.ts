@@ -9,7 +9,7 @@ import {
   ShelfUseSchema,
   shelfAfter,
 } from '@zt/core';
-import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { exampleA, SAMPLE_SHELF, sheet } from '@zt/core/testing/samples';
 import { openStore } from '../../db/client';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
@@ -65,7 +65,7 @@ describe('a logged piece and the shelf', () => {
 
   it('takes what was really used, where the log says it was not what was planned', async () => {
     const before = await figures();
-    const sheets = [{ stabilizer: 'tear-away' as const, hold: 'hooped' as const }];
+    const sheets = [sheet('tear-away')];
     await shop.post('/api/logbook', {
       id: 'entry-number-2',
       ticket: exampleA(),

@@ -1,4 +1,4 @@
-import { type LogEntry, type LogSummary, withTodaysFields } from '@zt/core';
+import { type LogEntry, type LogSummary, logOfToday, withTodaysFields } from '@zt/core';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
@@ -39,5 +39,7 @@ export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<Log
     })
     .from(logEntries)
     .where(and(eq(logEntries.id, id), isNull(logEntries.deletedAt)));
-  return row ? { ...row, ticket: withTodaysFields(row.ticket) } : null;
+  if (!row) return null;
+  const ticket = withTodaysFields(row.ticket);
+  return { ...row, ticket, log: logOfToday(row.log, ticket.hoop.method) };
 }

@@ -7,29 +7,41 @@ import {
   practiceStart,
 } from '@zt/core/practice/index';
 
-/** The one practice machine of this server, as it stands: a stand-in, so nothing of it is kept past a restart. */
-export interface Bed {
-  lay: (job: PracticeJob) => Laid;
-  laid: () => Laid | null;
-  press: (command: PracticeCommand) => PracticeAnswer | null;
-}
+/** One run of a ticket on the practice machine, as it stands. */
 export interface Laid {
+  run: string;
   job: PracticeJob;
   state: PracticeState;
 }
 
-export function createBed(): Bed {
-  let now: Laid | null = null;
+/** The practice machine of this server: a bed of its own for each run. A stand-in, so nothing is kept past a restart. */
+export interface Beds {
+  lay: (job: PracticeJob) => Laid;
+  laid: (run: string) => Laid | null;
+  press: (run: string, command: PracticeCommand) => PracticeAnswer | null;
+}
+
+/** So many runs are kept; of more, the one that was pressed longest ago is cleared. */
+const MOST_RUNS = 40;
+
+/** Beds by run; `newRun` names each one. */
+export function createBeds(newRun: () => string): Beds {
+  const beds = new Map<string, Laid>();
+  const put = (laid: Laid): Laid => {
+    beds.delete(laid.run);
+    beds.set(laid.run, laid);
+    const [oldest] = beds.keys();
+    if (beds.size > MOST_RUNS && oldest !== undefined) beds.delete(oldest);
+    return laid;
+  };
   return {
-    lay: (job) => {
-      now = { job, state: practiceStart(job) };
-      return now;
-    },
-    laid: () => now,
-    press: (command) => {
+    lay: (job) => put({ run: newRun(), job, state: practiceStart(job) }),
+    laid: (run) => beds.get(run) ?? null,
+    press: (run, command) => {
+      const now = beds.get(run);
       if (!now) return null;
       const answer = obey(now.job, now.state, command);
-      now = { ...now, state: answer.state };
+      put({ ...now, state: answer.state });
       return answer;
     },
   };

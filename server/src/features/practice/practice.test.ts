@@ -11,8 +11,14 @@ beforeEach(async () => {
 afterEach(() => shop.close());
 
 const upright = () => applyChange(exampleA(), { stage: 'hoop', set: { turnDeg: 0 } });
-const press = async (command: unknown) =>
-  (await shop.post('/api/practice/press', command)).json() as Promise<{
+let run = '';
+const lay = async (body: object) => {
+  const laid = await (await shop.put('/api/practice', body)).json();
+  run = laid.run;
+  return laid;
+};
+const press = async (command: object) =>
+  (await shop.post('/api/practice/press', { run, ...command })).json() as Promise<{
     ok: boolean;
     code: string | null;
     message: string;
@@ -20,14 +26,27 @@ const press = async (command: unknown) =>
   }>;
 
 describe('the practice machine over its own interface', () => {
-  it('has nothing on it at first, and says so', async () => {
-    expect((await shop.get('/api/practice')).status).toBe(404);
-    expect((await shop.post('/api/practice/press', { press: 'trace' })).status).toBe(404);
+  it('has nothing on it at first, and says so; a press that names no run is told to', async () => {
+    const nobody = crypto.randomUUID();
+    expect((await shop.get(`/api/practice/${nobody}`)).status).toBe(404);
+    expect((await shop.post('/api/practice/press', { run: nobody, press: 'trace' })).status).toBe(404);
+    const unnamed = await shop.post('/api/practice/press', { press: 'trace' });
+    expect([unnamed.status, (await unnamed.json()).issues[0].path]).toEqual([400, 'run']);
+  });
+
+  it('has a bed of its own for each run: two windows do not spoil each other', async () => {
+    const first = await lay({ ticket: upright() });
+    await press({ press: 'put-on', hoopId: 'hoop-100x100' });
+    const second = await lay({ ticket: upright() });
+    expect(second.state.onId).toBeNull();
+    await press({ press: 'turn', deg: 90 });
+    const kept = await (await shop.get(`/api/practice/${first.run}`)).json();
+    expect([kept.state.onId, kept.state.turnDeg]).toEqual(['hoop-100x100', 0]);
   });
 
   it('plays a whole run with a bobbin change, driven by a script', async () => {
     const ticket = applyChange(upright(), { stage: 'stitch', set: { bobbinLeftM: 2 } });
-    const laid = await (await shop.put('/api/practice', { ticket })).json();
+    const laid = await lay({ ticket });
     expect([laid.job.hoopId, laid.state.onId]).toEqual(['hoop-100x100', null]);
     expect((await press({ press: 'start' })).code).toBe('wrong-thread');
     await press({ press: 'thread', stop: 0 });
@@ -45,7 +64,7 @@ describe('the practice machine over its own interface', () => {
       if (state.halt === 'colour-change') await press({ press: 'thread', stop: state.stop });
     }
     expect(halts).toEqual(['bobbin-out', 'colour-change', 'finished']);
-    const end = await (await shop.get('/api/practice')).json();
+    const end = await (await shop.get(`/api/practice/${run}`)).json();
     expect(end.state).toMatchObject({ halt: 'finished', bobbinChanges: 1, running: false });
   });
 
@@ -65,10 +84,10 @@ describe('the practice machine over its own interface', () => {
     const bare = { ...upright(), piece: { ...upright().piece, readings: {} } };
     const refused = await shop.put('/api/practice', { ticket: bare });
     expect([refused.status, (await refused.json()).code]).toEqual([400, 'not-planned']);
-    await shop.put('/api/practice', { ticket: upright() });
-    const unknown = await shop.post('/api/practice/press', { press: 'dance' });
+    await lay({ ticket: upright() });
+    const unknown = await shop.post('/api/practice/press', { run, press: 'dance' });
     expect([unknown.status, (await unknown.json()).issues[0].path]).toEqual([400, 'press']);
-    const unread = await shop.post('/api/practice/press', { press: 'move', x: 'far', y: 0 });
+    const unread = await shop.post('/api/practice/press', { run, press: 'move', x: 'far', y: 0 });
     expect((await unread.json()).issues[0].path).toBe('x');
   });
 });

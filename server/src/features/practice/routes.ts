@@ -2,6 +2,7 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, planTicket, TicketSchema } from '@zt/core';
 import {
   PracticeAnswerSchema,
+  type PracticeCommand,
   PracticeCommandSchema,
   PracticeJobSchema,
   PracticeLieSchema,
@@ -14,25 +15,27 @@ import { ApiError, answers, body, ErrorSchema, failures, notFound } from '../../
 import { readRules } from '../rules/reader';
 import { readShelf } from '../shelf/reader';
 import { findTicket } from '../tickets/reader';
-import { createBed } from './bed';
+import { createBeds } from './bed';
 
 const lie = { lie: PracticeLieSchema.optional() };
 const Load = z.union([z.object({ ticket: TicketSchema, ...lie }), z.object({ ticketId: IdSchema, ...lie })]);
-const LaidSchema = z.object({ job: PracticeJobSchema, state: PracticeStateSchema });
+const RunSchema = z.uuid();
+const LaidSchema = z.object({ run: RunSchema, job: PracticeJobSchema, state: PracticeStateSchema });
 
 const load = createRoute({
   method: 'put',
   path: '/',
   summary: 'Lay a ticket on the practice machine',
   description:
-    'A ticket, or the id of one; the piece hooped as planned, or as `lie` has it. The machine starts with its power on, no hoop on the carriage, the design centred and upright.',
+    'A ticket, or the id of one; the piece hooped as planned, or as `lie` has it. Each run has a bed of its own, named by `run`. The machine starts with its power on, no hoop on the carriage, the design centred and upright.',
   request: { body: body(Load) },
   responses: { 200: answers(LaidSchema, 'What lies on it, and how it stands'), ...failures },
 });
 const read = createRoute({
   method: 'get',
-  path: '/',
-  summary: 'How the practice machine stands',
+  path: '/{run}',
+  summary: 'How a run on the practice machine stands',
+  request: { params: z.object({ run: RunSchema }) },
   responses: { 200: answers(LaidSchema, 'What lies on it, and how it stands'), ...failures },
 });
 const press = createRoute({
@@ -41,7 +44,7 @@ const press = createRoute({
   summary: 'Press something on the practice machine',
   description:
     'Always answered with how the machine stands afterwards. A press it does not follow comes back with `ok: false`, a code and the reason; the machine is then as it was.',
-  request: { body: body(PracticeCommandSchema) },
+  request: { body: body(z.intersection(z.object({ run: RunSchema }), PracticeCommandSchema)) },
   responses: {
     200: answers(PracticeAnswerSchema, 'What it said, and how it stands'),
     404: answers(ErrorSchema, 'Nothing lies on it'),
@@ -49,11 +52,12 @@ const press = createRoute({
   },
 });
 
-const nothingOnIt = () => new ApiError(404, 'not-found', 'Nothing lies on the practice machine yet.');
+const nothingOnIt = () =>
+  new ApiError(404, 'not-found', 'This run is not on the practice machine: lay the ticket on it again.');
 
 /** The practice machine's own small interface, the same for the screen, for tests and for scripts. */
 export function practiceRoutes({ store }: Context) {
-  const bed = createBed();
+  const beds = createBeds(() => crypto.randomUUID());
   return new OpenAPIHono({ defaultHook })
     .openapi(load, async (c) => {
       const asked = c.req.valid('json');
@@ -67,15 +71,16 @@ export function practiceRoutes({ store }: Context) {
           'not-planned',
           'The plan has no hoop and machine yet: nothing to practise on.',
         );
-      return c.json(bed.lay(job), 200);
+      return c.json(beds.lay(job), 200);
     })
     .openapi(read, (c) => {
-      const laid = bed.laid();
+      const laid = beds.laid(c.req.valid('param').run);
       if (!laid) throw nothingOnIt();
       return c.json(laid, 200);
     })
     .openapi(press, (c) => {
-      const answer = bed.press(c.req.valid('json'));
+      const { run, ...command } = c.req.valid('json');
+      const answer = beds.press(run, command as PracticeCommand);
       if (!answer) throw nothingOnIt();
       return c.json(answer, 200);
     });

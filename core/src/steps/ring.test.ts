@@ -1,25 +1,24 @@
+import { METHODS, type Method } from '../hoop/schema';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
 import { HOOP_KINDS, type Hoop, type HoopKind, type Shelf } from '../shelf/schema';
-import { exampleA, exampleB, hoop, measuredTicket, SAMPLE_SHELF } from '../testing/samples';
+import { exampleA, exampleB, hoop, measuredTicket, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
-import { ritualFor } from './ritual';
-import { METHODS, type Method } from './schema';
+import { deckOf } from './jobSteps';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
 
 function stepsOf(ticket: Ticket, shelf: Shelf = SAMPLE_SHELF) {
-  const plan = planTicket(ticket, shelf, RULES);
-  const { hoop: hoopPlan, layers, mount, piece, place } = plan;
-  if (!hoopPlan?.laid || !layers || !mount || !place) throw new Error('the example is not planned');
-  return ritualFor({ hoop: { ...hoopPlan, laid: hoopPlan.laid }, layers, mount, piece, place, rules: RULES });
+  const steps = deckOf('hoop', planTicket(ticket, shelf, RULES), RULES).filter((s) => s.phase === 'hoop');
+  if (steps.length === 0) throw new Error('the example is not planned');
+  return steps;
 }
 const idsOf = (ticket: Ticket, shelf?: Shelf) => stepsOf(ticket, shelf).map((s) => s.id);
 const textOf = (ticket: Ticket, id: string, shelf?: Shelf) => {
   const step = stepsOf(ticket, shelf).find((s) => s.id === id);
-  return step ? say([...step.text, ' ', ...(step.hint ?? [])], MM) : null;
+  return step ? `${say(step.text, MM)} ${say(step.hint ?? [], MM)}` : null;
 };
 const only = (kind: HoopKind, rest: Partial<Hoop> = {}): Shelf => ({
   ...SAMPLE_SHELF,
@@ -28,10 +27,9 @@ const only = (kind: HoopKind, rest: Partial<Hoop> = {}): Shelf => ({
 const by = (method: Method, ticket: Ticket = exampleA()) =>
   applyChange(ticket, { stage: 'hoop', set: { method, hoopId: 'hoop-one' } });
 
-describe('the ring’s ritual', () => {
-  it('goes from cutting to the tension test when a T-shirt is hooped in a screw hoop', () => {
+describe('the steps at the ring', () => {
+  it('goes from the ring to the tension test when a T-shirt is hooped in a screw hoop', () => {
     expect(idsOf(by('hooped'), only('screw'))).toEqual([
-      'cut',
       'orientation',
       'bracket',
       'loosen',
@@ -72,21 +70,21 @@ describe('the ring’s ritual', () => {
 
   it('says with the ticket’s own figures how much stretch is too much', () => {
     expect(textOf(by('hooped'), 'stretch', only('screw'))).toMatch(
-      /chalked 88 mm apart. More than 89.8 mm now: it is stretched/,
+      /chalked 88 mm apart. More than 89.8 mm now, where 88 mm was chalked: it is stretched/,
     );
     const woven = applyChange(by('hooped'), { stage: 'piece', set: { fabricId: 'stable-cotton' } });
-    expect(textOf(woven, 'stretch', only('screw'))).toMatch(/More than 88.9 mm now/);
+    expect(textOf(woven, 'stretch', only('screw'))).toMatch(/More than 88.9 mm now, where 88 mm was chalked/);
   });
 
   it('scores and peels a sticky sheet inside the ring, before the piece comes near', () => {
     const sticky = applyChange(by('floated'), {
       stage: 'layers',
-      set: { support: { sheets: [{ stabilizer: 'tear-away-sticky', hold: 'sticky' }], why: '' } },
+      set: { support: { sheets: [sheet('tear-away-sticky', 'in the ring', 'sticky')], why: '' } },
     });
     const ids = idsOf(sticky, only('screw'));
     expect(ids.slice(ids.indexOf('score'), ids.indexOf('score') + 2)).toEqual(['score', 'peel']);
     expect(ids.indexOf('peel')).toBeLessThan(ids.indexOf('notches'));
-    expect(idsOf(by('floated'), only('open frame'))).toContain('score');
+    expect(idsOf(by('floated'), only('open frame'))).toContain('spray in the ring');
   });
 
   it('handles a toy and a bodysuit as they are', () => {

@@ -1,0 +1,49 @@
+import { appliesInWords, type WayApplies, wayFrom } from '@zt/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { TextField } from '../../components/ui/TextField';
+import { Txt } from '../../components/ui/Txt';
+import { WayApplyFields } from '../../components/WayApplyFields';
+import { newId } from '../../hooks/newId';
+import { today } from '../../hooks/today';
+import { useShop } from '../../hooks/useShop';
+import { useOpenTicket } from '../../hooks/useTicket';
+
+/** Keeps the stack as it stands as a way of the shop's own, under a name, with where it applies and why. */
+export function KeepWay() {
+  const { ticket, plan, rules } = useOpenTicket();
+  const { setRules, rulesSave } = useShop();
+  const [name, setName] = useState('');
+  const [why, setWhy] = useState('');
+  const [own, setOwn] = useState<WayApplies | null>(null);
+  const [kept, setKept] = useState('');
+  if (!plan.layers) return null;
+  const { sheets, likeThis } = plan.layers;
+  const applies = own ?? likeThis;
+  const keep = () => {
+    const way = wayFrom(
+      { id: newId(), name: name.trim(), why: why.trim(), since: today() },
+      { sheets, choices: ticket.layers.choices },
+      applies,
+    );
+    setRules({ ...rules, ways: [way, ...rules.ways] });
+    setKept(way.name);
+    setName('');
+  };
+  return (
+    <Disclosure title="keep it as a way of ours" label="keep this stack as a way of the shop's own">
+      <View style={{ gap: 10 }}>
+        <TextField label="Name of the way" value={name} onText={setName} placeholder="sweatshirt" />
+        <TextField label="Why this way" value={why} onText={setWhy} />
+        <WayApplyFields applies={applies} onApplies={setOwn} />
+        <Txt as="small">{`Applies to: ${appliesInWords(applies)}. House rules list it and switch it off.`}</Txt>
+        <Press title="Keep this way" disabled={name.trim() === ''} onPress={keep} />
+        {kept !== '' && rulesSave === 'saved' ? (
+          <Txt as="small" live>{`Our ${kept} way is kept; it is followed wherever it applies.`}</Txt>
+        ) : null}
+      </View>
+    </Disclosure>
+  );
+}

@@ -1,0 +1,72 @@
+import { STABILIZERS } from '../layers/materials';
+import type { LayersPlan } from '../layers/planLayers';
+import type { Sheet } from '../layers/schema';
+import { wantedPieces } from '../layers/sheetPieces';
+import type { Plan } from '../plan';
+import type { HouseRules } from '../rules/schema';
+import { count, mm, type Phrase, phrase } from '../units/phrase';
+import { type Step, stepOf } from './step';
+
+const SNIPS = phrase`Scissors away from you.`;
+const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
+export const SPRAY = phrase`On the sheet, not on the cloth; outdoors or well aired, away from the machine and any flame. Read the label.`;
+
+export const nameOf = ({ stabilizer }: Pick<Sheet, 'stabilizer'>): string => STABILIZERS[stabilizer].name;
+
+/** Every sheet, film and cover that is cut, with its own sides, from the cloth down. */
+export function cutSteps(plan: Plan, rules: HouseRules): Step[] {
+  return wantedPieces(plan, rules).map((piece, i) =>
+    stepOf(
+      'cut',
+      `cut ${i} ${piece.type}`,
+      piece.count > 1
+        ? phrase`Cut ${count(piece.count)} of ${piece.name}: ${mm(piece.widthMm)} × ${mm(piece.heightMm)} each.`
+        : phrase`Cut the ${piece.name}: ${mm(piece.widthMm)} × ${mm(piece.heightMm)}.`,
+      {
+        figure: mm(piece.widthMm),
+        hint: phrase`${piece.serves}`,
+        caution: i === 0 ? SNIPS : null,
+        ring: 'sheet',
+        cut: { widthMm: piece.widthMm, heightMm: piece.heightMm },
+      },
+    ),
+  );
+}
+
+/** The sheets that are made one with the cloth before the ring closes on it, from the cloth down. */
+export function bondedBeforeRing({ sheets }: Pick<LayersPlan, 'sheets'>, floated: boolean): Sheet[] {
+  return sheets.filter(
+    ({ where, bond, fastening }) =>
+      (bond !== 'none' || (where === 'on the piece' && fastening !== 'none')) &&
+      !(floated && where === 'in the ring'),
+  );
+}
+
+const ontoWhat = (before: Sheet | undefined): string =>
+  before ? `the ${nameOf(before)}` : 'the wrong side of the cloth';
+
+function bondText(sheet: Sheet, before: Sheet | undefined): Phrase {
+  const name = nameOf(sheet);
+  const onto = ontoWhat(before);
+  if (sheet.bond === 'fused')
+    return phrase`Fuse the ${name} to ${onto}, centred on the pin: press and lift, do not slide; let it cool.`;
+  if (sheet.bond === 'sprayed')
+    return phrase`Spray the ${name} and smooth it onto ${onto}, centred on the pin.`;
+  if (sheet.bond === 'sticky')
+    return phrase`Peel the paper off the ${name} and smooth it onto ${onto}, sticky side to the cloth.`;
+  if (sheet.fastening === 'pins')
+    return phrase`Pin the ${name} to ${onto}, outside the field, heads outwards.`;
+  return phrase`Hold the ${name} against ${onto} with ${sheet.fastening === 'tape' ? 'tape at its corners' : 'a few long hand stitches'}.`;
+}
+
+/** Fusing, spraying and sticking, before the ring closes on the cloth; begun at the cloth. */
+export function bondSteps({ layers, hoop, place }: Plan): Step[] {
+  if (!layers || !hoop) return [];
+  const bonded = bondedBeforeRing(layers, hoop.method === 'floated');
+  return bonded.map((sheet, i) =>
+    stepOf('bond', `bond ${i} ${sheet.stabilizer}`, bondText(sheet, bonded[i - 1]), {
+      cross: place?.centre ?? null,
+      caution: sheet.bond === 'fused' ? IRON : sheet.bond === 'sprayed' ? SPRAY : null,
+    }),
+  );
+}

@@ -1,0 +1,125 @@
+import { PIECE_KIND_IDS, PIECE_KINDS } from '../piece/kinds';
+import { planTicket } from '../plan';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
+import { STAGES } from '../stages';
+import { report } from '../testing/report';
+import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF, sheet } from '../testing/samples';
+import { applyChange, type Ticket } from '../ticket';
+import { say } from '../units/phrase';
+import { deckOf, jobSteps } from './jobSteps';
+import { PHASES } from './step';
+
+const MM = { system: 'mm' } as const;
+const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
+const stepsOf = (ticket: Ticket, rules = RULES) => jobSteps(planTicket(ticket, SAMPLE_SHELF, rules), rules);
+const wordsOf = (ticket: Ticket, rules = RULES) => stepsOf(ticket, rules).map((step) => say(step.text, MM));
+const supported = (ticket: Ticket, ...sheets: ReturnType<typeof sheet>[]) =>
+  applyChange(ticket, { stage: 'layers', set: { support: { sheets, why: 'a trial' } } });
+const by = (ticket: Ticket, method: 'hooped' | 'floated') =>
+  applyChange(ticket, { stage: 'hoop', set: { method } });
+
+/** Every kind of piece at each of its places, hooped, floated and as proposed. */
+const EVERYTHING: Ticket[] = PIECE_KIND_IDS.flatMap((kind) =>
+  PIECE_KINDS[kind].placements.flatMap((p) => {
+    const ticket = measuredTicket(kind, p.id, [40, 30]);
+    return [ticket, by(ticket, 'hooped'), by(ticket, 'floated')];
+  }),
+);
+
+const JOBS = EVERYTHING.map((ticket) => ({ ticket, steps: stepsOf(ticket) }));
+
+describe('the job as one ordered list', () => {
+  it(`keeps the order of the hands, each step once, over ${EVERYTHING.length} tickets`, () => {
+    let counted = 0;
+    for (const { steps } of JOBS) {
+      counted += steps.length;
+      const phases = steps.map((step) => PHASES.indexOf(step.phase));
+      expect(phases).toEqual([...phases].sort((a, b) => a - b));
+      expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
+    }
+    report(`${counted} steps of ${EVERYTHING.length} tickets in the order of the hands`);
+    expect(counted).toBeGreaterThan(1000);
+  });
+
+  it('has every stage’s deck as a slice of it', () => {
+    const plan = planTicket(exampleA(), SAMPLE_SHELF, RULES);
+    const ids = jobSteps(plan, RULES).map((step) => step.id);
+    for (const stage of STAGES) {
+      const deck = deckOf(stage, plan, RULES).map((step) => step.id);
+      const from = ids.indexOf(deck[0] ?? '');
+      expect(deck).toEqual(deck.length === 0 ? [] : ids.slice(from, from + deck.length));
+    }
+  });
+
+  it('fuses and sprays before the ring closes on the cloth, and begins at the cloth', () => {
+    const ticket = by(
+      supported(
+        exampleA(),
+        sheet('mesh-fusible', 'in the ring', 'fused'),
+        sheet('cut-away', 'in the ring', 'sprayed'),
+        sheet('tear-away'),
+      ),
+      'hooped',
+    );
+    const words = wordsOf(ticket);
+    const at = (part: RegExp) => words.findIndex((text) => part.test(text));
+    expect(at(/^Fuse the Light mesh cut-away, fusible to the wrong side of the cloth/)).toBeGreaterThan(0);
+    expect(at(/^Spray the Cut-away, medium and smooth it onto the Light mesh/)).toBe(at(/^Fuse/) + 1);
+    expect(at(/^Spray/)).toBeLessThan(at(/^Lay the Tear-away, medium under the cloth/));
+    expect(at(/^Lay the Tear-away/)).toBeLessThan(at(/^Press the inner ring in/));
+  });
+
+  it('names each sheet that is cut, with its own size: the ring’s for the ring, a patch for the piece', () => {
+    const words = wordsOf(exampleB());
+    const cuts = words.filter((text) => text.startsWith('Cut the'));
+    expect(cuts[0]).toMatch(/^Cut the Tear-away, light, fusible: \d/);
+    expect(cuts[1]).toMatch(/^Cut the Tear-away, self-adhesive: \d/);
+    expect(cuts[2]).toMatch(/^Cut the .*film: \d/i);
+  });
+
+  it('has nothing to cut or to close while nothing is known', () => {
+    const bare = { ...exampleA(), piece: { ...exampleA().piece, readings: {} } };
+    expect(new Set(stepsOf(bare).map((step) => step.phase))).toEqual(new Set(['measure']));
+  });
+});
+
+describe('no two steps contradict', () => {
+  it('a knit that is snugged is not told not to be pulled', () => {
+    const rules: HouseRules = { ...RULES, schools: { knitTension: 'snug' } };
+    const deck = deckOf('hoop', planTicket(by(exampleA(), 'hooped'), SAMPLE_SHELF, rules), rules);
+    const tension = deck.find((step) => step.id === 'tension');
+    expect(say(tension?.text ?? [], MM)).toMatch(/^Snug it after closing/);
+    expect(tension?.hint).toBeNull();
+  });
+
+  it.each(['wool-felt', 'velvet', 'plush', 'faux-leather', 'merino'])(
+    '%s is neither washed nor pressed before it is marked',
+    (fabricId) => {
+      const ticket = applyChange(exampleA(), { stage: 'piece', set: { fabricId, fabricChanges: {} } });
+      for (const prepare of ['wash', 'press']) {
+        const [first] = deckOf(
+          'place',
+          planTicket(ticket, SAMPLE_SHELF, { ...RULES, schools: { prepare } }),
+          RULES,
+        );
+        expect(say(first?.text ?? [], MM)).toMatch(/^Neither washed nor pressed/);
+      }
+    },
+  );
+
+  it('sentences fit the piece: no sleeve where there is none, no wearer where nobody wears it', () => {
+    let checked = 0;
+    for (const { ticket, steps } of JOBS) {
+      const kind = PIECE_KINDS[ticket.piece.kind];
+      const text = steps
+        .filter((step) => step.phase !== 'measure')
+        .map((step) => `${say(step.text, MM)} ${say(step.hint ?? [], MM)}`)
+        .join('\n');
+      checked++;
+      if (!kind.traits.includes('sleeves')) expect(text).not.toMatch(/sleeve/);
+      if (!kind.traits.includes('worn')) expect(text).not.toMatch(/wearer|person/);
+      expect(text).not.toMatch(/undefined|NaN| in in |\bpoints ,/);
+    }
+    report(`sentences of ${checked} tickets fit their piece`);
+  });
+});
