@@ -95,6 +95,8 @@ export interface PieceView {
   /** Where the wearer's left lies as you look at it; null when nobody wears it. */
   wearersLeft: 'right' | 'left' | null;
   halving: Halving;
+  /** The landmarks its whole width lies between, where halving does not go from edge to edge. */
+  span?: { left: string; right: string };
   outlineOf: (readings: Readings) => PieceOutline;
 }
 

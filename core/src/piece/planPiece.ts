@@ -8,7 +8,7 @@ import { FABRICS } from './fabrics';
 import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from './geometry';
 import { isA } from './geometry';
 import { PIECE_KINDS, type PieceKindId } from './kinds';
-import type { Fabric, PieceInput } from './schema';
+import type { Evenness, Fabric, PieceInput } from './schema';
 
 export interface PiecePlan {
   kindId: PieceKindId;
@@ -21,6 +21,8 @@ export interface PiecePlan {
   asked: Reading[];
   fabric: Fabric;
   colour: string;
+  /** Half widths read at up to three heights. */
+  evenness: readonly Evenness[];
   /** Seams opened to let a hoop in, by name. */
   opened: readonly string[];
   readings: Readonly<Record<string, number>>;
@@ -189,6 +191,7 @@ export function planPiece(
     asked: kind.readings.filter((r) => isAsked(r, view)),
     fabric,
     colour: input.colour,
+    evenness: input.evenness,
     opened: input.opened,
     readings: input.readings,
     geometry,

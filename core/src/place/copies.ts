@@ -18,8 +18,9 @@ export interface Copy {
   centre: Point;
   turnDeg: number;
   footprint: Point[];
-  /** Where the tape finds it. */
+  /** Where the tape finds it, and where it then begins. */
   reading: Phrase;
+  tapeFrom: Point;
 }
 
 export interface CopyQuestion {
@@ -46,11 +47,18 @@ export interface Copies {
 
 const NONE: Copies = { copies: [], run: null, findings: [], reasons: [] };
 
-const copyAt = (q: CopyQuestion, centre: Point, turnDeg: number, reading: Phrase): Copy => ({
+const copyAt = (
+  q: CopyQuestion,
+  centre: Point,
+  turnDeg: number,
+  reading: Phrase,
+  tapeFrom: Point = { x: 0, y: centre.y },
+): Copy => ({
   centre,
   turnDeg,
   footprint: footprintOf(q.facts, centre, turnDeg),
   reading,
+  tapeFrom,
 });
 
 const CORNERS = [
@@ -83,7 +91,8 @@ function fourCorners(q: CopyQuestion): Copies {
       q,
       centre,
       q.turnDeg + 90 * k,
-      phrase`${name} corner: ${mm(across)} from the side edge, ${mm(up)} from the ${y > 0 ? 'bottom' : 'top'} edge, turned ${count(90 * k)}°`,
+      phrase`${name} corner, turned ${count(90 * k)}°: ${mm(across)} from the side edge on your ${x > 0 ? 'right' : 'left'}, ${mm(up)} from the ${y > 0 ? 'bottom' : 'top'} edge`,
+      { x: x * edge.x, y: centre.y },
     );
   });
   return { ...NONE, copies };
@@ -140,6 +149,20 @@ function overSideSeams(
   ];
 }
 
+/**
+ * Where a repeat is found along a hem, from its middle. A closed hem lies flat as two layers: what is farther than a
+ * quarter of the way round is on the back, turned over, and its sides change places.
+ */
+function hemReading(x: number, roundMm: number | null): Phrase {
+  if (Math.abs(x) < 0.05) return phrase`at the middle`;
+  if (roundMm === null || Math.abs(x) <= roundMm / 4)
+    return phrase`${mm(Math.abs(x))} to your ${x > 0 ? 'right' : 'left'} of the middle`;
+  const fromBack = roundMm / 2 - Math.abs(x);
+  return fromBack < 0.05
+    ? phrase`turned over, at the middle of the back`
+    : phrase`turned over, ${mm(fromBack)} to your ${x > 0 ? 'left' : 'right'} of the middle of the back`;
+}
+
 /** Repeats along the hem, from the middle out. */
 function alongHem(q: CopyQuestion, closed: boolean): Copies {
   const { repeat } = q.input;
@@ -159,16 +182,7 @@ function alongHem(q: CopyQuestion, closed: boolean): Copies {
   const seamsFound = closed ? overSideSeams(q, run, wish) : [];
   const outwards = [...run.positions].sort((a, b) => Math.abs(a) - Math.abs(b) || b - a);
   const copies = outwards.map((x) =>
-    copyAt(
-      q,
-      plus(q.centre, { x, y: 0 }),
-      q.turnDeg,
-      x === 0
-        ? phrase`at the middle`
-        : Math.abs(Math.abs(x) - wish.lengthMm / 2) < 0.05 && closed
-          ? phrase`at the middle of the back, ${mm(Math.abs(x))} from the middle`
-          : phrase`${mm(Math.abs(x))} to your ${x > 0 ? 'right' : 'left'} of the middle`,
-    ),
+    copyAt(q, plus(q.centre, { x, y: 0 }), q.turnDeg, hemReading(x, closed ? wish.lengthMm : null)),
   );
   return {
     copies,

@@ -83,7 +83,8 @@ export function placementOf(
 
 /** The width that a placement of the shop's own grows with: the face's, between its halving landmarks. */
 export function faceWidthOf(view: PieceView, outline: PieceOutline): number {
-  return distance(landmark(outline, view.halving.left), landmark(outline, view.halving.right));
+  const { left, right } = view.span ?? view.halving;
+  return distance(landmark(outline, left), landmark(outline, right));
 }
 
 /** The shop's own move at this size: it grows with the width it was made at. */

@@ -109,9 +109,7 @@ describe('a border on a ticket', () => {
       '148 mm to your right of the middle',
       '148 mm to your left of the middle',
     ]);
-    expect(say(place?.copies.at(-1)?.reading ?? [], MM)).toBe(
-      'at the middle of the back, 740 mm from the middle',
-    );
+    expect(say(place?.copies.at(-1)?.reading ?? [], MM)).toBe('turned over, at the middle of the back');
     expect(place?.findings).toEqual([]);
     const sum = place?.reasons.find((r) => r.about === 'repeats')?.arithmetic?.map((a) => say(a, MM));
     expect(sum?.[0]).toBe('1480 mm ÷ (120 mm + 35 mm) = 9.55: 10 of them');

@@ -32,6 +32,7 @@ const hemOutline = (run: number, hemDepth: number, closed: boolean): PieceOutlin
       hemInside: { x: half / 3, y: -hemDepth },
       hemEdge: { x: half / 3, y: 0 },
       ...twins('end', { x: half, y: -SHOWN_MM * 0.72 }),
+      ...twins('side', { x: closed ? half / 2 : half, y: -SHOWN_MM * 0.72 }),
     },
     opening: closed ? { name: 'hem', widthMm: half } : null,
     centreFrom: -SHOWN_MM,
@@ -63,13 +64,14 @@ function skirt(
     datumSign: -1,
     wearersLeft: null,
     halving: {
-      name: run.name,
-      left: 'endLeft',
-      right: 'endRight',
-      edge: more.edge,
+      name: closed ? 'laid flat, side seam to side seam' : run.name,
+      left: 'sideLeft',
+      right: 'sideRight',
+      edge: closed ? 'side seam' : more.edge,
       fold: closed ? 'side seams matched' : 'panel edges matched',
       second: null,
     },
+    span: { left: 'endLeft', right: 'endRight' },
     outlineOf: (r: Readings) => hemOutline(r[run.id] ?? 0, r.hemDepth ?? 0, closed),
   };
   const single: UsualPlacement = {
