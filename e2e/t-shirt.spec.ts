@@ -46,7 +46,7 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
 
   await expect(page.getByRole('heading', { name: '100 × 100 screw, hooped' })).toBeVisible();
   await expect(
-    page.getByRole('radio', { name: /60 × 40 screw: Misses by 1 1\/8 in in width and 7\/16 in in height/ }),
+    page.getByRole('radio', { name: /60 × 40 screw: Misses: 1 1\/8 in too wide and 7\/16 in too high/ }),
   ).toBeVisible();
   await ticket.onTo('Layers');
 

@@ -78,10 +78,17 @@ export { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from './piece/kinds';
 export { type Face, faceOf, type PiecePlan } from './piece/planPiece';
 export { type Evenness, type Fabric, type Grain, type Size, STRUCTURES } from './piece/schema';
 export { sewingCuts } from './piece/sewing';
+export { depthLandmarks } from './place/depths';
 export { movedCopy, posesOf } from './place/moveCopy';
 export { faceWidthOf, type PlacePlan, placementsFor } from './place/planPlace';
 export { scatterQuestionFor } from './place/scatterQuestion';
-export type { MarkMethod, PlaceInput } from './place/schema';
+export {
+  type AskedDepth,
+  DESIGN_PARTS,
+  type DesignPart,
+  type MarkMethod,
+  type PlaceInput,
+} from './place/schema';
 export { type SizeRow, sizeRun, widestOf } from './place/sizeRun';
 export { type Plan, planTicket } from './plan';
 export { BELIEFS, type Belief } from './rules/beliefs';
@@ -90,6 +97,7 @@ export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } fro
 export { QUESTION_IDS, QUESTIONS, schoolsOf } from './rules/schools';
 export { CLOTH_TRAITS, USE_TRAITS, type Way, type WayApplies } from './rules/way';
 export { type ChangedTicket, whatChanges } from './rules/whatChanges';
+export { answerOf } from './settle';
 export { type CutFrom, layoutOf } from './shelf/cutting';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {

@@ -31,6 +31,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     customer: '',
     due: null,
     settled: [],
+    settledAs: {},
     piece: {
       kind,
       fabricId: usual.fabricId,
@@ -51,6 +52,8 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       offset: { x: 0, y: 0 },
       turnDeg: 0,
       method: 'tape',
+      depth: null,
+      snaps: true,
       ...NO_COPIES_ASKED,
       scatter: { ...NO_COPIES_ASKED.scatter, spots: [] },
     },

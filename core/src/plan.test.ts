@@ -1,7 +1,7 @@
 import type { Plan } from './plan';
 import { planTicket } from './plan';
 import { DEFAULT_HOUSE_RULES } from './rules/schema';
-import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF } from './testing/samples';
+import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF, sheet } from './testing/samples';
 import { TicketSchema } from './ticket';
 import { formatLength } from './units/length';
 import { say } from './units/phrase';
@@ -44,7 +44,7 @@ describe('worked example A: a T-shirt with a left chest design', () => {
     expect(plan.hoop?.laid?.verdict.hoop.id).toBe('hoop-100x100');
     expect(plan.hoop?.method).toBe('hooped');
     const miss = plan.hoop?.verdicts.find((v) => v.hoop.id === 'hoop-60x40');
-    expect(say(miss?.line ?? [], MM)).toBe('Misses by 28 mm in width and 11 mm in height: would need 68 %.');
+    expect(say(miss?.line ?? [], MM)).toBe('Misses: 28 mm too wide and 11 mm too high; would need 68 %.');
   });
 
   it('supports it with something that stays in, a ballpoint needle, no topper but offers one', () => {
@@ -79,8 +79,8 @@ describe('worked example B: a bath towel with a monogram above the border', () =
   it('floats it on fused light tear-away and a sticky sheet in the hoop, film on top', () => {
     expect(plan.hoop?.method).toBe('floated');
     expect(plan.layers?.sheets).toEqual([
-      { stabilizer: 'tear-away-light-fusible', hold: 'fused' },
-      { stabilizer: 'tear-away-sticky', hold: 'sticky' },
+      sheet('tear-away-light-fusible', 'on the piece', 'fused'),
+      sheet('tear-away-sticky', 'in the ring', 'sticky', 'basting box'),
     ]);
     expect(plan.layers?.parts.topper.choice.id).toBe('soluble-film');
     expect(plan.layers?.stack.map((l) => [l.role, l.clamped])).toEqual([

@@ -15,8 +15,9 @@ import { type MountPlan, planMount } from './mount/planMount';
 import { rankTurns } from './mount/rankTurns';
 import { type PiecePlan, planPiece } from './piece/planPiece';
 import type { Fabric } from './piece/schema';
-import { type PlacePlan, placementOf, planPlace } from './place/planPlace';
+import { centreOn, type PlacePlan, placementOf, planPlace } from './place/planPlace';
 import type { HouseRules } from './rules/schema';
+import { changedSince } from './settle';
 import type { Shelf } from './shelf/schema';
 import { planStitch, type StitchPlan } from './stitch/planStitch';
 import type { Ticket } from './ticket';
@@ -49,9 +50,10 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const design = planDesign(ticket.design, rules);
   const { geometry } = piece;
   const { facts } = design;
-  if (!geometry || !facts) return gather({ ...NOT_YET, piece, design });
+  if (!geometry || !facts) return gather(ticket, { ...NOT_YET, piece, design });
 
-  const place = planPlace({ placement, input: ticket.place, piece: { ...piece, geometry }, facts, rules });
+  const laying = { placement, input: ticket.place, piece: { ...piece, geometry }, facts, rules };
+  const place = planPlace(laying);
   const lie = { outline: geometry.outline, centre: place.centre, designTurnDeg: place.turnDeg };
   const question = {
     facts,
@@ -69,6 +71,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     scalePercent: ticket.design.scalePercent,
     artwork: ticket.design.artwork,
     offset: ticket.place.offset,
+    centreFor: (changed) => centreOn({ ...laying, facts: changed }),
     preferTurns: (hoopChosen, turns) =>
       rankTurns(turns, lie, machineFor(ticket.mount, hoopChosen, shelf)).map((r) => r.turnDeg),
   });
@@ -100,7 +103,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     copies: Math.max(1, place.copies.length),
   });
   const finish = planFinish({ piece, opened: piece.opened, layers, rules });
-  return gather({
+  return gather(ticket, {
     piece,
     design,
     place,
@@ -132,12 +135,12 @@ const hasLaid = (hoop: HoopPlan): hoop is HoopPlan & { laid: LaidHoop } => hoop.
 /** A plan before its findings and reasons are gathered. */
 type Stages = Omit<Plan, 'findings' | 'reasons'>;
 
-function gather(stages: Stages): Plan {
+function gather(ticket: Ticket, stages: Stages): Plan {
   const { piece, design, place, hoop, layers, mount, stitch } = stages;
   const all = [piece, design, place, hoop, layers, mount, stitch].flatMap((stage) => stage ?? []);
   return {
     ...stages,
-    findings: byGravity(all.flatMap((stage) => stage.findings)),
+    findings: byGravity([...all.flatMap((stage) => stage.findings), ...changedSince(ticket, stages)]),
     reasons: all.flatMap((stage) => stage.reasons),
   };
 }

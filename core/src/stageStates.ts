@@ -16,12 +16,14 @@ export interface StageState {
 /** How every stage of a ticket stands, in the order of work. */
 export function stageStates(ticket: Pick<Ticket, 'settled'>, plan: Plan): StageState[] {
   return STAGES.map((stage) => {
-    const severities = plan.findings.filter((f) => f.stage === stage).map((f) => f.severity);
+    const own = plan.findings.filter((f) => f.stage === stage);
+    const severities = own.map((f) => f.severity);
+    const changed = own.some((f) => f.code === `${stage}-changed`);
     const trouble = severities.includes('stop') ? 'stop' : severities.includes('warn') ? 'warn' : null;
     const blocked = stage !== 'piece' && stage !== 'design' && plan.place === null;
     return {
       stage,
-      settled: ticket.settled.includes(stage) && !blocked && trouble !== 'stop',
+      settled: ticket.settled.includes(stage) && !blocked && trouble !== 'stop' && !changed,
       trouble,
       blocked,
     };

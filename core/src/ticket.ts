@@ -10,6 +10,7 @@ import { PieceInputSchema } from './piece/schema';
 import { PlaceInputSchema } from './place/schema';
 import { STAGES } from './stages';
 import { StitchInputSchema } from './stitch/schema';
+import { PhraseSchema } from './units/phrase';
 
 /** One piece of work: what the maker entered, and nothing that can be worked out. */
 export const TicketSchema = z.object({
@@ -20,6 +21,8 @@ export const TicketSchema = z.object({
   due: z.iso.date().nullable(),
   /** The stages the maker has settled. */
   settled: z.array(z.enum(STAGES)),
+  /** What a settled stage answered then, so that a later change of it is told. */
+  settledAs: z.partialRecord(z.enum(STAGES), z.array(PhraseSchema).max(400)).default({}),
   piece: PieceInputSchema,
   design: DesignInputSchema,
   place: PlaceInputSchema,

@@ -72,7 +72,8 @@ function useDesignDrag(draggable: boolean) {
           withinMm: numberFor(rules, 'snapMm'),
         })
       : {};
-    if (JSON.stringify(moved) !== JSON.stringify(ticket.place, Object.keys(moved)))
+    const keys = Object.keys(moved) as (keyof PlaceInput)[];
+    if (keys.some((key) => JSON.stringify(moved[key]) !== JSON.stringify(ticket.place[key])))
       change({ stage: 'place', set: moved }, 'design dragged');
   };
   const onDragEnd = () => {

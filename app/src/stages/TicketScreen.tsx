@@ -1,4 +1,4 @@
-import { deckOf, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
+import { answerOf, deckOf, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
@@ -74,7 +74,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   const stopped = plan.findings.some((f) => f.stage === stage && f.severity === 'stop');
   const goOn = () => {
     if (!next) return;
-    if (!stopped) dispatch(stageSettled(stage));
+    if (!stopped) dispatch(stageSettled({ stage, as: answerOf(stage, plan) }));
     onStage(next);
   };
   return (

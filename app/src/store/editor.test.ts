@@ -70,7 +70,11 @@ describe('the editor', () => {
   });
 
   it('settles a stage once, as a step to undo', () => {
-    const state = play(opened(), stageSettled('piece'), stageSettled('piece'));
+    const state = play(
+      opened(),
+      stageSettled({ stage: 'piece', as: [] }),
+      stageSettled({ stage: 'piece', as: [] }),
+    );
     expect(state.present?.settled).toEqual(['piece']);
     expect(state.past).toHaveLength(1);
   });

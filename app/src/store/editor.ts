@@ -1,5 +1,13 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { applyChange, applyMend, type Change, type Mend, type Stage, type Ticket } from '@zt/core';
+import {
+  applyChange,
+  applyMend,
+  type Change,
+  type Mend,
+  type Phrase,
+  type Stage,
+  type Ticket,
+} from '@zt/core';
 
 /** How the ticket on the sheet stands with the server. */
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'conflict';
@@ -83,12 +91,18 @@ const editor = createSlice({
       if (state.present)
         step(state, { ...(state.present as Ticket), ...payload }, `named ${Object.keys(payload).join()}`);
     },
-    stageSettled: (state, { payload }: PayloadAction<Stage>) => {
-      if (state.present && !state.present.settled.includes(payload)) {
-        step(state, { ...(state.present as Ticket), settled: [...state.present.settled, payload] }, null);
-      }
+    stageSettled: (state, { payload }: PayloadAction<{ stage: Stage; as: Phrase[] }>) => {
+      const ticket = state.present as Ticket | null;
+      if (!ticket) return;
+      const { stage, as } = payload;
+      const settled = ticket.settled.includes(stage) ? ticket.settled : [...ticket.settled, stage];
+      const next = { ...ticket, settled, settledAs: { ...ticket.settledAs, [stage]: as } };
+      if (!same(next, ticket)) step(state, next, null);
     },
     gestureEnded: (state) => {
+      const before = state.past.at(-1) as Ticket | undefined;
+      const present = state.present as Ticket | null;
+      if (state.gesture !== null && before && present && same(before, present)) state.past.pop();
       state.gesture = null;
     },
     undone: (state) => {

@@ -2,6 +2,7 @@ import { boxOf, centreOf } from '../geometry/box';
 import { minus, type Point, plus } from '../geometry/point';
 import { clearanceBetween, hullOf, type Polygon } from '../geometry/polygon';
 import type { Artwork } from './schema';
+import { withWordsWhole } from './words';
 
 /** A part of a drawing that stands by itself: a word, a leaf, a paw. mm about the design's centre at 100 %. */
 export interface DesignElement {
@@ -56,7 +57,7 @@ const known = new WeakMap<Artwork, DesignElement[]>();
 const MOST_SHAPES = 400;
 
 /**
- * The elements of a drawing, in the order they are stitched first. A drawing that hangs together, or has more
+ * The elements of a drawing, in the order they are stitched first; the letters of a word are one. A drawing that hangs together, or has more
  * than 400 shapes, is one element. Kept for each drawing, since the same one is asked about while it is dragged.
  */
 export function elementsOf(artwork: Artwork): DesignElement[] {
@@ -64,7 +65,12 @@ export function elementsOf(artwork: Artwork): DesignElement[] {
   if (before) return before;
   const hulls = artwork.paths.map(hullOfPath);
   const groups = hulls.length > MOST_SHAPES ? [[...hulls.keys()]] : joined(hulls);
-  const elements = groups.map((paths) => ({ paths, hull: hullOf(paths.flatMap((i) => hulls[i] ?? [])) }));
+  const shapes = groups.map((paths) => ({
+    paths,
+    hull: paths.flatMap((i) => hulls[i] ?? []),
+    stop: artwork.paths[paths[0] ?? 0]?.stop ?? 0,
+  }));
+  const elements = withWordsWhole(shapes).map(({ paths, hull }) => ({ paths, hull: hullOf(hull) }));
   known.set(artwork, elements);
   return elements;
 }

@@ -16,7 +16,7 @@ export interface Pose {
   y: number;
 }
 
-/** By how much a design fails, mm beyond the field, each zero where it does not. */
+/** By how much a design reaches past a field's edge on its worst side, mm, each zero where it does not; round: outwards. */
 export interface Miss {
   widthMm: number;
   heightMm: number;
@@ -33,7 +33,7 @@ export function whyDesignDoesNotFit(hull: Polygon, field: Field, pose: Pose): Mi
   const points = turnedHull(hull, pose.turnDeg);
   if (field.round) {
     const reach = points.reduce((most, p) => Math.max(most, Math.hypot(p.x + pose.x, p.y + pose.y)), 0);
-    const miss = 2 * reach - field.widthMm;
+    const miss = reach - field.widthMm / 2;
     return miss > 0 ? { widthMm: miss, heightMm: miss } : null;
   }
   let [across, along] = [0, 0];

@@ -165,7 +165,7 @@ describe('every hoop’s verdict', () => {
       ['hoop-round150', 'Fits with 24.1 mm to spare each side.'],
       ['hoop-130x180', 'Fits with 39.5 mm to spare each side.'],
       ['hoop-200x200', 'Fits with 56 mm to spare each side.'],
-      ['hoop-60x40', 'Misses by 28 mm in width and 11 mm in height: would need 68 %.'],
+      ['hoop-60x40', 'Misses: 28 mm too wide and 11 mm too high; would need 68 %.'],
     ]);
   });
 

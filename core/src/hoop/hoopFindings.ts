@@ -5,7 +5,7 @@ import { isKnit } from '../piece/isKnit';
 import { numberFor } from '../rules/numbers';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
 import { type Miss, whyDesignDoesNotFit } from './fit';
-import { fieldOf, type HoopQuestion, type HoopVerdict, whyNotClosed } from './judgeHoop';
+import { fieldOf, type HoopQuestion, type HoopVerdict, missInWords, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
 import { floatRescue, hoopRescue, type RescueQuestion, rescuesFor, wholeRescue } from './rescues';
 import type { HoopInput, Method } from './schema';
@@ -17,7 +17,7 @@ export interface HoopTrouble {
   method: Method;
   input: HoopInput;
   q: HoopQuestion;
-  rescue: Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset'>;
+  rescue: Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'>;
 }
 
 /** The design's point that reaches farthest past the field, in the piece frame. */
@@ -32,9 +32,17 @@ function farthestOut(laid: LaidHoop, q: HoopQuestion): Point {
   return worst.at;
 }
 
-function missInWords({ widthMm, heightMm }: Miss): Phrase {
-  if (widthMm > 0 && heightMm > 0) return phrase`${mm(widthMm)} in width and ${mm(heightMm)} in height`;
-  return widthMm > 0 ? phrase`${mm(widthMm)} in width` : phrase`${mm(heightMm)} in height`;
+/** The design where it lies in its hoop, against the field: what is too large in all, or past it on one side. */
+function missedText({ verdict, designAt, turnDeg }: LaidHoop, miss: Miss): Phrase {
+  const centred = verdict.turns.find((t) => t.turnDeg === turnDeg)?.miss;
+  const { name, round } = verdict.hoop;
+  if (centred && Math.hypot(designAt.x, designAt.y) < 0.5)
+    return phrase`The design is ${missInWords(centred, round)} for the field of ${name}.`;
+  const ways = [
+    ...(miss.widthMm > 0 ? [phrase`${mm(miss.widthMm)} at one side`] : []),
+    ...(miss.heightMm > 0 && !round ? [phrase`${mm(miss.heightMm)} at its top or foot`] : []),
+  ];
+  return phrase`The design reaches past the field of ${name}: ${ways.flatMap((way, i) => (i === 0 ? way : [', ', ...way]))}.`;
 }
 
 /** Shrinking that would be needed goes past what a design stands: said, since no button may do it. */
@@ -64,22 +72,21 @@ export function fitFindings(trouble: HoopTrouble): Finding[] {
   const whyOpen = method === 'hooped' ? why[0] : undefined;
   const partOpen = method === 'hooped' && !whyOpen && laid.split !== null && !laid.split.lies;
   if (!miss && !verdict.whyNotUsed && !whyOpen && !partOpen) return [];
-  const mends = rescuesFor({ ...trouble, ...trouble.rescue });
+  const rescues = rescuesFor({ ...trouble, ...trouble.rescue });
   const found: Finding[] = [];
   if (miss)
     found.push(
-      finding(
-        'hoop',
-        'hoop-misses',
-        'stop',
-        phrase`The design reaches past the field of ${verdict.hoop.name} by ${missInWords(miss)}, on one side.`,
-        { at: farthestOut(laid, q), mends },
-      ),
+      finding('hoop', 'hoop-misses', 'stop', missedText(laid, miss), {
+        at: farthestOut(laid, q),
+        mends: rescues.from('misses'),
+      }),
       ...tooFarToShrink(trouble),
     );
   if (verdict.whyNotUsed)
     found.push(
-      finding('hoop', 'hoop-opening', 'stop', phrase`${verdict.hoop.name} ${verdict.whyNotUsed}.`, { mends }),
+      finding('hoop', 'hoop-opening', 'stop', phrase`${verdict.hoop.name} ${verdict.whyNotUsed}.`, {
+        mends: rescues.from('opening'),
+      }),
     );
   if (whyOpen)
     found.push(
@@ -89,7 +96,7 @@ export function fitFindings(trouble: HoopTrouble): Finding[] {
         'stop',
         phrase`${verdict.hoop.name} cannot be closed here: ${whyOpen}.`,
         {
-          mends: [floatRescue(), ...mends],
+          mends: [floatRescue(), ...rescues.from('closing')],
         },
       ),
     );
@@ -100,7 +107,7 @@ export function fitFindings(trouble: HoopTrouble): Finding[] {
         'hoop-part-cannot-close',
         'stop',
         phrase`${verdict.hoop.name} does not lie clear of seams and bands for every part.`,
-        { mends: [floatRescue(), ...mends] },
+        { mends: [floatRescue()] },
       ),
     );
   return found;
@@ -145,6 +152,6 @@ export function nothingFits(trouble: Omit<HoopTrouble, 'laid'>): Finding {
     'hoop-none-fits',
     'stop',
     phrase`No hoop on the shelf takes this design. Nearest: ${nearest.hoop.name}. ${nearest.line}`,
-    { mends: rescuesFor({ ...trouble, ...trouble.rescue, laid: null, nearest }) },
+    { mends: rescuesFor({ ...trouble, ...trouble.rescue, laid: null, nearest }).from('misses') },
   );
 }

@@ -1,5 +1,5 @@
 import type { DesignFacts } from '../design/planDesign';
-import { boxOf } from '../geometry/box';
+import { boxOf, heightOf, widthOf } from '../geometry/box';
 import { opposite, type Point } from '../geometry/point';
 import type { PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
@@ -113,11 +113,34 @@ function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion
   return why;
 }
 
-function whyNotUsed(hoop: Hoop, q: HoopQuestion): Phrase | null {
-  if (!q.outline.opening || q.opened.length > 0) return null;
-  const needed = Math.min(hoop.ringWidthMm, hoop.ringHeightMm) + numberFor(q.rules, 'openingAllowanceMm');
-  if (q.outline.opening.widthMm >= needed) return null;
-  return phrase`needs an opening of ${mm(needed)}; the ${q.outline.opening.name} is ${mm(q.outline.opening.widthMm)}: open a seam`;
+/**
+ * Why a ring does not go into the piece, null when it does: first it must not be larger than the piece itself, opened
+ * or not, then its way in must let it through with a hand.
+ */
+export function whyNotIn(
+  hoop: Hoop,
+  { outline, opened, rules }: Pick<HoopQuestion, 'outline' | 'opened' | 'rules'>,
+): Phrase | null {
+  if (!outline.opening) return null;
+  const short = Math.min(hoop.ringWidthMm, hoop.ringHeightMm);
+  const face = boxOf(outline.outline);
+  const room = Math.min(widthOf(face), heightOf(face));
+  if (short > room)
+    return phrase`does not go into this piece, opened or not: its ring is ${mm(short)}, the piece ${mm(room)}`;
+  if (opened.length > 0) return null;
+  const needed = short + numberFor(rules, 'openingAllowanceMm');
+  if (outline.opening.widthMm >= needed) return null;
+  return phrase`needs an opening of ${mm(needed)}; the ${outline.opening.name} is ${mm(outline.opening.widthMm)}: open a seam`;
+}
+
+/** How much too large a design is in all, in words: "6 mm too wide and 3 mm too high"; a round field has one figure. */
+export function missInWords({ widthMm, heightMm }: Miss, round: boolean): Phrase {
+  if (round) return phrase`${mm(2 * widthMm)} too large across`;
+  const parts = [
+    ...(widthMm > 0 ? [phrase`${mm(2 * widthMm)} too wide`] : []),
+    ...(heightMm > 0 ? [phrase`${mm(2 * heightMm)} too high`] : []),
+  ];
+  return parts.flatMap((part, i) => (i === 0 ? part : [' and ', ...part]));
 }
 
 function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
@@ -133,13 +156,8 @@ function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
       ? phrase`${turned} with ${mm(best)} to spare each side; floated only: ${float}.`
       : phrase`${turned} with ${mm(best)} to spare each side.`;
   }
-  const miss = upright?.miss ?? { widthMm: 0, heightMm: 0 };
-  const parts = [
-    ...(miss.widthMm > 0 ? [phrase`${mm(2 * miss.widthMm)} in width`] : []),
-    ...(miss.heightMm > 0 ? [phrase`${mm(2 * miss.heightMm)} in height`] : []),
-  ];
-  const by = parts.length === 2 ? phrase`${parts[0] ?? []} and ${parts[1] ?? []}` : (parts[0] ?? []);
-  return phrase`Misses by ${by}: would need ${percent(Math.floor(scale * 100))}.`;
+  const by = missInWords(upright?.miss ?? { widthMm: 0, heightMm: 0 }, verdict.hoop.round);
+  return phrase`Misses: ${by}; would need ${percent(Math.floor(scale * 100))}.`;
 }
 
 /** Judges one hoop in four turns: the field, the ring on the cloth, the opening, the thickness. */
@@ -149,7 +167,7 @@ export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
     hoop,
     fits: turns.some((t) => t.miss === null),
     whyNotHooped: whyNotHooped(hoop, turns, q),
-    whyNotUsed: whyNotUsed(hoop, q),
+    whyNotUsed: whyNotIn(hoop, q),
     turns,
     largestScale: Math.max(...turns.map((t) => largestScale(q.facts.hull, fieldOf(hoop), -t.turnDeg))),
   };
@@ -158,9 +176,13 @@ export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
 
 const areaOf = (hoop: Hoop) => hoop.fieldWidthMm * hoop.fieldHeightMm * (hoop.round ? Math.PI / 4 : 1);
 
-/** Usable hoops by field, the smallest first; then those that miss, the nearest first. */
+/** How far a hoop is from what a person would try: whether its ring goes in, then how near in size its field is. */
+const farness = ({ whyNotUsed, largestScale: scale }: HoopVerdict): number =>
+  (whyNotUsed ? 10 : 0) + Math.abs(Math.log(scale));
+
+/** Usable hoops by field, the smallest first; then the others, those a person would try first. */
 export function byChoice(a: HoopVerdict, b: HoopVerdict): number {
   const usable = (v: HoopVerdict) => v.fits && v.whyNotUsed === null;
   if (usable(a) !== usable(b)) return usable(a) ? -1 : 1;
-  return usable(a) ? areaOf(a.hoop) - areaOf(b.hoop) : b.largestScale - a.largestScale;
+  return usable(a) ? areaOf(a.hoop) - areaOf(b.hoop) : farness(a) - farness(b);
 }

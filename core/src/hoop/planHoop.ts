@@ -80,7 +80,8 @@ function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['c
 }
 
 /** What the choice of a hoop depends on beyond the design and the piece. */
-export interface HoopContext extends Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset'> {
+export interface HoopContext
+  extends Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'> {
   shelf: Shelf;
   /** The turns that work, the best for mounting first. */
   preferTurns: (hoop: Hoop, turns: readonly QuarterTurn[]) => QuarterTurn[];
@@ -133,12 +134,13 @@ function fewerHoopings(
   if (!laid || hoopings.length < 2) return [];
   const others = usable
     .filter((v) => v !== laid.verdict && (method === 'floated' || v.whyNotHooped.length === 0))
-    .flatMap((v) => {
-      const turn = turnsThatWork(v, method)[0];
-      if (!turn) return [];
-      const turnDeg = q.designTurnDeg + turn.turnDeg;
-      return [{ hoop: v.hoop, turnDeg, count: groupsFor(v.hoop, turnDeg, context.copies).length }];
-    })
+    .flatMap((v) =>
+      turnsThatWork(v, method).map((turn) => {
+        const turnDeg = q.designTurnDeg + turn.turnDeg;
+        const count = groupsFor(v.hoop, turnDeg, context.copies).length;
+        return { hoop: v.hoop, turnDeg, ofHoop: turn.turnDeg, count };
+      }),
+    )
     .filter((other) => other.count < hoopings.length)
     .sort((a, b) => a.count - b.count);
   const closes = (other: { hoop: Hoop; turnDeg: number }) =>
@@ -148,7 +150,7 @@ function fewerHoopings(
   const mend = {
     label: phrase`Take the ${best.hoop.name}`,
     result: phrase`${count(best.count)} hoopings instead of ${count(hoopings.length)}`,
-    change: { stage: 'hoop' as const, set: otherHoop(best.hoop.id) },
+    change: { stage: 'hoop' as const, set: { ...otherHoop(best.hoop.id), turnDeg: best.ofHoop } },
   };
   const text = phrase`${count(context.copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
   return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];

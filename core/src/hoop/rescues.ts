@@ -2,17 +2,26 @@ import { elementsOf, gathered } from '../design/elements';
 import type { DesignFacts } from '../design/planDesign';
 import type { Artwork } from '../design/schema';
 import type { Mend } from '../findings/finding';
-import { boxOf, grown, holds, nearestIn } from '../geometry/box';
+import { boxOf, centreOf, grown, heightOf, holds, nearestIn, widthOf } from '../geometry/box';
 import { distance, fullTurnDeg, minus, ORIGIN, opposite, type Point, plus, turn } from '../geometry/point';
 import type { Polygon } from '../geometry/polygon';
 import { numberFor } from '../rules/numbers';
 import { count, mm, type Phrase, percent, phrase } from '../units/phrase';
-import { type HoopQuestion, type HoopVerdict, judgeHoop, whyNotClosed } from './judgeHoop';
+import { type HoopQuestion, type HoopVerdict, judgeHoop, whyNotClosed, whyNotIn } from './judgeHoop';
 import { type LaidHoop, layPart, splitsOf } from './layHoop';
 import { nearestReach } from './nearestReach';
 import { inHoopFrame } from './ring';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from './schema';
 import type { Split, SplitPart } from './split';
+
+/** What keeps a hoop from stitching a design: past its field, not let into the piece, its ring not closing. */
+export type HoopFault = 'misses' | 'opening' | 'closing';
+
+/** A way out, with the faults that are gone once it is taken. */
+type Rescue = Mend & { removes: readonly HoopFault[] };
+
+const WHERE_IT_LIES: readonly HoopFault[] = ['misses', 'closing'];
+const ALL_FAULTS: readonly HoopFault[] = ['misses', 'opening', 'closing'];
 
 /** What the ways out of a hoop's trouble depend on. */
 export interface RescueQuestion {
@@ -29,6 +38,8 @@ export interface RescueQuestion {
   artwork: Artwork | null;
   /** How far the design is off its rule already, piece frame. */
   offset: Point;
+  /** Where the design's centre comes to lie on the piece when it is another size or another outline. */
+  centreFor: (facts: DesignFacts) => Point;
 }
 
 /** A rescue question with the hoop it is about. */
@@ -52,14 +63,23 @@ const works = (verdict: HoopVerdict, method: Method): boolean => turnsOf(verdict
 
 const scaledBy = (facts: DesignFacts, by: number): DesignFacts => ({
   ...facts,
+  widthMm: facts.widthMm * by,
+  heightMm: facts.heightMm * by,
   hull: facts.hull.map((p) => ({ x: p.x * by, y: p.y * by })),
 });
 
+/** A hoop judged for the design changed, where its rule then puts it. */
+const judgeChanged = ({ verdict, q, centreFor }: Asked, facts: DesignFacts): HoopVerdict =>
+  judgeHoop(verdict.hoop, { ...q, facts, designCentre: centreFor(facts) });
+
+/** Whether this hoop's ring could close on the cloth at all, wherever it lay. */
+const canClose = ({ verdict, q }: Asked): boolean => whyNotClosed(verdict.hoop, q).length === 0;
+
 /** Where the opening is too tight: open the seam nearest at hand. */
-function openSeam({ verdict, q }: Asked): Mend[] {
-  if (!verdict.whyNotUsed) return [];
+function openSeam({ verdict, q }: Asked): Rescue[] {
+  if (!verdict.whyNotUsed || whyNotIn(verdict.hoop, { ...q, opened: ['a seam'] })) return [];
   const seams = q.outline.seams.filter((s) => s.style === 'seam');
-  const [seam] = [...seams.filter((s) => s.name.includes('side')), ...seams];
+  const [seam] = [...seams.filter((s) => s.id.startsWith('sideSeam')), ...seams];
   if (!seam) return [];
   return [
     {
@@ -67,12 +87,13 @@ function openSeam({ verdict, q }: Asked): Mend[] {
       result: phrase`lets ${verdict.hoop.name} in`,
       cost: phrase`closed again by hand; Finish lists it`,
       change: { stage: 'piece', set: { opened: [seam.name] } },
+      removes: ['opening'],
     },
   ];
 }
 
 /** 1. Turn the hoop on the piece. */
-function turnHoop({ verdict, method, input }: Asked): Mend[] {
+function turnHoop({ verdict, method, input }: Asked): Rescue[] {
   if (input.turnDeg === null) return [];
   const [other] = turnsOf(verdict, method).sort((a, b) => b.spareMm - a.spareMm);
   if (!other || other.turnDeg === input.turnDeg) return [];
@@ -83,17 +104,30 @@ function turnHoop({ verdict, method, input }: Asked): Mend[] {
       result: phrase`fits with ${mm(other.spareMm)} to spare each side`,
       cost: phrase`none: the design stays where it is`,
       change: set({ turnDeg: other.turnDeg, shift: null }),
+      removes: WHERE_IT_LIES,
     },
   ];
 }
 
+/** The design with another outline at its scale, about its own middle. */
+function factsWithHull(facts: DesignFacts, hull: Polygon, scale: number): DesignFacts {
+  const box = boxOf(hull);
+  const middle = centreOf(box);
+  return {
+    ...facts,
+    widthMm: widthOf(box) * scale,
+    heightMm: heightOf(box) * scale,
+    hull: hull.map((p) => ({ x: (p.x - middle.x) * scale, y: (p.y - middle.y) * scale })),
+  };
+}
+
 /** 2. Draw the elements of the design closer together. */
-function moveCloser(asked: Asked): Mend[] {
+function moveCloser(asked: Asked): Rescue[] {
   const { artwork, q, scalePercent, verdict } = asked;
   if (!artwork || works(verdict, asked.method)) return [];
   const scale = scalePercent / 100;
   const fits = (hull: Polygon) =>
-    works(judgeHoop(verdict.hoop, { ...q, facts: scaledBy({ ...q.facts, hull }, scale) }), asked.method);
+    works(judgeChanged(asked, factsWithHull(q.facts, hull, scale)), asked.method);
   const gapMm = numberFor(q.rules, 'elementGapMm');
   const found = gathered(elementsOf(artwork), fits, gapMm / scale);
   if (!found) return [];
@@ -104,7 +138,8 @@ function moveCloser(asked: Asked): Mend[] {
       result: phrase`fits ${verdict.hoop.name}; ${mm(found.gapMm * scale)} are left between them`,
       cost: phrase`the composition changes: up to ${mm(farthest)} for an element; save the file so`,
       change: { stage: 'design', set: { elementMoves: found.moves } },
-      also: set(forHoop(asked, { shift: null })),
+      also: set(forHoop(asked, { turnDeg: null, shift: null })),
+      removes: WHERE_IT_LIES,
     },
   ];
 }
@@ -123,7 +158,7 @@ function wayInWords(by: Point): Phrase {
   return parts.length === 2 ? phrase`${parts[0] ?? []} and ${parts[1] ?? []}` : (parts[0] ?? phrase`a hair`);
 }
 
-function moved(asked: Asked, by: Point, change: HoopSet): Mend[] {
+function moved(asked: Asked, by: Point, change: HoopSet, removes: readonly HoopFault[]): Rescue[] {
   const off = distance(plus(asked.offset, by), ORIGIN);
   return [
     {
@@ -132,44 +167,47 @@ function moved(asked: Asked, by: Point, change: HoopSet): Mend[] {
       cost: phrase`it sits ${mm(off)} off the rule`,
       change: { stage: 'place', set: { offset: plus(asked.offset, by) } },
       also: set(forHoop(asked, change)),
+      removes,
     },
   ];
 }
 
 /** 3. Shift the design inside the field, off its rule: the hoop stays where it is on the cloth, or goes where it lies. */
-function shiftInField(asked: Asked): Mend[] {
+function shiftInField(asked: Asked): Rescue[] {
   const { laid, q, method, verdict } = asked;
   if (laid && asked.input.shift && laid.allowed.length > 0) {
     const inside = nearestIn(boxOf(laid.allowed.map((p) => inHoopFrame(p, laid))), laid.designAt);
     const by = turn(minus(inside, laid.designAt), laid.onPieceDeg);
-    return distance(by, ORIGIN) < 0.05 ? [] : moved(asked, by, { shift: opposite(inside) });
+    return distance(by, ORIGIN) < 0.05 ? [] : moved(asked, by, { shift: opposite(inside) }, ['misses']);
   }
-  if (method === 'floated' || !verdict.fits || works(verdict, method)) return [];
+  const movable = verdict.fits && verdict.whyNotUsed === null && canClose(asked);
+  if (method === 'floated' || !movable || works(verdict, method)) return [];
   const reach = nearestReach(verdict, q);
   if (!reach) return [];
   const { by, turnDeg, designAt } = reach;
   const place = { turnDeg, shift: opposite(designAt) };
-  if (distance(by, ORIGIN) > LEAST_SHIFT_MM) return moved(asked, by, place);
+  if (distance(by, ORIGIN) > LEAST_SHIFT_MM) return moved(asked, by, place, WHERE_IT_LIES);
   return [
     {
       label: phrase`Lay the hoop ${wayInWords(turn(place.shift, q.designTurnDeg + turnDeg))}, off the mark`,
       result: phrase`its ring lies clear there`,
       cost: phrase`none: the design stays on its rule, off the middle of the field`,
       change: set(forHoop(asked, place)),
+      removes: WHERE_IT_LIES,
     },
   ];
 }
 
 /** 4. Shrink the design, as far as its stitches stand it. */
-function shrink(asked: Asked): Mend[] {
+function shrink(asked: Asked): Rescue[] {
   const { verdict, q, scalePercent, method } = asked;
-  if (works(verdict, method)) return [];
+  if (works(verdict, method) || (method === 'hooped' && !canClose(asked))) return [];
   const least = numberFor(q.rules, 'resizeLeastPercent');
   const freely = numberFor(q.rules, 'resizeFreelyPercent');
   const from = Math.min(scalePercent - 1, Math.floor(verdict.largestScale * scalePercent));
   for (let to = from; to >= least; to--) {
     const facts = scaledBy(q.facts, to / scalePercent);
-    if (!works(judgeHoop(verdict.hoop, { ...q, facts }), method)) continue;
+    if (!works(judgeChanged(asked, facts), method)) continue;
     const denser = ((100 / to) ** 2 - 1) * 100;
     return [
       {
@@ -177,7 +215,8 @@ function shrink(asked: Asked): Mend[] {
         result: phrase`fits ${verdict.hoop.name}`,
         cost: phrase`${percent(denser)} denser with the same stitches${to < freely ? ': watch for a stiff patch' : ''}`,
         change: { stage: 'design', set: { scalePercent: to } },
-        also: set(forHoop(asked, { shift: null })),
+        also: set(forHoop(asked, { turnDeg: null, shift: null })),
+        removes: WHERE_IT_LIES,
       },
     ];
   }
@@ -185,7 +224,7 @@ function shrink(asked: Asked): Mend[] {
 }
 
 /** 5. The next hoop up that works. */
-function nextHoop({ verdict, verdicts, method }: Asked): Mend[] {
+function nextHoop({ verdict, verdicts, method }: Asked): Rescue[] {
   const other = verdicts.find((v) => v.hoop.id !== verdict.hoop.id && works(v, method));
   if (!other) return [];
   const best = Math.max(...turnsOf(other, method).map((t) => t.spareMm));
@@ -199,12 +238,13 @@ function nextHoop({ verdict, verdicts, method }: Asked): Mend[] {
       result: phrase`fits with ${mm(best)} to spare each side`,
       cost: more > 0 ? phrase`${percent(more * 100)} more stabilizer` : phrase`none`,
       change: set(otherHoop(other.hoop.id)),
+      removes: ALL_FAULTS,
     },
   ];
 }
 
 /** 6. Hoop it again, so many mm over: the design stays on its rule. */
-function rehoop(asked: Asked): Mend[] {
+function rehoop(asked: Asked): Rescue[] {
   const { laid, input, verdict, method } = asked;
   if (!laid || !input.shift) return [];
   const way = verdict.turns.find((t) => t.turnDeg === laid.turnDeg);
@@ -217,6 +257,7 @@ function rehoop(asked: Asked): Mend[] {
       result: phrase`the design stays on its rule, inside the field`,
       cost: phrase`the hoop comes off: one more hooping`,
       change: set({ shift: null }),
+      removes: WHERE_IT_LIES,
     },
   ];
 }
@@ -248,7 +289,7 @@ function bestSplit({
 }
 
 /** 7. Stitch it in parts that overlap. */
-function splitIt(asked: Asked): Mend[] {
+function splitIt(asked: Asked): Rescue[] {
   const { verdict, input } = asked;
   if (verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
   const best = bestSplit(asked);
@@ -270,12 +311,13 @@ function splitIt(asked: Asked): Mend[] {
         ? phrase`the file is saved in ${count(parts.length)} parts${and}`
         : phrase`${count(parts.length - 1)} more ${parts.length === 2 ? 'hooping' : 'hoopings'}; the file is saved in ${count(parts.length)} parts${and}`,
       change: set(forHoop(asked, { split: true, part: 0, turnDeg: best.turnDeg, shift: null, ...floated })),
+      removes: WHERE_IT_LIES,
     },
   ];
 }
 
 /** The rescues in the order people try them. */
-const RESCUES: readonly ((asked: Asked) => Mend[])[] = [
+const RESCUES: readonly ((asked: Asked) => Rescue[])[] = [
   openSeam,
   turnHoop,
   moveCloser,
@@ -286,10 +328,20 @@ const RESCUES: readonly ((asked: Asked) => Mend[])[] = [
   splitIt,
 ];
 
-/** Ways to make the chosen hoop work, or to leave it, in the order people try them, each with its cost. */
-export function rescuesFor(question: RescueQuestion): Mend[] {
+/** Ways out of a hoop's faults, in the order people try them, each with its cost and with what is gone after it. */
+export interface Rescues {
+  /** Those after which this fault is gone. */
+  from: (fault: HoopFault) => Mend[];
+}
+
+/** Ways to make the chosen hoop work, or to leave it. */
+export function rescuesFor(question: RescueQuestion): Rescues {
   const verdict = question.laid?.verdict ?? question.nearest;
-  return verdict ? RESCUES.flatMap((rescue) => rescue({ ...question, verdict })) : [];
+  const all = verdict ? RESCUES.flatMap((rescue) => rescue({ ...question, verdict })) : [];
+  return {
+    from: (fault) =>
+      all.filter(({ removes }) => removes.includes(fault)).map(({ removes: _, ...mend }): Mend => mend),
+  };
 }
 
 export const floatRescue = (): Mend => ({

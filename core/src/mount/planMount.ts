@@ -14,6 +14,7 @@ import type { PlacePlan } from '../place/planPlace';
 import type { HouseRules } from '../rules/schema';
 import type { Machine } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
+import { type CopyKeys, copyKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
 import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
@@ -40,6 +41,8 @@ export interface MountPlan {
   display: Display;
   /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
   crooked: CrookedPlan | null;
+  /** What to key in for each further copy, in the hooping that reaches it; empty where there is one. */
+  copies: CopyKeys[];
   /** Where each mark of the piece is chalked, piece frame, mm. */
   marksAt: Readonly<Record<MarkId, Point>>;
   /** Where each mark of the piece should be found on the hoop's grid, mm. */
@@ -275,6 +278,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     chosen,
     keys,
     keyOrder: keyOrder(q.facts, keys, field),
+    copies: copyKeys(q, asPlanned.keys),
     designAt: designAtKeys(q.facts, keys),
     display: displayFor(q.facts, keys),
     crooked,

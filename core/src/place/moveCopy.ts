@@ -15,9 +15,12 @@ export function posesOf(
   return copies.length > 0 ? copies : [{ centre, turnDeg, footprint }];
 }
 
+const toTenths = ({ x, y }: Point): Point => ({ x: Math.round(x * 10) / 10, y: Math.round(y * 10) / 10 });
+
 /**
  * What changes when one copy is dragged by so many mm from where it lay at `start`. Of a scatter that copy alone
- * moves, freely; otherwise all move by the one offset, each in its own turn, snapped to the rule and to the grid.
+ * moves, freely; otherwise all move by the one offset, each in its own turn, snapped to the rule and to the grid
+ * unless snapping was left.
  */
 export function movedCopy(
   start: PlaceInput,
@@ -33,5 +36,6 @@ export function movedCopy(
   }
   const poses = posesOf(place);
   const turned = (poses[index]?.turnDeg ?? 0) - (poses[0]?.turnDeg ?? 0);
-  return { offset: snapOffset(plus(start.offset, turn(by, -turned)), snap.units, snap.withinMm) };
+  const offset = plus(start.offset, turn(by, -turned));
+  return { offset: start.snaps ? snapOffset(offset, snap.units, snap.withinMm) : toTenths(offset) };
 }

@@ -11,12 +11,13 @@ import type { UsualPlacement } from '../piece/usualPlacement';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
 import type { OwnPlacement } from '../shelf/schema';
-import { type Phrase, phrase } from '../units/phrase';
+import { mm, type Phrase, phrase } from '../units/phrase';
 import { checkPlace } from './checkPlace';
 import { type Copies, type Copy, copiesFor } from './copies';
+import { depthLandmarks } from './depths';
 import { footprintOf, nearestThings } from './footprint';
 import { axisEnds, type MarkStep, markCautions, markSteps, methodsFor, prepareFor } from './marks';
-import { type ChestSchool, landmark, type Reach, type RuledSpot } from './placement';
+import { arithmetic, type ChestSchool, landmark, type Reach, type RuledSpot } from './placement';
 import type { MarkMethod, PlaceInput } from './schema';
 import { spotFor } from './spotFor';
 
@@ -129,6 +130,40 @@ interface Laying {
   rules: HouseRules;
 }
 
+/** The rule's spot at the depth that the maker asked for from a landmark; a spot along a crease keeps its own. */
+function atAskedDepth(
+  spot: RuledSpot,
+  on: {
+    input: PlaceInput;
+    piece: PiecePlan;
+    outline: PieceOutline;
+    reachAt: (turnDeg: number) => Reach;
+  },
+): RuledSpot {
+  const { depth: asked } = on.input;
+  const from =
+    asked && depthLandmarks(on.piece.kind, on.piece.view, on.outline).find((d) => d.id === asked.from);
+  if (!asked || !from || spot.corner) return spot;
+  const reach = on.reachAt(spot.turnDeg);
+  const toPart = { top: -reach.top, centre: 0, bottom: reach.bottom }[asked.part];
+  const y = from.at.y + (from.way === 'down' ? asked.mm : -asked.mm) - toPart;
+  const below = from.way === 'down' ? 'below' : 'above';
+  return {
+    ...spot,
+    y,
+    depth: from,
+    reason: arithmetic(
+      'place',
+      phrase`Its ${asked.part} ${mm(asked.mm)} ${below} ${from.name}, as you set it.`,
+      asked.part === 'centre'
+        ? []
+        : [
+            phrase`half its height ${mm(Math.abs(toPart))}: its centre ${mm(Math.abs(y - from.at.y))} ${below} ${from.name}`,
+          ],
+    ),
+  };
+}
+
 /** Where rule and maker put it, before anything is said about it. */
 function lay({ placement, input, piece, facts, rules }: Laying) {
   const school = input.school ?? placement.moved?.school ?? schoolFor(rules, 'chest');
@@ -137,7 +172,7 @@ function lay({ placement, input, piece, facts, rules }: Laying) {
   const extra = input.turnDeg + own.turnDeg + leanDegOf(line);
   const reachAt = (ruleTurn: number) => reachOf(facts, ruleTurn + extra);
   const outline = piece.geometry;
-  const spot: RuledSpot = spotFor(
+  const ruledSpot: RuledSpot = spotFor(
     {
       view: piece.view,
       readings: piece.readings,
@@ -149,6 +184,7 @@ function lay({ placement, input, piece, facts, rules }: Laying) {
     },
     placement.rule,
   );
+  const spot = atAskedDepth(ruledSpot, { input, piece, outline, reachAt });
   const turnDeg = spot.turnDeg + extra;
   const lineAt = (y: number) => line.offset + line.slope * y;
   const ruled = plus({ x: (spot.edge ? 0 : lineAt(spot.y)) + spot.across, y: spot.y }, own.offset);
@@ -178,6 +214,9 @@ function lay({ placement, input, piece, facts, rules }: Laying) {
     many,
   };
 }
+
+/** Where the design's centre comes to lie on the piece, and nothing else. */
+export const centreOn = (laying: Laying): Point => lay(laying).centre;
 
 /** Works out the spot, its marks and its clearances. Needs a piece that can be drawn and a known design. */
 export function planPlace(laying: Laying): PlacePlan {

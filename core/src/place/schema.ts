@@ -27,6 +27,18 @@ export const NO_COPIES_ASKED = {
   >,
 } as const;
 
+/** The part of a design that a depth is asked for. */
+export const DESIGN_PARTS = ['top', 'centre', 'bottom'] as const;
+export type DesignPart = (typeof DESIGN_PARTS)[number];
+
+/** A depth of the maker's own: so far from a landmark of the face to a part of the design, mm. */
+export const AskedDepthSchema = z.object({
+  from: z.string().min(1).max(40),
+  part: z.enum(DESIGN_PARTS),
+  mm: z.number().min(0).max(3000),
+});
+export type AskedDepth = z.infer<typeof AskedDepthSchema>;
+
 /** Where the maker wants it: a rule, and how far from it. Offset in mm in the piece frame. */
 export const PlaceInputSchema = z.object({
   /** A usual placement of the kind by id; the kind's first one stands in for an unknown id. */
@@ -37,6 +49,10 @@ export const PlaceInputSchema = z.object({
   /** Clockwise, in degrees, from the rule's own turn. */
   turnDeg: z.number().min(-360).max(360),
   method: z.enum(MARK_METHODS),
+  /** A depth from a landmark in place of the rule's own; null follows the rule. */
+  depth: AskedDepthSchema.nullable().default(null),
+  /** Dragged, it comes to rest on the rule and on whole steps of the tape; false leaves it where it is let go. */
+  snaps: z.boolean().default(true),
   /** Gap from the edge, where the placement asks for one. */
   edgeGapMm: wish.default(NO_COPIES_ASKED.edgeGapMm),
   /** Repeats along a hem. */

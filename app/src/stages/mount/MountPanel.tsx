@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';
+import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
@@ -74,6 +75,16 @@ export function MountPanel() {
       <CrookedFields />
       <TraceFields />
       <KeyRow keys={mount.keys} order={mount.keyOrder} units={units} />
+      {mount.copies.length > 0 ? (
+        <Disclosure title={`Keys for no. 2 to ${mount.copies.length + 1}`} label="Keys for the other copies">
+          {mount.copies.map(({ number, hooping, hoopTurnDeg, keys, order }) => (
+            <View key={number} style={{ gap: 4 }}>
+              <Txt as="label">{`No. ${number}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}° on the piece`}`}</Txt>
+              <KeyRow keys={keys} order={order} units={units} />
+            </View>
+          ))}
+        </Disclosure>
+      ) : null}
       <DisplayPicture />
       <HoldDown sides={mount.trace.holdDown} />
       {mount.machine ? (

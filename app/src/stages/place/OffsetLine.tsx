@@ -1,7 +1,9 @@
-import { faceWidthOf, formatLength } from '@zt/core';
+import { faceWidthOf, formatLength, mm, say, stepOf } from '@zt/core';
 import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { KeepAs } from '../KeepAs';
@@ -36,34 +38,94 @@ function KeepPlace() {
   );
 }
 
-/** How far the design lies from its rule, and the way back. */
+const NUDGES = [
+  { title: '←', label: 'Nudge left', x: -1, y: 0 },
+  { title: '↑', label: 'Nudge up', x: 0, y: -1 },
+  { title: '↓', label: 'Nudge down', x: 0, y: 1 },
+  { title: '→', label: 'Nudge right', x: 1, y: 0 },
+] as const;
+
+/** Moves by the smallest mark, typed lengths, and whether a drag comes to rest on the tape's marks. */
+function MoveFields() {
+  const { ticket, units, change } = useOpenTicket();
+  const { offset, snaps } = ticket.place;
+  const by = stepOf(units);
+  const put = (next: Partial<typeof offset>, gesture: string) =>
+    change({ stage: 'place', set: { offset: { ...offset, ...next } } }, gesture);
+  return (
+    <Disclosure title="Move it by a tape’s mark" label="Move it by typed lengths">
+      <View style={{ gap: 8 }}>
+        <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
+          {NUDGES.map(({ title, label, x, y }) => (
+            <Press
+              key={label}
+              title={title}
+              label={`${label} ${formatLength(by, units)}`}
+              onPress={() => put({ x: offset.x + x * by, y: offset.y + y * by }, 'nudged')}
+            />
+          ))}
+          <Txt as="small">{`by ${formatLength(by, units)}`}</Txt>
+        </View>
+        <SidedLengthField
+          label="off the rule, across"
+          mm={offset.x}
+          units={units}
+          sides={['to your left', 'to your right']}
+          onLength={(x) => put({ x }, 'typed across')}
+        />
+        <SidedLengthField
+          label="off the rule, up or down"
+          mm={offset.y}
+          units={units}
+          sides={['higher', 'lower']}
+          onLength={(y) => put({ y }, 'typed down')}
+        />
+        <Choice
+          label="Dragged on the sheet, it comes to rest"
+          small
+          options={[
+            { id: 'snap', name: 'on the rule and whole marks' },
+            { id: 'free', name: 'where I let go' },
+          ]}
+          chosen={snaps ? 'snap' : 'free'}
+          onChoose={(id) => change({ stage: 'place', set: { snaps: id === 'snap' } })}
+        />
+      </View>
+    </Disclosure>
+  );
+}
+
+/** How far the design lies from its rule, the way back, and finer ways to move it. */
 export function OffsetLine() {
   const { ticket, units, change } = useOpenTicket();
   const { offset, turnDeg } = ticket.place;
   const parts = [
     offset.x === 0
       ? null
-      : `${formatLength(Math.abs(offset.x), units)} to your ${offset.x > 0 ? 'right' : 'left'}`,
-    offset.y === 0 ? null : `${formatLength(Math.abs(offset.y), units)} ${offset.y > 0 ? 'lower' : 'higher'}`,
+      : `${say([mm(Math.abs(offset.x))], units)} to your ${offset.x > 0 ? 'right' : 'left'}`,
+    offset.y === 0 ? null : `${say([mm(Math.abs(offset.y))], units)} ${offset.y > 0 ? 'lower' : 'higher'}`,
     turnDeg === 0 ? null : `turned ${turnDeg}°`,
   ].filter(Boolean);
-  if (parts.length === 0)
-    return (
-      <Txt as="small" tone="graphite">
-        On the rule. Drag it on the sheet to move it.
-      </Txt>
-    );
   return (
     <View>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
-        <Txt as="strong" testID="offset">{`Off the rule: ${parts.join(', ')}`}</Txt>
-        <Press
-          kind="link"
-          title="back to the rule"
-          onPress={() => change({ stage: 'place', set: { offset: { x: 0, y: 0 }, turnDeg: 0 } })}
-        />
+      {parts.length === 0 ? (
+        <Txt as="small" tone="graphite">
+          On the rule. Drag it on the sheet to move it.
+        </Txt>
+      ) : (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
+          <Txt as="strong" testID="offset">{`Off the rule: ${parts.join(', ')}`}</Txt>
+          <Press
+            kind="link"
+            title="back to the rule"
+            onPress={() => change({ stage: 'place', set: { offset: { x: 0, y: 0 }, turnDeg: 0 } })}
+          />
+        </View>
+      )}
+      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        <MoveFields />
+        {parts.length === 0 ? null : <KeepPlace />}
       </View>
-      <KeepPlace />
     </View>
   );
 }

@@ -9,6 +9,7 @@ import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
+import { DepthFields } from './DepthFields';
 import { OffsetLine } from './OffsetLine';
 import { PaperLinks } from './PaperLinks';
 import { PlacementChoice } from './PlacementChoice';
@@ -61,6 +62,7 @@ export function PlacePanel() {
       <PlacementChoice />
       <PlacementFields place={place} />
       {place.placement.copies === 'scatter' ? null : <OffsetLine />}
+      {place.placement.copies === 'scatter' ? null : <DepthFields />}
       <StepList steps={place.marks} units={units} />
       <Why about="this place" reasons={place.reasons} units={units} />
       {hoop && hoop.hoopings.length > 0 ? (

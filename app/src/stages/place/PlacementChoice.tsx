@@ -1,4 +1,4 @@
-import { type PlaceInput, placementsFor, schoolFor, schoolsOf } from '@zt/core';
+import { type PlaceInput, placementsFor, schoolsOf } from '@zt/core';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { useOpenTicket } from '../../hooks/useTicket';
@@ -9,15 +9,15 @@ const SCHOOL_NAMES = Object.fromEntries(schoolsOf('chest')) as Record<ChestSchoo
 
 /** Which of the kind's places, the shop's own among them, and by which school. */
 export function PlacementChoice() {
-  const { ticket, plan, shelf, rules, change } = useOpenTicket();
+  const { ticket, plan, shelf, change } = useOpenTicket();
   const wide = useWide();
   const { place } = plan;
   const placements = placementsFor(ticket.piece.kind, shelf.placements);
   const bySchool = place?.reasons[0]?.school !== undefined;
   if (!place || (placements.length < 2 && !bySchool)) return null;
-  const chosen = ticket.place.school ?? schoolFor(rules, 'chest');
+  const chosen = place.school;
   const choose = (placement: string) => {
-    change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 } } });
+    change({ stage: 'place', set: { placement, offset: { x: 0, y: 0 }, depth: null } });
   };
   return (
     <Disclosure
