@@ -43,6 +43,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       grain: null,
       sizes: [],
       sewing: {},
+      stripEdge: null,
       opened: [],
     },
     design: EMPTY_DESIGN,

@@ -1,3 +1,4 @@
+import { faintThreads } from './colour/faintThreads';
 import { type DesignPlan, planDesign } from './design/planDesign';
 import { byGravity, type Finding } from './findings/finding';
 import type { Reason } from './findings/reason';
@@ -50,7 +51,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const design = planDesign(ticket.design, rules);
   const { geometry } = piece;
   const { facts } = design;
-  if (!geometry || !facts) return gather(ticket, { ...NOT_YET, piece, design });
+  if (!geometry || !facts) return gather(ticket, { ...NOT_YET, piece, design }, rules);
 
   const laying = { placement, input: ticket.place, piece: { ...piece, geometry }, facts, rules };
   const place = planPlace(laying);
@@ -79,7 +80,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
   const hoop = withLayers(choice, { fabric: piece.fabric, layers }, rules);
   const machine = machineFor(ticket.mount, hoop.laid?.verdict.hoop ?? null, shelf);
   const ranks = rankTurns(hoop.turns, lie, machine);
-  const mount = hasLaid(hoop)
+  const mount = isStitchable(hoop)
     ? planMount(ticket.mount, {
         facts: factsInHoop(facts, hoop.laid),
         hoop,
@@ -103,16 +104,20 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     copies: Math.max(1, place.copies.length),
   });
   const finish = planFinish({ piece, opened: piece.opened, layers, rules });
-  return gather(ticket, {
-    piece,
-    design,
-    place,
-    hoop,
-    layers,
-    mount,
-    stitch,
-    finish,
-  });
+  return gather(
+    ticket,
+    {
+      piece,
+      design,
+      place,
+      hoop,
+      layers,
+      mount,
+      stitch,
+      finish,
+    },
+    rules,
+  );
 }
 
 /** The hoop once its layers are known: how taut they lie, and whether it closes on all of them. */
@@ -130,17 +135,23 @@ function withLayers(
   };
 }
 
-const hasLaid = (hoop: HoopPlan): hoop is HoopPlan & { laid: LaidHoop } => hoop.laid !== null;
+/** Whether the design lies in a hoop's field: only then is there a way to mount it. */
+const isStitchable = (hoop: HoopPlan): hoop is HoopPlan & { laid: LaidHoop } =>
+  hoop.laid !== null && !hoop.findings.some((f) => f.code === 'hoop-misses' || f.code === 'hoop-opening');
 
 /** A plan before its findings and reasons are gathered. */
 type Stages = Omit<Plan, 'findings' | 'reasons'>;
 
-function gather(ticket: Ticket, stages: Stages): Plan {
+function gather(ticket: Ticket, stages: Stages, rules: HouseRules): Plan {
   const { piece, design, place, hoop, layers, mount, stitch } = stages;
   const all = [piece, design, place, hoop, layers, mount, stitch].flatMap((stage) => stage ?? []);
   return {
     ...stages,
-    findings: byGravity([...all.flatMap((stage) => stage.findings), ...changedSince(ticket, stages)]),
+    findings: byGravity([
+      ...all.flatMap((stage) => stage.findings),
+      ...faintThreads(stages.piece.colour, stages.design.facts, rules),
+      ...changedSince(ticket, stages),
+    ]),
     reasons: all.flatMap((stage) => stage.reasons),
   };
 }

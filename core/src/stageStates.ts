@@ -1,4 +1,4 @@
-import type { Severity } from './findings/finding';
+import { isInTheWay, type Severity } from './findings/finding';
 import type { Plan } from './plan';
 import { STAGES, type Stage } from './stages';
 import type { Ticket } from './ticket';
@@ -13,17 +13,25 @@ export interface StageState {
   blocked: boolean;
 }
 
+const GRAVE = ['stop', 'next', 'warn'] as const;
+
+/** Whether a stage waits: for the piece and the design, or for a hoop that the design lies in. */
+function isBlocked(stage: Stage, plan: Plan): boolean {
+  if (stage === 'piece' || stage === 'design') return false;
+  return plan.place === null || (stage === 'mount' && plan.mount === null);
+}
+
 /** How every stage of a ticket stands, in the order of work. */
 export function stageStates(ticket: Pick<Ticket, 'settled'>, plan: Plan): StageState[] {
   return STAGES.map((stage) => {
     const own = plan.findings.filter((f) => f.stage === stage);
     const severities = own.map((f) => f.severity);
     const changed = own.some((f) => f.code === `${stage}-changed`);
-    const trouble = severities.includes('stop') ? 'stop' : severities.includes('warn') ? 'warn' : null;
-    const blocked = stage !== 'piece' && stage !== 'design' && plan.place === null;
+    const trouble = GRAVE.find((severity) => severities.includes(severity)) ?? null;
+    const blocked = isBlocked(stage, plan);
     return {
       stage,
-      settled: ticket.settled.includes(stage) && !blocked && trouble !== 'stop' && !changed,
+      settled: ticket.settled.includes(stage) && !blocked && !own.some(isInTheWay) && !changed,
       trouble,
       blocked,
     };

@@ -6,6 +6,7 @@ import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import type { Context } from './context';
+import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody } from './errors';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
@@ -27,11 +28,11 @@ const API_DOCUMENT = {
   },
 };
 
-function answerError(error: Error): { status: 400 | 404 | 409 | 413 | 500; body: ErrorBody } {
+function answerError(error: Error, path: string): { status: 400 | 404 | 409 | 413 | 500; body: ErrorBody } {
   if (error instanceof ApiError)
     return { status: error.status, body: { code: error.code, message: error.message } };
   if (error instanceof HTTPException && error.status < 500) {
-    return { status: 400, body: { code: 'unreadable', message: `Nothing was saved. ${error.message}` } };
+    return { status: 400, body: { code: 'unreadable', message: `${whatWasNotDone(path)} ${error.message}` } };
   }
   return {
     status: 500,
@@ -49,13 +50,16 @@ export function createApp(context: Context) {
       maxSize: MOST_BODY_BYTES,
       onError: (c) =>
         c.json(
-          { code: 'too-large', message: 'This is over 8 MB. Nothing was saved.' } satisfies ErrorBody,
+          {
+            code: 'too-large',
+            message: `This is over 8 MB. ${whatWasNotDone(c.req.path)}`,
+          } satisfies ErrorBody,
           413,
         ),
     }),
   );
   app.onError((error, c) => {
-    const { status, body } = answerError(error);
+    const { status, body } = answerError(error, c.req.path);
     if (status === 500) process.stderr.write(`${error.stack ?? error.message}\n`);
     return c.json(body, status);
   });

@@ -5,7 +5,8 @@ import { Offer } from './Offer';
 import { Trial } from './Trial';
 import { Txt } from './ui/Txt';
 
-const WORDS = { stop: 'Stop', warn: 'Mind', note: 'Note' } as const;
+const WORDS = { stop: 'Stop', next: 'Next', warn: 'Mind', note: 'Note' } as const;
+const TONES = { stop: 'madder', next: 'ink', warn: 'madder', note: 'graphite' } as const;
 
 interface FindingNoteProps {
   finding: Finding;
@@ -22,7 +23,7 @@ const sameMend = (a: Mend | null, b: Mend): boolean => JSON.stringify(a) === JSO
 /** What is wrong, by how much, and the buttons that mend it. */
 export function FindingNote({ finding, units, onMend, trial, quiet = false }: FindingNoteProps) {
   const p = usePalette();
-  const tone = finding.severity === 'note' ? 'graphite' : 'madder';
+  const tone = TONES[finding.severity];
   return (
     <View
       role="note"

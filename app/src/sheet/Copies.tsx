@@ -17,6 +17,7 @@ export function Copies({ plan, view, boxed = false }: { plan: Plan; view: View; 
       turnDeg={turnDeg}
       box={boxed ? footprint : null}
       ink={clothInk(piece.colour)}
+      ground={piece.colour}
     />
   ));
 }

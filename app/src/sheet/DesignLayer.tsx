@@ -1,6 +1,7 @@
-import type { DesignFacts, Point } from '@zt/core';
+import { type DesignFacts, isSeenOn, type Point } from '@zt/core';
 import { memo } from 'react';
 import { G, Path, Rect } from 'react-native-svg';
+import { useShop } from '../hooks/useShop';
 import { pathPx, transformAt, type View } from './view';
 
 interface DesignLayerProps {
@@ -14,15 +15,21 @@ interface DesignLayerProps {
   stops?: number;
   mirror?: boolean;
   ink: string;
+  /** The colour it lies on: thread near it gets a fine contour, so that it can be seen. */
+  ground?: string;
 }
 
+/** The line about what would not be seen on its ground; nothing where it is seen. */
+type Contour = (hex: string) => { stroke?: string; strokeWidth?: number };
+const CONTOUR_PX = 1.1;
+
 /** A design without a drawing: its box in its first colour, with a bar at the top so that up is seen. */
-function PlainDesign({ facts, ink }: { facts: DesignFacts; ink: string }) {
+function PlainDesign({ facts, ink, contour }: { facts: DesignFacts; ink: string; contour: Contour }) {
   const { widthMm: w, heightMm: h } = facts;
   const hex = facts.stops[0]?.hex ?? ink;
   return (
     <G>
-      <Rect x={-w / 2} y={-h / 2} width={w} height={h} rx={3} fill={hex} opacity={0.85} />
+      <Rect x={-w / 2} y={-h / 2} width={w} height={h} rx={3} fill={hex} opacity={0.85} {...contour(hex)} />
       {facts.stops.slice(1, 6).map((stop, i) => (
         <Rect
           key={`${stop.hex} ${stop.name} ${stop.stitches}`}
@@ -31,6 +38,7 @@ function PlainDesign({ facts, ink }: { facts: DesignFacts; ink: string }) {
           width={w * 0.6}
           height={h * 0.08}
           fill={stop.hex}
+          {...contour(stop.hex)}
         />
       ))}
       {facts.hasUp ? (
@@ -55,9 +63,18 @@ export const DesignLayer = memo(function DesignLayer({
   stops,
   mirror,
   ink,
+  ground,
 }: DesignLayerProps) {
+  const { rules } = useShop();
   const transform = `${transformAt(view, at, turnDeg)}${mirror ? ' scale(-1 1)' : ''}`;
   const shown = stops ?? facts.stops.length;
+  const contourAt =
+    (pxPerUnit: number): Contour =>
+    (hex) =>
+      ground !== undefined && !isSeenOn(ground, hex, rules)
+        ? { stroke: ink, strokeWidth: CONTOUR_PX / pxPerUnit }
+        : {};
+  const drawn = contourAt(view.scale * facts.scale);
   return (
     <G>
       <G transform={transform}>
@@ -68,7 +85,7 @@ export const DesignLayer = memo(function DesignLayer({
               const hex = facts.stops[stop]?.hex ?? ink;
               const key = `${i} ${stop}`;
               return strokeMm === null ? (
-                <Path key={key} d={d} fill={hex} fillRule="evenodd" opacity={opacity} />
+                <Path key={key} d={d} fill={hex} fillRule="evenodd" opacity={opacity} {...drawn(hex)} />
               ) : (
                 <Path
                   key={key}
@@ -84,7 +101,7 @@ export const DesignLayer = memo(function DesignLayer({
             })}
           </G>
         ) : (
-          <PlainDesign facts={facts} ink={ink} />
+          <PlainDesign facts={facts} ink={ink} contour={contourAt(view.scale)} />
         )}
       </G>
       {box ? (

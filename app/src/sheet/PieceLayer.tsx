@@ -1,6 +1,7 @@
 import { boxOf, lightnessOf, type PieceOutline, type PiecePlan } from '@zt/core';
 import { memo } from 'react';
 import { ClipPath, Defs, G, Line, Path } from 'react-native-svg';
+import { useDrawingId } from '../hooks/useDrawingId';
 import { CLOTH_INK, DAY, EVENING, type Palette } from '../theme/palette';
 import { pathPx, toPx, type View } from './view';
 
@@ -32,13 +33,12 @@ function Hairlines({
   d,
   box,
   ink,
-  id,
 }: {
   d: string;
   box: { left: number; top: number; right: number; bottom: number };
   ink: string;
-  id: string;
 }) {
+  const id = useDrawingId('hatch');
   const lines = [];
   const height = box.bottom - box.top;
   for (let x = box.left - height; x < box.right; x += HAIRLINE_GAP_PX)
@@ -96,9 +96,7 @@ export const PieceLayer = memo(function PieceLayer({
       />
       {outline.noGo.map(({ id, area }) => {
         const px = area.map((p) => toPx(view, p));
-        return (
-          <Hairlines key={id} id={`nogo-${id}`} d={pathPx(view, area, true)} box={boxOf(px)} ink={ink} />
-        );
+        return <Hairlines key={id} d={pathPx(view, area, true)} box={boxOf(px)} ink={ink} />;
       })}
       {outline.seams.map(({ id, line }) => (
         <Path

@@ -113,7 +113,9 @@ export function TicketSheet({
   const { piece } = plan;
   const own = face === undefined || face.view.id === piece.view.id;
   const outline = own ? (piece.geometry ?? piece.sketch) : face.sketch;
-  const troubles = plan.findings.filter((f) => f.at && f.severity !== 'note' && f.stage !== 'piece');
+  const troubles = plan.findings.filter(
+    (f) => f.at && (f.severity === 'stop' || f.severity === 'warn') && f.stage !== 'piece',
+  );
   return (
     <Sheet
       focus={focus}

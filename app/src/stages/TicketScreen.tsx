@@ -1,4 +1,4 @@
-import { answerOf, deckOf, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
+import { answerOf, deckOf, isInTheWay, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
@@ -71,7 +71,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   const { past, future } = useAppSelector((state) => state.editor);
   const { Action } = STAGE_VIEWS[stage];
   const next = STAGES[STAGES.indexOf(stage) + 1];
-  const stopped = plan.findings.some((f) => f.stage === stage && f.severity === 'stop');
+  const stopped = plan.findings.some((f) => f.stage === stage && isInTheWay(f));
   const goOn = () => {
     if (!next) return;
     if (!stopped) dispatch(stageSettled({ stage, as: answerOf(stage, plan) }));
@@ -107,7 +107,7 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
   const p = usePalette();
   const { Panel: Body } = STAGE_VIEWS[stage];
   const blocked = states.find((s) => s.stage === stage)?.blocked ?? false;
-  const waitsFor = states.find((s) => s.trouble === 'stop')?.stage ?? 'piece';
+  const waitsFor = states.find((s) => s.trouble === 'stop' || s.trouble === 'next')?.stage ?? 'piece';
   const findings = findingsOf(stage);
   const wide = useWide();
   return (

@@ -32,10 +32,17 @@ function ticks(width: number): string {
   );
 }
 
+const TROUBLE_WORDS = {
+  stop: 'has a stop',
+  next: 'still to do',
+  warn: 'has a warning',
+  none: null,
+} as const;
+
 const STATE_WORDS = (state: StageState) =>
   [
     state.settled ? 'settled' : null,
-    state.trouble === 'stop' ? 'has a stop' : state.trouble === 'warn' ? 'has a warning' : null,
+    TROUBLE_WORDS[state.trouble ?? 'none'],
     state.blocked ? 'waits for earlier stages' : null,
   ]
     .filter(Boolean)

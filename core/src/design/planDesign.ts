@@ -62,7 +62,10 @@ function sideFinding(input: DesignInput, field: 'widthMm' | 'heightMm', name: st
   if (typed !== undefined)
     return stop('design-size-unread', phrase`“${typed}” for the design's ${name} does not read as a length.`);
   const value = input[field];
-  if (value === null) return stop('design-size-missing', phrase`Still to enter: the design's ${name}.`);
+  if (value === null)
+    return finding('design', 'design-size-missing', 'next', phrase`Still to enter: the design's ${name}.`, {
+      field,
+    });
   if (value >= LEAST_SIDE_MM && value <= MOST_SIDE_MM) return null;
   return stop(
     'design-size-absurd',
@@ -202,7 +205,7 @@ export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
       finding(
         'design',
         'design-stitches-missing',
-        'stop',
+        'next',
         phrase`Still to enter: the stitch count, or how dense it is.`,
         { field: 'stitches' },
       ),

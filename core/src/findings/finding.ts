@@ -4,8 +4,8 @@ import { STAGES } from '../stages';
 import { applyChange, ChangeSchema, type Ticket } from '../ticket';
 import { type Phrase, PhraseSchema } from '../units/phrase';
 
-/** `stop`: the plan cannot be right. `warn`: it will show. `note`: worth knowing. */
-export const SEVERITIES = ['stop', 'warn', 'note'] as const;
+/** `stop`: the plan cannot be right. `next`: not entered yet. `warn`: it will show. `note`: worth knowing. */
+export const SEVERITIES = ['stop', 'next', 'warn', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 /** A way out of a finding: what the button says, what will then be true, and the change it makes. */
@@ -38,6 +38,10 @@ export const FindingSchema = z.object({
   mends: z.array(MendSchema),
 });
 export type Finding = z.infer<typeof FindingSchema>;
+
+/** Whether later stages wait until this is seen to: something is wrong, or not entered yet. */
+export const isInTheWay = ({ severity }: Pick<Finding, 'severity'>): boolean =>
+  severity === 'stop' || severity === 'next';
 
 /** The gravest finding first; equal ones keep the order of work. */
 export function byGravity(findings: readonly Finding[]): Finding[] {

@@ -3,7 +3,7 @@ import type { LayersPlan } from '../layers/planLayers';
 import type { PiecePlan } from '../piece/planPiece';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
-import { count, type Phrase, phrase } from '../units/phrase';
+import { count, mm, type Phrase, phrase } from '../units/phrase';
 
 export interface FinishStep {
   id: string;
@@ -40,6 +40,13 @@ function topperSteps({ layers }: FinishQuestion): FinishStep[] {
   }
 }
 
+/** How what stays is trimmed, in the reader's own units. */
+function trimWords(id: string): Phrase {
+  if (id === 'rounded') return phrase`Trim what stays to between ${mm(6)} and ${mm(12)}, corners rounded`;
+  if (id === 'close') return phrase`Trim what stays close, to ${mm(3)}`;
+  return id === 'tear-all' ? phrase`Tear out everything that comes` : phrase`Trim what stays`;
+}
+
 function supportSteps({ layers }: FinishQuestion): FinishStep[] {
   const names = new Set(layers.sheets.map((s) => s.stabilizer));
   const sheets = [...names].map((id) => STABILIZERS[id]);
@@ -57,7 +64,7 @@ function supportSteps({ layers }: FinishQuestion): FinishStep[] {
       ? [
           step(
             'cut-away',
-            phrase`${layers.parts.trim.choice.name}: fold the cloth well away and keep it in sight.`,
+            phrase`${trimWords(layers.parts.trim.choice.id)}: fold the cloth well away and keep it in sight.`,
             phrase`Scissors away from you.`,
           ),
         ]
@@ -73,11 +80,17 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
   const press =
     piece.fabric.structure === 'pile'
       ? phrase`Steam it from the back, without weight: pressing flattens the pile.`
-      : phrase`Press from the back on a soft pad, through a cloth, ${count(numberFor(rules, 'pressSeconds'))} seconds${iron === 'low' ? ', low heat' : ' at about 150 °C'}.`;
+      : phrase`Press from the back on a soft pad, through a cloth, ${count(numberFor(rules, 'pressSeconds'))} seconds${iron === 'low' ? ', low heat' : ' at about 150 °C (300 °F)'}.`;
   return [
     step('marks', phrase`Marks out: before any heat.`),
     ...(layers.parts.cover.choice.id === 'soft-cover'
-      ? [step('cover', phrase`Fuse the soft cover sheet over the back, 10 mm beyond the stitches.`, IRON)]
+      ? [
+          step(
+            'cover',
+            phrase`Fuse the soft cover sheet over the back, ${mm(numberFor(rules, 'coverBeyondMm'))} beyond the stitches.`,
+            IRON,
+          ),
+        ]
       : []),
     ...(layers.parts.cover.choice.id === 'lining'
       ? [step('cover', phrase`Sew a lining over the back: nothing may be fused here.`)]

@@ -146,7 +146,13 @@ export function methodFindings(method: Method, laid: LaidHoop | null, q: HoopQue
 /** No hoop of the shelf takes the design. */
 export function nothingFits(trouble: Omit<HoopTrouble, 'laid'>): Finding {
   const [nearest] = trouble.verdicts;
-  if (!nearest) return finding('hoop', 'hoop-none', 'stop', phrase`There is no hoop on the shelf yet.`);
+  if (!nearest)
+    return finding(
+      'hoop',
+      'hoop-none',
+      'next',
+      phrase`Which hoops do you have? There is none on the shelf yet.`,
+    );
   return finding(
     'hoop',
     'hoop-none-fits',

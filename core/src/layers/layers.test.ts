@@ -67,7 +67,7 @@ describe('reasons', () => {
     const layers = layersOf({ cloth: 'jersey-tee', stitches: HEAVY });
     expect(say(layers?.supportReason.text ?? [], MM)).toContain('Jersey tee is a knit with 22 % stretch');
     expect(layers?.supportReason.arithmetic.map((a) => say(a, MM))[0]).toBe(
-      '1 + 1 (heavy) + 1 (15 400 stitches) = 3; layers: 3',
+      '1 + 1 (heavy) + 1 (15 400 stitches) = 3',
     );
     for (const part of CHOICE_PARTS)
       expect(say(layers?.parts[part].reason.text ?? [], MM).length).toBeGreaterThan(5);

@@ -76,7 +76,9 @@ function layersSum(facts: LayerFacts, layers: number): Phrase {
   if (MORE_LAYERS.many(facts)) parts.push(phrase`1 (${count(facts.stitches)} stitches)`);
   if (MORE_LAYERS.stretchy(facts)) parts.push(phrase`1 (${percent(facts.stretchPercent)} stretch)`);
   const sum = parts.flatMap((part, i) => (i === 0 ? part : [' + ', ...part]));
-  return phrase`${sum} = ${count(parts.length)}; layers: ${count(layers)}`;
+  const asked = parts.length === 1 ? sum : phrase`${sum} = ${count(parts.length)}`;
+  if (layers > parts.length) return phrase`${asked}; this shop takes two at least: ${count(layers)}`;
+  return layers < parts.length ? phrase`${asked}; at most ${count(layers)}` : asked;
 }
 
 function supportSchool({ rule }: LayersDecision['support'], facts: LayerFacts) {

@@ -18,7 +18,7 @@ import { type CopyKeys, copyKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
 import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
-import type { TurnRank } from './rankTurns';
+import { TOPS, type TurnRank } from './rankTurns';
 import type { MarkId, MountInput } from './schema';
 import { planTrace, type TracePlan } from './trace';
 
@@ -84,10 +84,7 @@ function checklistOf(q: MountQuestion): Check[] {
     check('beneath', phrase`Reach under the hoop all round: no ${beneathWords(q.kind)} beneath.`),
     check('latched', phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`),
     check('needle', phrase`Needle over the centre mark.`, phrase`Hands away from a moving hoop.`),
-    check(
-      'direction',
-      phrase`The top of the piece points ${q.ranks.find((r) => r.turnDeg === q.hoop.laid.turnDeg)?.topPoints ?? ''}, as the arrow does.`,
-    ),
+    check('direction', phrase`The top of the piece points ${TOPS[q.hoop.laid.turnDeg]}.`),
     check(
       'trace',
       phrase`Trace run: the foot clears ring, clips and magnets.`,
@@ -257,7 +254,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     turnDeg,
     inThroatMm: 0,
     overMm: 0,
-    topPoints: 'away from you',
+    topPoints: TOPS[turnDeg],
   };
   const crooked = crookedOf(input, q);
   const field = fieldOf(q.hoop.laid.verdict.hoop);

@@ -15,7 +15,8 @@ export interface TurnRank {
   topPoints: 'away from you' | 'to the right' | 'towards you' | 'to the left';
 }
 
-const TOPS: Record<QuarterTurn, TurnRank['topPoints']> = {
+/** Where the piece's top points when the hoop lies turned so on it. */
+export const TOPS: Record<QuarterTurn, TurnRank['topPoints']> = {
   0: 'away from you',
   90: 'to the left',
   180: 'towards you',

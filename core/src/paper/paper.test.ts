@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { boxAbout, heightOf, widthOf } from '../geometry/box';
+import { PIECE_KIND_IDS, PIECE_KINDS } from '../piece/kinds';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import { report } from '../testing/report';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import {
   drawingToSvg,
@@ -115,6 +117,46 @@ describe('a placement ruler', () => {
     ]);
     const ruler = placementRuler(slots, { title: 'Left chest', landmark: 'the shoulder point', units: MM });
     expect(words(ruler.marks)).toContain('plus: 115 mm across, 215 mm down');
+  });
+
+  it('laid on the measured piece by its own words has every cross on its size’s spot: each kind, place and size', () => {
+    let laid = 0;
+    for (const kind of PIECE_KIND_IDS)
+      for (const { id } of PIECE_KINDS[kind].placements) {
+        const ticket = measuredTicket(kind, id, [40, 30]);
+        const slots = rulerSlots(ticket, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+        const { place } = planTicket(ticket, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+        if (!place) throw new Error(`${kind} is not placed`);
+        const ruler = placementRuler(slots, { title: id, landmark: place.depthName, units: MM });
+        const says = ruler.marks.find((m) => m.kind === 'text' && m.text.startsWith('This edge to '));
+        const [outer] = ruler.marks;
+        if (says?.kind !== 'text' || outer?.kind !== 'line') throw new Error('no words, no edge');
+        // A person lays the edge nearest to those words at the landmark, and the dashed line on the centre line.
+        const levels = outer.points.map((p) => p.y);
+        const edgeY = [Math.min(...levels), Math.max(...levels)].sort(
+          (a, b) => Math.abs(a - says.at.y) - Math.abs(b - says.at.y),
+        )[0];
+        const depth = place.centre.y - place.depthFrom.y;
+        const own = slots.find(({ at }) => Math.hypot(at.x - place.acrossMm, at.y - depth) < 0.01);
+        const lineX = place.centre.x - place.acrossMm;
+        for (const slot of slots) {
+          expect(ruler.pricks).toContainEqual(slot.at);
+          laid++;
+        }
+        if (!own) throw new Error(`${kind} ${id} has no slot of its own`);
+        const lands = { x: lineX + own.at.x, y: place.depthFrom.y + own.at.y - (edgeY ?? Number.NaN) };
+        expect(lands.x).toBeCloseTo(place.centre.x, 6);
+        expect(lands.y).toBeCloseTo(place.centre.y, 6);
+      }
+    report(`crosses of printed rulers laid on their pieces: ${laid}`);
+  });
+
+  it('prints no label over another, and one dashed line only', () => {
+    const slots = rulerSlots(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+    const ruler = placementRuler(slots, { title: 'Left chest', landmark: 'the collar seam', units: MM });
+    const labels = ruler.marks.flatMap((m) => (m.kind === 'text' ? [m.at.y] : [])).sort((a, b) => a - b);
+    for (const [i, y] of labels.entries()) if (i > 0) expect(y - (labels[i - 1] ?? 0)).toBeGreaterThan(2.7);
+    expect(ruler.marks.filter((m) => m.kind === 'line' && m.dashMm)).toHaveLength(1);
   });
 
   it('measures upwards from a hem', () => {

@@ -1,6 +1,6 @@
 import type { DesignFacts } from '../design/planDesign';
 import { boxOf, grown } from '../geometry/box';
-import { ORIGIN, type Point, plus, turn } from '../geometry/point';
+import { fullTurnDeg, ORIGIN, type Point, plus, turn } from '../geometry/point';
 import type { PlacePlan } from '../place/planPlace';
 import type { DisplayUnits } from '../units/length';
 import { formatLength } from '../units/length';
@@ -20,13 +20,27 @@ function hole(at: Point): PaperMark {
   return line(ring, { closed: true, colour: CHALK });
 }
 
+/** Copies that are turned otherwise than the first, each with what the template must be turned by. */
+function turnedCopies({
+  turnDeg,
+  copies = [],
+}: Pick<PlacePlan, 'turnDeg'> & Partial<Pick<PlacePlan, 'copies'>>): string[] {
+  const turned = copies.flatMap((copy, i) => {
+    const by = Math.round(fullTurnDeg(copy.turnDeg - turnDeg));
+    return i === 0 || by === 0 ? [] : [`no. ${i + 1}: ${by}°`];
+  });
+  return turned.length === 0 || turned.length > 6
+    ? []
+    : [`Turned clockwise from how it lies for no. 1: ${turned.join(', ')}.`];
+}
+
 /**
  * The design's paper template about its visible centre, upright as it will be read: outline, centre cross, both
  * axis ends as holes, an arrow to the piece's top, name and size. The arrow leans when the design is turned.
  */
 export function templateDrawing(
   facts: DesignFacts,
-  place: Pick<PlacePlan, 'turnDeg'>,
+  place: Pick<PlacePlan, 'turnDeg'> & Partial<Pick<PlacePlan, 'copies'>>,
   words: { name: string; where: string; units: DisplayUnits },
 ): PaperDrawing {
   const box = boxOf(facts.hull);
@@ -66,12 +80,13 @@ export function templateDrawing(
     text({ x: left, y: foot + 15.5 }, 'The arrow points to the top of the piece. Prick all three holes.', {
       sizeMm: 3,
     }),
+    ...turnedCopies(place).map((words, i) => text({ x: left, y: foot + 20 + i * 4.5 }, words, { sizeMm: 3 })),
   ];
   const lines = {
     left: Math.min(left, -45),
     right: arrowAt.x + 5,
     top: box.top - BEYOND_MM,
-    bottom: foot + 18,
+    bottom: foot + 18 + turnedCopies(place).length * 4.5,
   };
   return { box: grown(lines, 4), marks };
 }

@@ -9,6 +9,8 @@ import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from './ge
 import { isA } from './geometry';
 import { PIECE_KINDS, type PieceKindId } from './kinds';
 import type { Evenness, Fabric, PieceInput } from './schema';
+import { sewingLength } from './sewing';
+import { type Strip, withStrip } from './strip';
 
 export interface PiecePlan {
   kindId: PieceKindId;
@@ -67,7 +69,9 @@ function checkReading(reading: Reading, input: PieceInput, asked = true): Findin
   const value = input.readings[reading.id];
   if (value === undefined || !Number.isFinite(value)) {
     if (value === undefined && (reading.optional || !asked)) return null;
-    return stopAt(reading.id, 'reading-missing', phrase`Still to measure: ${reading.name}.`);
+    return finding('piece', 'reading-missing', 'next', phrase`Still to measure: ${reading.name}.`, {
+      field: reading.id,
+    });
   }
   if (value >= reading.leastMm && value <= reading.mostMm) return null;
   return stopAt(
@@ -168,6 +172,12 @@ export function faceOf(piece: PiecePlan, viewId: string): Face | null {
   return view ? { view, sketch: view.outlineOf(piece.drawnFrom) } : null;
 }
 
+/** The contrast strip on the face, where the kind has one and its edge was chosen. */
+function stripOf(kind: PieceKind, { stripEdge, sewing }: PieceInput): Strip | null {
+  if (!stripEdge || !kind.sews?.includes('strip')) return null;
+  return { edge: stripEdge, widthMm: sewingLength('strip', 'stripWidth', sewing) };
+}
+
 /** Judges the readings, draws the face the design goes on, and finds its centre line. */
 export function planPiece(
   input: PieceInput,
@@ -177,9 +187,13 @@ export function planPiece(
   const kind = PIECE_KINDS[input.kind];
   const view = kind.views.find((v) => v.id === options.viewId) ?? kind.views[0];
   const findings = readingFindings(kind, view, input);
-  const geometry = findings.length === 0 ? view.outlineOf(input.readings) : null;
+  const stripped = (outline: PieceOutline) => {
+    const strip = stripOf(kind, input);
+    return strip ? withStrip(outline, strip) : outline;
+  };
+  const geometry = findings.length === 0 ? stripped(view.outlineOf(input.readings)) : null;
   const readings = sketchReadings(kind, input);
-  const sketch = geometry ?? view.outlineOf(readings);
+  const sketch = geometry ?? stripped(view.outlineOf(readings));
   const centreLine = fitCentreLine(view, input, rules);
   if (centreLine.uneven) findings.push(unevenFinding(kind, centreLine));
   const fabric = fabricOf(input, options.fabrics);

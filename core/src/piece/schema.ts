@@ -55,6 +55,10 @@ export const SizeSchema = z.object({
 });
 export type Size = z.infer<typeof SizeSchema>;
 
+/** Edges of a face, as it faces you. */
+export const STRIP_EDGES = ['top', 'bottom', 'left', 'right'] as const;
+export type StripEdge = (typeof STRIP_EDGES)[number];
+
 /** What the maker enters about the piece. A reading that did not parse keeps its text in `unread`. */
 export const PieceInputSchema = z.object({
   kind: z.enum(PIECE_KIND_IDS),
@@ -72,6 +76,8 @@ export const PieceInputSchema = z.object({
   sizes: z.array(SizeSchema).max(40).default([]),
   /** Lengths in mm for the sewing sums, by the sum's field; a missing one is the usual. */
   sewing: z.record(z.string(), z.number().min(0).max(5000)).default({}),
+  /** The edge that a contrast strip lies on; null where there is none. */
+  stripEdge: z.enum(STRIP_EDGES).nullable().default(null),
   /** Seams opened to let a hoop in, by name, so that they get closed. */
   opened: z.array(z.string().max(60)).max(20).default([]),
 });

@@ -1,9 +1,19 @@
 import fc from 'fast-check';
+import { planTicket } from '../plan';
+import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import { measuredTicket, SAMPLE_SHELF } from '../testing/samples';
+import { applyChange } from '../ticket';
 import { say } from '../units/phrase';
 import { PIECE_KIND_IDS, PIECE_KINDS } from './kinds';
+import type { StripEdge } from './schema';
 import { cutBetweenSeams, SEWING_SUMS, sewingCuts, stripCut } from './sewing';
 
 const MM = { system: 'mm' } as const;
+
+const entered = (sewing: Record<string, number>, stripEdge: StripEdge | null = null) => ({
+  sewing,
+  stripEdge,
+});
 
 describe('sewing sums', () => {
   it('cut a contrast strip of 150 with a 12.7 turn-under and a 12.7 seam at 175.4', () => {
@@ -27,13 +37,13 @@ describe('sewing sums', () => {
   });
 
   it('follow what the maker entered, usual lengths standing in', () => {
-    const [cut] = sewingCuts(['hem-band'], { bandWidth: 50 }, { circumference: 1480 });
+    const [cut] = sewingCuts(['hem-band'], entered({ bandWidth: 50 }), { circumference: 1480 });
     expect(cut?.pieces[0]?.heightMm).toBeCloseTo(2 * 50 + 2 * 12.7, 9);
     expect(cut?.pieces[0]?.widthMm).toBeCloseTo(1480 + 2 * 12.7, 9);
   });
 
   it('cut a lining narrower than its bag', () => {
-    const [cut] = sewingCuts(['lining'], { seam: 10 }, { width: 380, height: 420 });
+    const [cut] = sewingCuts(['lining'], entered({ seam: 10 }), { width: 380, height: 420 });
     expect(cut?.pieces.map((p) => [p.widthMm, p.heightMm])).toEqual([
       [400, 440],
       [397, 437],
@@ -41,7 +51,7 @@ describe('sewing sums', () => {
   });
 
   it('make a channel that lets its cord through', () => {
-    const [cut] = sewingCuts(['channel'], { cord: 8, ease: 10, turnUnder: 12 }, {});
+    const [cut] = sewingCuts(['channel'], entered({ cord: 8, ease: 10, turnUnder: 12 }), {});
     expect(cut?.pieces[0]?.heightMm).toBeCloseTo(4 * Math.PI + 22, 9);
   });
 
@@ -51,8 +61,41 @@ describe('sewing sums', () => {
     for (const id of PIECE_KIND_IDS) {
       const kind = PIECE_KINDS[id];
       const readings = Object.fromEntries(kind.readings.map((r) => [r.id, r.typicalMm]));
-      for (const { pieces } of sewingCuts(kind.sews ?? [], {}, readings))
+      for (const { pieces } of sewingCuts(kind.sews ?? [], entered({}), readings))
         for (const piece of pieces) expect(piece.heightMm).toBeGreaterThan(0);
     }
   });
+});
+
+describe('a contrast strip on a cushion', () => {
+  const IN = 25.4;
+  const readings = { width: 18 * IN, height: 12 * IN };
+
+  it('is as long as the side it lies on: 18 × 12 in with a side strip is cut 13 in long', () => {
+    const lengthOn = (edge: StripEdge) =>
+      (sewingCuts(['strip'], entered({}, edge), readings)[0]?.pieces[0]?.widthMm ?? 0) / IN;
+    expect(lengthOn('left')).toBeCloseTo(13, 9);
+    expect(lengthOn('bottom')).toBeCloseTo(19, 9);
+  });
+
+  it('is drawn on the face, and no design may lie under it', () => {
+    const gap = applyChange(measuredTicket('cushion', 'gap-from-left', [60, 60]), {
+      stage: 'piece',
+      set: { readings, stripEdge: 'left', sewing: { stripWidth: 6 * IN } },
+    });
+    const near = applyChange(gap, { stage: 'place', set: { edgeGapMm: 5 * IN } });
+    const plan = planTicket(near, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+    expect(plan.piece.geometry?.noGo.map((area) => area.name)).toContain('contrast strip');
+    const stop = plan.findings.find((f) => f.code === 'place-crosses');
+    expect(say(stop?.text ?? [], { system: 'mm' })).toBe('The design lies over the contrast strip.');
+    const clear = applyChange(gap, { stage: 'place', set: { edgeGapMm: 7 * IN } });
+    expect(
+      planTicket(clear, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).findings.some((f) => f.code === 'place-crosses'),
+    ).toBe(false);
+  });
+});
+
+it('a wrap round a candle is as long as its round and the overlap', () => {
+  const [cut] = sewingCuts(['wrap'], entered({ across: 70, overlap: 12 }), {});
+  expect(cut?.pieces[0]?.widthMm).toBeCloseTo(Math.PI * 70 + 12, 9);
 });

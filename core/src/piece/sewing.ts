@@ -1,5 +1,6 @@
 import { mm, type Phrase, phrase } from '../units/phrase';
 import type { Readings } from './geometry';
+import type { PieceInput, StripEdge } from './schema';
 
 /** A length the maker may change in a sewing sum, mm. */
 export interface SewingField {
@@ -22,10 +23,10 @@ export interface SewingSum {
   id: SewingSumId;
   name: string;
   fields: readonly SewingField[];
-  cut: (of: (id: string) => number, readings: Readings) => CutPiece[];
+  cut: (of: (id: string) => number, readings: Readings, stripEdge: StripEdge | null) => CutPiece[];
 }
 
-export type SewingSumId = 'strip' | 'panel' | 'hem-band' | 'channel' | 'lining' | 'border';
+export type SewingSumId = 'strip' | 'panel' | 'hem-band' | 'channel' | 'lining' | 'border' | 'wrap';
 
 const SEAM: SewingField = { id: 'seam', name: 'seam allowance', usualMm: 12.7 };
 const TURN_UNDER: SewingField = { id: 'turnUnder', name: 'turned under', usualMm: 12.7 };
@@ -93,13 +94,30 @@ function channelCut(cordMm: number, easeMm: number, turnUnderMm: number): CutPie
   };
 }
 
+/** A band round something round, its ends overlapping. */
+function wrapCut(acrossMm: number, overlapMm: number, heightMm: number): CutPiece {
+  const round = Math.PI * acrossMm;
+  return {
+    name: 'wrap, finished length',
+    widthMm: round + overlapMm,
+    heightMm,
+    sums: [
+      phrase`round it: π × ${mm(acrossMm)} = ${mm(round)}`,
+      phrase`${mm(round)} + ${mm(overlapMm)} overlap = ${mm(round + overlapMm)}`,
+    ],
+  };
+}
+
 /** Every sewing sum by id. A kind names those that arise on it. */
 export const SEWING_SUMS: Readonly<Record<SewingSumId, SewingSum>> = {
   strip: {
     id: 'strip',
     name: 'Contrast strip',
     fields: [{ id: 'stripWidth', name: 'strip, finished width', usualMm: 150 }, TURN_UNDER, SEAM],
-    cut: (of, r) => [stripCut(of('stripWidth'), r.width ?? 0, of('turnUnder'), of('seam'))],
+    cut: (of, r, edge) => {
+      const length = edge === 'left' || edge === 'right' ? r.height : r.width;
+      return [stripCut(of('stripWidth'), length ?? 0, of('turnUnder'), of('seam'))];
+    },
   },
   panel: {
     id: 'panel',
@@ -136,6 +154,15 @@ export const SEWING_SUMS: Readonly<Record<SewingSumId, SewingSum>> = {
     ],
     cut: (of) => [channelCut(of('cord'), of('ease'), of('turnUnder'))],
   },
+  wrap: {
+    id: 'wrap',
+    name: 'Wrap round a candle or a jar',
+    fields: [
+      { id: 'across', name: 'straight across it', usualMm: 70 },
+      { id: 'overlap', name: 'overlap', usualMm: 12 },
+    ],
+    cut: (of, r) => [wrapCut(of('across'), of('overlap'), r.height ?? 0)],
+  },
   lining: {
     id: 'lining',
     name: 'Bag and its lining',
@@ -152,15 +179,23 @@ export const SEWING_SUMS: Readonly<Record<SewingSumId, SewingSum>> = {
   },
 };
 
+/** What was entered for a field of a sum, else its usual length, mm. */
+export function sewingLength(
+  id: SewingSumId,
+  field: string,
+  entered: Readonly<Record<string, number>>,
+): number {
+  return entered[field] ?? SEWING_SUMS[id].fields.find((f) => f.id === field)?.usualMm ?? 0;
+}
+
 /** The cut pieces of a kind's sums from what the maker entered, usual lengths standing in. */
 export function sewingCuts(
   ids: readonly SewingSumId[],
-  entered: Readonly<Record<string, number>>,
+  { sewing, stripEdge }: Pick<PieceInput, 'sewing' | 'stripEdge'>,
   readings: Readings,
 ): { sum: SewingSum; pieces: CutPiece[] }[] {
-  return ids.map((id) => {
-    const sum = SEWING_SUMS[id];
-    const of = (field: string) => entered[field] ?? sum.fields.find((f) => f.id === field)?.usualMm ?? 0;
-    return { sum, pieces: sum.cut(of, readings) };
-  });
+  return ids.map((id) => ({
+    sum: SEWING_SUMS[id],
+    pieces: SEWING_SUMS[id].cut((field) => sewingLength(id, field, sewing), readings, stripEdge),
+  }));
 }

@@ -1,4 +1,5 @@
 export { practiceJob, STRAIGHT } from './job';
+export { placeWords } from './keys';
 export { alongPath, keyedHull, keyedPoint } from './needle';
 export { obey, practiceOutcome, practiceStart } from './obey';
 export {

@@ -67,6 +67,13 @@ export const resize: Press<'resize'> = (job, state, { percent }) => {
   return keyed(job, state, { scalePercent: percent }, `Resized to ${percent} %.`);
 };
 
+/** A place in the hoop in words; what is nothing is left out. */
+export function placeWords({ x, y }: { x: number; y: number }): string {
+  const part = (mm: number, more: string, less: string) =>
+    Math.abs(mm) < 0.05 ? [] : [`${tenth(Math.abs(mm))} mm ${mm < 0 ? less : more}`];
+  return [...part(x, 'right', 'left'), ...part(y, 'towards you', 'away')].join(', ') || 'in the middle';
+}
+
 /** Moves the hoop under the needle, by so many mm of the hoop. */
 export const jog: Press<'jog'> = (job, state, by) => {
   const hoop = hoopOf(job, state.setId);
@@ -74,11 +81,7 @@ export const jog: Press<'jog'> = (job, state, by) => {
   const needle = plus(state.needle, by);
   if (whyDesignDoesNotFit([needle], fieldOf(hoop), { turnDeg: 0, x: 0, y: 0 }))
     return refuse('outside-field', 'The needle stays inside the stitch field.');
-  const way = (mm: number, more: string, less: string) => `${tenth(Math.abs(mm))} mm ${mm < 0 ? less : more}`;
-  return done(
-    { ...state, needle },
-    `Needle ${way(needle.x, 'right', 'left')}, ${way(needle.y, 'towards you', 'away')}.`,
-  );
+  return done({ ...state, needle }, `Needle ${placeWords(needle)}.`);
 };
 
 export const needleToCentre: Press<'needle-to-centre'> = (_, state) =>

@@ -174,7 +174,7 @@ const closeIt: Steps = (facts) => {
   const flush = step(
     'flush',
     'flush',
-    phrase`Push the inner ring 1 to 2 mm past flush. The screw finger-tight only.`,
+    phrase`Push the inner ring ${mm(1)} to ${mm(2)} past flush. The screw finger-tight only.`,
     { hint: phrase`A driver on the screw breaks hoops.` },
   );
   return facts.hoop.laid.verdict.hoop.kind === 'screw' ? [close, flush] : [close];

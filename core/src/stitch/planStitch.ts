@@ -38,7 +38,7 @@ export interface StitchPlan {
 const DEFAULT_SPEED = 600;
 const DEFAULT_BOBBIN_M = 60;
 
-/** Metres of top thread for a number of stitches: 1.15 × Σ stitch length + 0.6 mm for each. */
+/** Metres of top thread for a number of stitches: its factor × Σ stitch length, and a little for each. */
 export function topThreadM(stitches: number, rules: HouseRules): number {
   const perStitch =
     (numberFor(rules, 'topThreadFactor') / 100) * numberFor(rules, 'meanStitchMm') +
@@ -194,7 +194,7 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
           : [phrase`with changes and trims ${minutes(plan.totalMinutes)}`]),
       ]),
       because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
-        phrase`${count(facts.stitches)} × (1.15 × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM / copies)}${copies > 1 ? phrase`, ${count(copies)} of them: ${metres(plan.topM)}` : phrase``}`,
+        phrase`${count(facts.stitches)} × (${count(numberFor(rules, 'topThreadFactor') / 100)} × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM / copies)}${copies > 1 ? phrase`, ${count(copies)} of them: ${metres(plan.topM)}` : phrase``}`,
         phrase`bobbin ${percent(numberFor(rules, 'bobbinShare'))} = ${metres(plan.bobbinNeededM)}`,
       ]),
     ],

@@ -1,6 +1,7 @@
 import {
   formatLength,
   type HouseRules,
+  isInTheWay,
   nextStage,
   type Plan,
   planTicket,
@@ -57,7 +58,7 @@ function nextLine(
   units: HouseRules['units'],
 ): { text: string; trouble: boolean } {
   const worst = plan.findings.find((f) => f.severity !== 'note');
-  if (worst) return { text: say(worst.text, units), trouble: true };
+  if (worst) return { text: say(worst.text, units), trouble: worst.severity !== 'next' };
   const stage = nextStage(states);
   const { place, hoop, layers, stitch, mount } = plan;
   const lines: Partial<Record<string, string>> = {
@@ -80,7 +81,7 @@ function nextLine(
 function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }) {
   const p = usePalette();
   const { ticket } = row.kept;
-  const worst = row.plan.findings.find((f) => f.severity === 'stop');
+  const worst = row.plan.findings.find(isInTheWay);
   const stage = worst?.stage ?? nextStage(row.states);
   const { text, trouble } = nextLine(row, units);
   const href = `/ticket/${ticket.id}/${stage}` as Href;

@@ -1,4 +1,5 @@
 import { MARK_IDS, MARK_NAMES, type MarkId } from '@zt/core';
+import { placeWords } from '@zt/core/practice/index';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
@@ -27,10 +28,6 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
   const { mount } = plan;
   const mm = Number(step);
   const go = (x: number, y: number) => press({ press: what, x: x * mm, y: y * mm });
-  const side = (value: number, more: string, less: string) =>
-    `${tenthMm(Math.abs(value))} mm ${value < 0 ? less : more}`;
-  const place = ({ x, y }: { x: number; y: number }) =>
-    `${side(x, 'right', 'left')}, ${side(y, 'towards you', 'away')}`;
   const read = (mark: MarkId) => {
     const chalkedAt = mount?.marksAt[mark];
     change({
@@ -49,9 +46,9 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
   return (
     <View style={{ gap: 8 }}>
       {mount ? <KeyRow keys={mount.keys} order={mount.keyOrder} units={MACHINE_UNITS} /> : null}
-      <Txt testID="needle-at">{`Needle ${place(state.needle)}.`}</Txt>
+      <Txt testID="needle-at">{`Needle ${placeWords(state.needle)}.`}</Txt>
       <Txt testID="design-at">
-        {`Design ${place(state.move)}; turned ${state.turnDeg}°${state.mirror ? ', mirrored' : ''}.`}
+        {`Design ${placeWords(state.move)}; turned ${state.turnDeg}°${state.mirror ? ', mirrored' : ''}.`}
       </Txt>
       <View style={{ flexDirection: 'row', gap: 14, flexWrap: 'wrap' }}>
         <Choice label="Arrows move the" small options={WHAT} chosen={what} onChoose={setWhat} />

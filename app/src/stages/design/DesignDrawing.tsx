@@ -23,7 +23,14 @@ function DrawnDesign({ facts }: { facts: DesignFacts }) {
       description={`The design, ${formatLength(facts.widthMm, units)} wide and ${formatLength(facts.heightMm, units)} high, in ${facts.stops.length} colour stops.`}
       draw={(view, palette) => (
         <>
-          <DesignLayer facts={facts} view={view} at={{ x: 0, y: 0 }} turnDeg={0} ink={palette.ink} />
+          <DesignLayer
+            facts={facts}
+            view={view}
+            at={{ x: 0, y: 0 }}
+            turnDeg={0}
+            ink={palette.ink}
+            ground={palette.paper}
+          />
           {facts.hullKnown ? (
             <Path
               d={pathPx(view, facts.hull, true)}

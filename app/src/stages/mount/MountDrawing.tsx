@@ -191,6 +191,7 @@ export function MountDrawing() {
             turnDeg={mount.keys.turnDeg}
             mirror={ticket.mount.mirror}
             ink={palette.ink}
+            ground={plan.piece.colour}
           />
           <MachineBlock mount={mount} view={view} palette={palette} />
           <TopArrow laid={laid} view={view} palette={onCloth(palette)} />

@@ -1,15 +1,18 @@
-import { formatLength, say, sewingCuts } from '@zt/core';
+import { formatLength, STRIP_EDGES, say, sewingCuts } from '@zt/core';
 import { View } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 
+const EDGES = [{ id: 'none' as const, name: 'no strip' }, ...STRIP_EDGES.map((id) => ({ id, name: id }))];
+
 /** What is sewn on the way: finished lengths and seams in, what to cut out, with the sum. */
 export function SewingFields() {
   const { ticket, plan, units, change } = useOpenTicket();
-  const { sewing } = ticket.piece;
-  const cuts = sewingCuts(plan.piece.kind.sews ?? [], sewing, ticket.piece.readings);
+  const { sewing, stripEdge } = ticket.piece;
+  const cuts = sewingCuts(plan.piece.kind.sews ?? [], ticket.piece, ticket.piece.readings);
   return cuts.map(({ sum, pieces }) => (
     <Disclosure key={sum.id} title={`${sum.name}: what to cut`} label={`${sum.name}: what to cut`}>
       {sum.fields.map((field) => (
@@ -25,6 +28,15 @@ export function SewingFields() {
           stepper={false}
         />
       ))}
+      {sum.id === 'strip' ? (
+        <Choice
+          label="The strip lies on the edge"
+          small
+          options={EDGES}
+          chosen={stripEdge ?? 'none'}
+          onChoose={(edge) => change({ stage: 'piece', set: { stripEdge: edge === 'none' ? null : edge } })}
+        />
+      ) : null}
       {pieces.map((piece) => (
         <View key={piece.name} style={{ gap: 2 }}>
           <Txt as="strong">

@@ -23,6 +23,7 @@ export function StitchDrawing() {
             turnDeg={0}
             stops={Math.min(facts.stops.length, ticket.stitch.stopsDone + 1)}
             ink={palette.ink}
+            ground={palette.paper}
           />
         </>
       )}

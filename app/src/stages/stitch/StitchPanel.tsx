@@ -16,6 +16,13 @@ const MATCH_WORDS: Record<StitchStop['match'], string> = {
   none: 'no thread on the shelf',
 };
 
+/** How the shelf's thread matches; one of the same name is another shade of it, not a substitute for itself. */
+function matchWords({ match, name, thread }: StitchStop, wanted: string): string {
+  if (match !== 'substitute') return MATCH_WORDS[match];
+  const sameName = thread?.name.toLowerCase().includes(name.toLowerCase());
+  return sameName ? 'another shade of it' : `${MATCH_WORDS.substitute} for ${name}, ${wanted}`;
+}
+
 function StopRow({
   stop,
   number,
@@ -66,7 +73,7 @@ function StopRow({
         <Txt
           as="small"
           tone="graphite"
-        >{`${onNeedle === null ? '' : `needle ${onNeedle + 1} · `}${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${MATCH_WORDS[stop.match]}${stop.match === 'substitute' ? ` for ${stop.name}, ${wanted}` : ''}`}</Txt>
+        >{`${onNeedle === null ? '' : `needle ${onNeedle + 1} · `}${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${matchWords(stop, wanted)}`}</Txt>
       </View>
       <Txt as="figure">{`${oneDigit(stop.minutes)} min`}</Txt>
     </Pressable>

@@ -59,6 +59,7 @@ export const ORNAMENT: PieceKind = {
       to: 'foot',
     },
   ],
+  sews: ['wrap'],
   contradictions: (r) => contradictionsOf(r, {}, []),
   views: [
     {
