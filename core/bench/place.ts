@@ -1,7 +1,13 @@
 import { randomLcg } from 'd3-random';
 import { boxOf } from '../src/geometry/box';
 import { clearanceBetween, placed } from '../src/geometry/polygon';
-import { liesWithin, type ScatterQuestion, type ScatterSpot, scatterAll } from '../src/place/scatter';
+import {
+  latticeIn,
+  liesWithin,
+  type ScatterQuestion,
+  type ScatterSpot,
+  scatterAll,
+} from '../src/place/scatter';
 import { sizeRun } from '../src/place/sizeRun';
 import { planTicket } from '../src/plan';
 import { DEFAULT_HOUSE_RULES } from '../src/rules/schema';
@@ -74,6 +80,29 @@ function scatterOf(name: string, find: (q: ScatterQuestion) => ScatterSpot[]) {
   return { ms, least };
 }
 
+/** More than the gap leaves room for by far: what is laid beside a plain grid and beside what the area alone could hold. */
+function crowded(): void {
+  const q: ScatterQuestion = { ...QUESTION, count: 300, rounds: 600 };
+  const { ms, result } = timed(() => scatterAll(q).spots.length);
+  const grid = latticeIn(q).length;
+  const area = (polygon: readonly { x: number; y: number }[]) =>
+    Math.abs(
+      polygon.reduce((sum, a, k) => {
+        const b = polygon[(k + 1) % polygon.length] ?? a;
+        return sum + a.x * b.y - b.x * a.y;
+      }, 0),
+    ) / 2;
+  const grown = q.hull.map((p) => {
+    const r = Math.hypot(p.x, p.y);
+    return { x: (p.x * (r + q.gapMm / 2)) / r, y: (p.y * (r + q.gapMm / 2)) / r };
+  });
+  // Ellipses as dense as circles can be packed: pi / sqrt 12 of the area.
+  const bound = Math.floor((area(q.within) / area(grown)) * (Math.PI / Math.sqrt(12)));
+  console.log(
+    `crowded: ${result} laid in ${ms.toFixed(0)} ms   plain grid ${grid}   no more than about ${bound} by area`,
+  );
+}
+
 console.log(`Scatter of ${QUESTION.count} motifs in a skirt panel, mean of ${SEEDS} seeds`);
 const ours = scatterOf('scatter', (q) => scatterAll(q).spots);
 const plain = scatterOf('baseline: random rejection', byRejection);
@@ -99,3 +128,4 @@ const twelve = medianOf(() => {
 console.log(`${'size run of 12'.padEnd(34)} median ${run.toFixed(2)} ms`);
 console.log(`${'baseline: the same plan 12 times'.padEnd(34)} median ${twelve.toFixed(2)} ms`);
 console.log(`${'ratio'.padEnd(34)} ${(run / twelve).toFixed(2)} times`);
+crowded();

@@ -95,6 +95,7 @@ export { BELIEFS, type Belief } from './rules/beliefs';
 export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
 export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, schoolsOf } from './rules/schools';
+export { answersTo, textOfBelief, textOfNumber } from './rules/search';
 export { CLOTH_TRAITS, USE_TRAITS, type Way, type WayApplies } from './rules/way';
 export { type ChangedTicket, whatChanges } from './rules/whatChanges';
 export { answerOf } from './settle';
@@ -121,6 +122,7 @@ export {
   type Supply,
   type SupplyType,
   type Thread,
+  whyHoopCannotBe,
 } from './shelf/schema';
 export { type ShelfUse, ShelfUseSchema, shelfAfter, shelfUseOf } from './shelf/shelfUse';
 export { type ShoppingLine, type ShoppingUnit, shoppingList } from './shelf/shopping';

@@ -5,7 +5,7 @@ import type { PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
-import type { Hoop } from '../shelf/schema';
+import { type Hoop, whyHoopCannotBe } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { closesOnMm } from './closesOn';
 import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
@@ -121,6 +121,9 @@ export function whyNotIn(
   hoop: Hoop,
   { outline, opened, rules }: Pick<HoopQuestion, 'outline' | 'opened' | 'rules'>,
 ): Phrase | null {
+  const wrong = whyHoopCannotBe(hoop);
+  if (wrong)
+    return phrase`cannot be right: ${wrong.charAt(0).toLowerCase()}${wrong.slice(1).replace(/\.$/, '')}`;
   if (!outline.opening) return null;
   const short = Math.min(hoop.ringWidthMm, hoop.ringHeightMm);
   const face = boxOf(outline.outline);

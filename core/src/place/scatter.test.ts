@@ -8,7 +8,7 @@ import {
   type Polygon,
   placed,
 } from '../geometry/polygon';
-import { checkScatter, type ScatterQuestion, scatter, scatterAll } from './scatter';
+import { checkScatter, latticeIn, type ScatterQuestion, scatter, scatterAll } from './scatter';
 
 const PATTERN: Polygon = [
   { x: -180, y: 0 },
@@ -27,6 +27,34 @@ const ask = (rest: Partial<ScatterQuestion> = {}): ScatterQuestion => ({
   turns: 'any',
   rounds: 120,
   ...rest,
+});
+
+describe('the number that finds room', () => {
+  const SKIRT = cornersOf({ left: -350, right: 350, top: 0, bottom: 600 });
+  const skirt = (count: number, rounds: number) =>
+    ask({ hull: motif(50, 40), within: SKIRT, count, rounds, gapMm: 12 });
+
+  it.each([50, 100])('is all of %i in a skirt panel that is nearly empty', (count) => {
+    expect(scatterAll(skirt(count, 20)).spots).toHaveLength(count);
+  });
+
+  it('never falls as rounds grow, and is never under a plain grid', () => {
+    const asked = fc.record({
+      count: fc.integer({ min: 20, max: 45 }),
+      seed: fc.integer({ min: 0, max: 999 }),
+      gapMm: fc.integer({ min: 4, max: 25 }),
+    });
+    fc.assert(
+      fc.property(asked, (wish) => {
+        const found = [0, 30, 90].map(
+          (rounds) => scatterAll(ask({ ...wish, hull: motif(46, 34), rounds })).spots.length,
+        );
+        const grid = Math.min(wish.count, latticeIn(ask({ ...wish, hull: motif(46, 34) })).length);
+        return found.every((n, i) => n >= (found[i - 1] ?? 0) && n >= grid && n <= wish.count);
+      }),
+      { numRuns: 4 },
+    );
+  });
 });
 
 describe('a scatter', () => {

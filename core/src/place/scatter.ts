@@ -37,6 +37,8 @@ export interface ScatterProgress {
 interface Laid extends ScatterSpot {
   hull: Point[];
 }
+/** A spot of a lattice, with the motif's hull there. */
+export type LatticeSpot = Laid;
 
 /** Spots thrown for each motif before the roomiest is taken. */
 const CANDIDATES = 30;
@@ -62,9 +64,10 @@ export function liesWithin(hull: Polygon, within: Polygon, insetMm: number): boo
 
 /**
  * Least room from a motif to the others: their clearance, or below zero for overlapping ones the more the nearer
- * their centres. Those that cannot come nearer than the least so far are passed over. Infinite without others.
+ * their centres. Those that cannot come nearer than the least so far are passed over; once it is less than `enough`
+ * the rest are not looked at. Infinite without others.
  */
-function roomOf(laid: Laid, others: readonly Laid[], radius: number): number {
+function roomOf(laid: Laid, others: readonly Laid[], radius: number, enough = -Infinity): number {
   let least = Infinity;
   for (const other of others) {
     if (other === laid) continue;
@@ -72,6 +75,7 @@ function roomOf(laid: Laid, others: readonly Laid[], radius: number): number {
     if (atLeast >= least) continue;
     const mm = convexDistance(laid.hull, other.hull);
     least = Math.min(least, mm > 0 ? mm : Math.min(0, atLeast));
+    if (least < enough) return least;
   }
   return least;
 }
@@ -98,33 +102,111 @@ const bare = ({ x, y, turnDeg }: Laid): ScatterSpot => ({ x, y, turnDeg });
 const leastOfAll = (all: readonly Laid[], radius: number): number =>
   Math.min(Infinity, ...all.map((laid) => roomOf(laid, all, radius)));
 
+/** A motif to the round: after so many rounds to each the steps are at their shortest. */
+const ROUNDS_TO_SETTLE = 60;
+const SHORTEST_SHARE = 0.04;
+
+/** How far a motif may step in a round, mm: shorter and shorter, the same however many rounds there will be. */
+function reachIn(round: number, count: number, radius: number): number {
+  const left = Math.max(SHORTEST_SHARE, (1 - round / (count * ROUNDS_TO_SETTLE)) ** 2);
+  return radius * LONGEST_STEP * (round < count * ROUNDS_TO_SETTLE ? left : SHORTEST_SHARE);
+}
+
+/** Rounds between tries to lay one more, where some are still missing. */
+const ROUNDS_A_TRY = 10;
+
 /**
- * Lays motifs one after the other, each at the roomiest of many random spots (best candidate, Mitchell 1991),
- * then spreads them out: each in turn moves to where the Riesz energy of its distances is less, by shorter and
- * shorter steps (Hardin and Saff 2004: with a steep energy the least distance nears its maximum). Those that the
- * least gap has no room for are taken away at the end, the most crowded first. Yields as it goes, so that it can
- * be shown and stopped; the last value is the result. Fewer spots than asked for mean that no more were found
- * room for. Deterministic in the seed; no spots it yields lie closer than the gap.
+ * Lays motifs one after the other, each at the roomiest of many random spots that keep the gap (best candidate,
+ * Mitchell 1991); where fewer find room so than asked for, on a lattice if that holds more. Then spreads them out:
+ * each in turn moves to where the Riesz energy of its distances is less, by shorter and shorter steps (Hardin and
+ * Saff 2004: with a steep energy the least distance nears its maximum), never nearer than the gap; what is missing
+ * is tried again as room opens. Nothing that was laid is taken away, so more rounds never give fewer. Yields as it
+ * goes, so that it can be shown and stopped; the last value is the result. Deterministic in the seed.
  */
 export function* scatter(q: ScatterQuestion): Generator<ScatterProgress, ScatterProgress> {
   const thrower = throwerFor(q);
   const radius = radiusOf(q.hull);
-  const all: Laid[] = [];
-  const progress = (done: number): ScatterProgress => {
-    const kept = withGap(all, radius, q.gapMm);
-    return { done, of: q.count + q.rounds, spots: kept.map(bare), leastMm: leastOfAll(kept, radius) };
-  };
+  let all: Laid[] = [];
+  const progress = (done: number): ScatterProgress => ({
+    done,
+    of: q.count + q.rounds,
+    spots: all.map(bare),
+    leastMm: leastOfAll(all, radius),
+  });
   for (let i = 0; i < q.count; i++) {
-    const next = roomiest(thrower.anywhere, all, radius);
+    const next = roomiest(thrower.anywhere, all, { radius, gapMm: q.gapMm });
     if (!next) break;
     all.push(next);
     yield progress(all.length);
   }
-  for (let round = 0; round < q.rounds && all.length > 1; round++) {
-    relax(all, round % all.length, thrower, radius, radius * LONGEST_STEP * (1 - round / q.rounds) ** 2);
+  if (all.length < q.count) {
+    const rows = spreadOver(latticeIn(q), q.count);
+    if (rows.length > all.length) all = rows;
+    yield progress(q.count);
+  }
+  for (let round = 0; round < q.rounds && all.length > 0; round++) {
+    const reach = reachIn(round, all.length, radius);
+    relax(all, round % all.length, thrower, { radius, gapMm: q.gapMm, reach });
+    if (all.length < q.count && round % ROUNDS_A_TRY === 0) {
+      const one = roomiest(thrower.anywhere, all, { radius, gapMm: q.gapMm, throws: THROWS_A_TRY });
+      if (one) all.push(one);
+    }
     if (round % ROUNDS_A_STEP === 0) yield progress(q.count + round);
   }
   return progress(q.count + q.rounds);
+}
+
+/** Throws in a try to lay one more among those that lie. */
+const THROWS_A_TRY = 60;
+
+/** Shares of a pitch by which a lattice is moved to find the one that holds most. */
+const PHASES = [0, 0.25, 0.5, 0.75];
+
+/** Motifs in level rows a gap apart, all turned alike, of the lattices tried the one that holds most of them. */
+export function latticeIn({
+  hull,
+  within,
+  insetMm,
+  gapMm,
+  turns,
+}: Omit<ScatterQuestion, 'count' | 'seed' | 'rounds'>): LatticeSpot[] {
+  const box = boxOf(within);
+  let best: LatticeSpot[] = [];
+  for (const turnDeg of turns === 'any' ? [0, 90] : [0]) {
+    const own = boxOf(placed(hull, turnDeg, { x: 0, y: 0 }));
+    const pitch = { x: own.right - own.left + gapMm, y: own.bottom - own.top + gapMm };
+    for (const across of PHASES)
+      for (const along of PHASES) {
+        const spots: LatticeSpot[] = [];
+        for (let y = box.top + along * pitch.y; y <= box.bottom; y += pitch.y)
+          for (let x = box.left + across * pitch.x; x <= box.right; x += pitch.x) {
+            const laid = placed(hull, turnDeg, { x, y });
+            if (liesWithin(laid, within, insetMm)) spots.push({ x, y, turnDeg, hull: laid });
+          }
+        if (spots.length > best.length) best = spots;
+      }
+  }
+  return best;
+}
+
+/** So many of the spots, each the farthest from those before it, the first being the first. */
+function spreadOver(spots: readonly LatticeSpot[], count: number): Laid[] {
+  if (spots.length <= count) return [...spots];
+  const left = [...spots];
+  const apart = left.map(() => Infinity);
+  const taken: Laid[] = [];
+  while (taken.length < count) {
+    const at = apart.indexOf(Math.max(...apart));
+    const next = left[at];
+    if (!next) break;
+    taken.push(next);
+    apart[at] = Number.NEGATIVE_INFINITY;
+    left.forEach((spot, i) => {
+      if (Number.isFinite(apart[i] ?? 0) || apart[i] === Infinity)
+        apart[i] = Math.min(apart[i] ?? 0, Math.hypot(spot.x - next.x, spot.y - next.y));
+    });
+  }
+  return taken;
 }
 
 /** The whole search at once: the last of its progress. */
@@ -136,26 +218,21 @@ export function scatterAll(q: ScatterQuestion): ScatterProgress {
   }
 }
 
-/** The motifs that keep the gap, after the most crowded have been taken away one by one. */
-function withGap(all: readonly Laid[], radius: number, gapMm: number): Laid[] {
-  const kept = [...all];
-  for (;;) {
-    const rooms = kept.map((laid) => roomOf(laid, kept, radius));
-    const least = Math.min(Infinity, ...rooms);
-    if (least >= gapMm) return kept;
-    kept.splice(rooms.indexOf(least), 1);
-  }
-}
-
-function roomiest(throwOne: () => Laid | null, all: readonly Laid[], radius: number): Laid | null {
+/** The roomiest of some spots that keep the gap; null when none is found. */
+function roomiest(
+  throwOne: () => Laid | null,
+  all: readonly Laid[],
+  { radius, gapMm, throws: most = MOST_THROWS }: { radius: number; gapMm: number; throws?: number },
+): Laid | null {
   let best: Laid | null = null;
   let room = -Infinity;
   let found = 0;
-  for (let throws = 0; throws < MOST_THROWS && found < CANDIDATES; throws++) {
+  for (let throws = 0; throws < most && found < CANDIDATES; throws++) {
     const candidate = throwOne();
     if (!candidate) continue;
+    const least = roomOf(candidate, all, radius, gapMm);
+    if (least < gapMm) continue;
     found++;
-    const least = roomOf(candidate, all, radius);
     if (best === null || least > room) [best, room] = [candidate, least];
   }
   return best;
@@ -179,8 +256,13 @@ function crowding(laid: Laid, others: readonly Laid[], radius: number): number {
   return sum;
 }
 
-/** Moves one motif to the least crowded of some spots near it; it stays where none is less crowded. */
-function relax(all: Laid[], i: number, { near }: Thrower, radius: number, reach: number): void {
+/** Moves one motif to the least crowded of some spots near it that keep the gap; it stays where none is less crowded. */
+function relax(
+  all: Laid[],
+  i: number,
+  { near }: Thrower,
+  { radius, gapMm, reach }: { radius: number; gapMm: number; reach: number },
+): void {
   const at = all[i];
   if (!at) return;
   const others = all.filter((_, k) => k !== i);
@@ -190,7 +272,7 @@ function relax(all: Laid[], i: number, { near }: Thrower, radius: number, reach:
     const moved = near(at, reach / (1 + (k % 3)));
     if (!moved) continue;
     const energy = crowding(moved, others, radius);
-    if (energy < least) [best, least] = [moved, energy];
+    if (energy < least && roomOf(moved, others, radius, gapMm) >= gapMm) [best, least] = [moved, energy];
   }
   all[i] = best;
 }

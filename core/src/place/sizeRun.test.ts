@@ -54,6 +54,31 @@ describe('a run of sizes', () => {
     );
   });
 
+  it('takes a correct run as it is, whose lengths grow slower than its widths', () => {
+    const run: [string, Record<string, number>][] = [
+      ['XS', { chestWidth: 440, length: 640, shoulder: 128, armhole: 200 }],
+      ['S', { chestWidth: 480, length: 660, shoulder: 136, armhole: 210 }],
+      ['L', { chestWidth: 560, length: 700, shoulder: 152, armhole: 230 }],
+      ['XL', { chestWidth: 600, length: 720, shoulder: 160, armhole: 240 }],
+      ['3XL', { chestWidth: 720, length: 780, shoulder: 184, armhole: 270 }],
+    ];
+    const ticket = withSizes(run);
+    const piece = {
+      ...ticket.piece,
+      readings: { chestWidth: 520, length: 680, shoulder: 144, armhole: 220 },
+    };
+    const rows = sizeRun({ ...ticket, piece }, SAMPLE_SHELF, RULES);
+    expect(rows.flatMap((r) => r.outOfLine.filter((line) => /Measure it again/.test(say(line, MM))))).toEqual(
+      [],
+    );
+    const wrong = sizeRun(
+      { ...ticket, piece: { ...piece, readings: { ...piece.readings, length: 560 } } },
+      SAMPLE_SHELF,
+      RULES,
+    );
+    expect(wrong.filter((r) => r.outOfLine.length > 0).map((r) => r.own)).toEqual([true]);
+  });
+
   it('says on which size the design looks large', () => {
     const rows = sizeRun(
       withSizes([...FIVE, ['toddler', { chestWidth: 300 }]], 'centre-chest'),

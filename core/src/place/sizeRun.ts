@@ -65,27 +65,37 @@ function rowOf(name: string, own: boolean, plan: Plan): SizeRow {
   };
 }
 
-/** Readings whose proportion to the width differs from the run's. Needs three sizes that have it. */
+/**
+ * The line through points of a run that one or two wrong ones do not bend: the median of all slopes, then of all
+ * offsets (Theil 1950, Sen 1968). Points at one width give the level line through their median.
+ */
+function lineThrough(points: readonly { x: number; y: number }[]): (x: number) => number {
+  const slopes = points.flatMap((p, i) =>
+    points.slice(i + 1).flatMap((q) => (q.x === p.x ? [] : (q.y - p.y) / (q.x - p.x))),
+  );
+  const slope = slopes.length > 0 ? median(slopes) : 0;
+  const offset = median(points.map((p) => p.y - slope * p.x));
+  return (x) => offset + slope * x;
+}
+
+/** Readings that lie off the line on which the run's sizes grow: lengths grow slower than widths. Needs three sizes. */
 function readingsOut(
   rows: readonly SizeRow[],
   row: SizeRow,
   { widthId, rules }: { widthId: string; rules: HouseRules },
 ): Phrase[] {
   const mostOut = numberFor(rules, 'sizeReadingOutPercent') / 100;
-  const share = (r: SizeRow, id: string) => {
-    const [value, width] = [r.plan.piece.readings[id], r.plan.piece.readings[widthId]];
-    return value !== undefined && width ? value / width : null;
+  const pointOf = ({ plan: { piece } }: SizeRow, id: string) => {
+    const [y, x] = [piece.readings[id], piece.readings[widthId]];
+    return y !== undefined && x !== undefined ? { x, y } : null;
   };
   return row.plan.piece.kind.readings.flatMap(({ id, name }) => {
-    const shares = rows.flatMap((r) => share(r, id) ?? []);
-    const own = share(row, id);
-    const usual = median(shares);
-    if (id === widthId || own === null || shares.length < 3 || usual === 0) return [];
-    if (Math.abs(own / usual - 1) <= mostOut) return [];
-    const expected = usual * (row.plan.piece.readings[widthId] ?? 0);
-    return [
-      phrase`${name} ${mm(row.plan.piece.readings[id] ?? 0)}: the other sizes would make it ${mm(expected)}. Measure it again.`,
-    ];
+    const points = rows.flatMap((r) => pointOf(r, id) ?? []);
+    const own = pointOf(row, id);
+    if (id === widthId || own === null || points.length < 3) return [];
+    const expected = lineThrough(points)(own.x);
+    if (expected <= 0 || Math.abs(own.y / expected - 1) <= mostOut) return [];
+    return [phrase`${name} ${mm(own.y)}: the other sizes would make it ${mm(expected)}. Measure it again.`];
   });
 }
 

@@ -36,7 +36,7 @@ describe('what changes with a school', () => {
     expect(changed({ layerCount: 'alwaysTwo' })).toEqual([
       [
         'ticket-example-a',
-        'Cut-away, medium, hooped + Tear-away, medium, hooped instead of Cut-away, medium, hooped',
+        'Cut-away, medium, in the ring, sprayed + Tear-away, medium, in the ring instead of Cut-away, medium, in the ring, sprayed',
       ],
     ]);
     expect(changed({ chest: 'armhole' })).toEqual([

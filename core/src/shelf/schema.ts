@@ -18,7 +18,7 @@ const PositionsSchema = z.object({
   stepMm: z.number().min(0).max(400),
 });
 
-/** A hoop: stitch field and outer ring in mm. A round field has equal sides. */
+/** A hoop: stitch field and outer ring in mm. A round field has equal sides; a ring is larger than its field. */
 export const HoopSchema = z.object({
   id: IdSchema,
   name,
@@ -39,7 +39,17 @@ export const HoopSchema = z.object({
   /** The field is that of one position; one position for a hoop that is latched in one place only. */
   positions: PositionsSchema.default({ count: 1, stepMm: 0 }),
 });
+
 export type Hoop = z.infer<typeof HoopSchema>;
+
+/** Why a hoop's figures cannot be right together, in a sentence; null when they can. It is kept as typed, and never fits. */
+export function whyHoopCannotBe(hoop: Hoop): string | null {
+  if (hoop.fieldWidthMm > hoop.ringWidthMm)
+    return 'Its ring is narrower than its stitch field: measure the ring outside, from edge to edge.';
+  if (hoop.fieldHeightMm > hoop.ringHeightMm)
+    return 'Its ring is shorter than its stitch field: measure the ring outside, from edge to edge.';
+  return null;
+}
 
 /** A needle in a machine: what it is, null where nobody has said, and how long it has stitched. */
 const FittedNeedleSchema = z.object({

@@ -1,12 +1,18 @@
-import { BELIEFS, type Belief, type HouseRules, QUESTIONS, schoolFor, schoolsOf } from '@zt/core';
+import {
+  answersTo,
+  BELIEFS,
+  type Belief,
+  type HouseRules,
+  QUESTIONS,
+  schoolFor,
+  schoolsOf,
+  textOfBelief,
+} from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { RuleRow } from './RuleRow';
-
-const textOf = (belief: Belief): string =>
-  `${belief.part} ${belief.on} ${belief.concludes} ${belief.school ? QUESTIONS[belief.school.question].question : ''}`.toLowerCase();
 
 /** A rule: when it speaks, what it concludes, whose school it is, and which tickets on the bench it decides. */
 function Row({ belief, rules, decides }: { belief: Belief; rules: HouseRules; decides: readonly string[] }) {
@@ -39,8 +45,7 @@ export function Beliefs({
   decided: ReadonlyMap<string, readonly string[]>;
 }) {
   const [sought, setSought] = useState('');
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = BELIEFS.filter((belief) => words.every((word) => textOf(belief).includes(word)));
+  const found = BELIEFS.filter((belief) => answersTo(textOfBelief(belief, decided.get(belief.id)), sought));
   return (
     <View style={{ gap: 8 }}>
       <TextField label="Find a rule" value={sought} onText={setSought} />

@@ -1,4 +1,5 @@
 import {
+  answersTo,
   BELIEFS,
   type ChangedTicket,
   type HouseRules,
@@ -9,6 +10,7 @@ import {
   say,
   schoolFor,
   schoolsOf,
+  textOfNumber,
 } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -124,9 +126,7 @@ export function RulesScreen() {
   const { rules, rulesSave, setRules } = useShop();
   const { decided, changed, follow } = useBenchPlans();
   const [sought, setSought] = useState('');
-  const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) =>
-    `${NUMBERS[id].name} ${NUMBERS[id].reason}`.toLowerCase().includes(sought.toLowerCase()),
-  );
+  const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) => answersTo(textOfNumber(id), sought));
   const denominator = rules.units.system === 'in' ? String(rules.units.denominator) : 'mm';
   return (
     <View style={{ flex: 1 }}>

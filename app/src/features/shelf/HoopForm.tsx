@@ -1,10 +1,19 @@
-import { type DisplayUnits, HOOP_KINDS, HOOP_PRESETS, type Hoop, hoopOf, type Machine } from '@zt/core';
+import {
+  type DisplayUnits,
+  HOOP_KINDS,
+  HOOP_PRESETS,
+  type Hoop,
+  hoopOf,
+  type Machine,
+  whyHoopCannotBe,
+} from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { TextField } from '../../components/ui/TextField';
 import { Tick } from '../../components/ui/Tick';
+import { Txt } from '../../components/ui/Txt';
 import { RingEditor } from './RingEditor';
 
 interface HoopFormProps {
@@ -35,6 +44,7 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
     if (preset) onHoop({ ...hoopOf(preset, hoop.id, hoop.machineIds), bracket: hoop.bracket });
   };
   const { positions } = hoop;
+  const wrong = whyHoopCannotBe(hoop);
   return (
     <View style={{ gap: 10 }}>
       <TextField
@@ -50,6 +60,11 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
         onChoose={startFrom}
       />
       <RingEditor hoop={hoop} units={units} onHoop={onHoop} />
+      {wrong ? (
+        <Txt as="strong" tone="madder" live>
+          {wrong}
+        </Txt>
+      ) : null}
       <Choice
         label="Kind"
         small
