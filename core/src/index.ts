@@ -17,6 +17,7 @@ export type { HoopPlan } from './hoop/planHoop';
 export { inHoopFrame } from './hoop/ring';
 export { type Method, otherHoop } from './hoop/schema';
 export { IdSchema } from './ids';
+export { sheetsOfToday } from './layers/keptSheets';
 export { KNOWN_WAYS, type KnownWay } from './layers/knownWays';
 export {
   BOBBINS,
@@ -55,7 +56,7 @@ export {
   LogSummarySchema,
   summaryOf,
 } from './log/entry';
-export { FAULTS, SEVERITY_WORDS } from './log/faults';
+export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome } from './log/schema';
 export type { CrookedPlan } from './mount/crooked';
 export type { SideHold } from './mount/holdDown';

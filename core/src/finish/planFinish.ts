@@ -1,5 +1,6 @@
 import { STABILIZERS } from '../layers/materials';
 import type { LayersPlan } from '../layers/planLayers';
+import { isA } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
 import { numberFor } from '../rules/numbers';
 import { type HouseRules, schoolFor } from '../rules/schema';
@@ -27,10 +28,18 @@ interface FinishQuestion {
 const step = (id: string, text: Phrase, caution: Phrase | null = null): FinishStep => ({ id, text, caution });
 const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
 
-function topperSteps({ layers }: FinishQuestion): FinishStep[] {
+function topperSteps({ layers, piece }: FinishQuestion): FinishStep[] {
   switch (layers.parts.topper.choice.id) {
     case 'soluble-film':
-      return [step('film', phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`)];
+      return [
+        piece.fabric.iron === 'no'
+          ? step('film', phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`)
+          : step(
+              'film',
+              phrase`Pull the film off; tweezers for the corners. Blot the rest with wet paper and the tip of the iron, or a damp cloth.`,
+              IRON,
+            ),
+      ];
     case 'heat-away-film':
       return [step('film', phrase`Pull the film off; iron the rest away through a cloth.`, IRON)];
     case 'permanent-film':
@@ -99,6 +108,41 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
   ];
 }
 
+/** A light drape is sewn up lightly. */
+function sewingSteps({ piece, opened, rules }: FinishQuestion): FinishStep[] {
+  const { fabric, kind } = piece;
+  const fine = fabric.structure === 'stable woven' && fabric.weightGsm <= numberFor(rules, 'drapeGsm');
+  const sewn = opened.length > 0 || kind.sews?.includes('hem-band');
+  return fine && sewn
+    ? [step('overlock', phrase`On cloth as fine as this a two-thread overlock keeps hem and seams light.`)]
+    : [];
+}
+
+/** Where the thing itself can do harm later: small parts, flames. The product advises; local rules decide. */
+function safetySteps({ piece: { kind } }: FinishQuestion): FinishStep[] {
+  const small = isA(kind, 'toy') || isA(kind, 'baby');
+  return [
+    ...(small
+      ? [
+          step(
+            'small-parts',
+            phrase`Tug at everything: no loose piece, ribbon or button may come off.`,
+            phrase`Small parts choke. What is sold for children must meet the toy and product-safety rules where you live: check them, or ask someone licensed.`,
+          ),
+        ]
+      : []),
+    ...(isA(kind, 'ornament')
+      ? [
+          step(
+            'flame',
+            phrase`Round a candle or a jar it goes with a battery light only.`,
+            phrase`Thread and film burn: never near a flame.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
 /** The steps that these layers leave to do, in the order they allow, and what to look for. */
 export function planFinish(question: FinishQuestion): FinishPlan {
   const { layers, rules, piece } = question;
@@ -122,6 +166,8 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       ...supportSteps(question),
       ...lastSteps(question),
       ...question.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
+      ...sewingSteps(question),
+      ...safetySteps(question),
     ],
     inspect: [
       phrase`Flat round the edge: no puckers.`,

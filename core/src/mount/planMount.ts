@@ -91,7 +91,9 @@ function checklistOf(q: MountQuestion): Check[] {
       phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
     ),
     check('pins', phrase`Pins, sticker and tape out of the field.`),
-    ...(topper.id === 'none' ? [] : [check('topper', phrase`${topper.name} on top.`)]),
+    ...(topper.id === 'none'
+      ? []
+      : [check('topper', phrase`${topper.name} on top; pin its corners, well outside the field.`)]),
     ...(q.layers.bastingMm === null
       ? []
       : [check('baste', phrase`Basting box ${mm(q.layers.bastingMm)} outside the design, stitched first.`)]),

@@ -18,7 +18,6 @@ export interface ChangedTicket {
 /** What is decided in a plan, each in a few words: what is told first when it changes. */
 const DECIDED: readonly ((plan: Plan) => string)[] = [
   (plan) => plan.place?.placement.name ?? '',
-  (plan) => plan.place?.school ?? '',
   (plan) => (plan.hoop ? plan.hoop.method : ''),
   (plan) => plan.hoop?.laid?.verdict.hoop.name ?? '',
   (plan) => (plan.layers ? sheetsInWords(plan.layers.sheets) : ''),

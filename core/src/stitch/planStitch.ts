@@ -175,6 +175,11 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
       betweenColours
         ? phrase`Trim jump threads at each colour change.`
         : phrase`Leave jump threads until the end.`,
+      ...(stops.some((stop) => stop.rethreads)
+        ? [
+            phrase`Change a thread by cutting it at the spool and pulling it out forwards, through the needle.`,
+          ]
+        : []),
       ...stops.flatMap(({ rethreads, needle, thread, name }, i) =>
         needles > 1 && rethreads
           ? [

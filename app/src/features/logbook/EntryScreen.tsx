@@ -1,8 +1,10 @@
 import {
   BOBBINS,
+  type DisplayUnits,
   FAULTS,
   formatLength,
   type LogEntry,
+  mm,
   NEEDLES,
   type Phrase,
   type Plan,
@@ -10,6 +12,7 @@ import {
   type Sheet,
   say,
   sheetsInWords,
+  sheetsOfToday,
   TOPPERS,
 } from '@zt/core';
 import { format } from 'date-fns/format';
@@ -26,11 +29,50 @@ import { Thumbnail } from '../../sheet/Thumbnail';
 import { usePalette } from '../../theme/palette';
 
 /** The parts of a frozen plan that the page reads; a plan of an older day may lack some. */
-type Frozen = Partial<Pick<Plan, 'piece' | 'place' | 'hoop' | 'layers'>>;
+type Frozen = Partial<Pick<Plan, 'piece' | 'design' | 'place' | 'hoop' | 'layers' | 'mount' | 'stitch'>>;
+
+const MM = { system: 'mm' } as const;
 
 const nameOf = (choices: Record<string, { name: string }>, id: string | null) =>
   id === null ? null : (choices[id]?.name ?? id);
 const sheetNames = (sheets: readonly Sheet[] | null) => sheets && sheetsInWords(sheets);
+
+/** What was planned of design, threads and keys, and what was read off the hoop: told as it was then. */
+function factLines({ ticket }: LogEntry, { design, mount, stitch }: Frozen, units: DisplayUnits): Line[] {
+  const { facts } = design ?? {};
+  const keys = mount?.keys;
+  const crookedDeg = mount?.crooked?.crookedDeg;
+  const moves = keys
+    ? say(
+        [
+          mm(Math.abs(keys.move.x)),
+          keys.move.x < 0 ? ' left, ' : ' right, ',
+          mm(Math.abs(keys.move.y)),
+          keys.move.y < 0 ? ' away' : ' towards you',
+        ],
+        MM,
+      )
+    : '';
+  const threads = (stitch?.stops ?? []).map((stop, i) => `${i + 1} ${stop.thread?.name ?? stop.name}`);
+  const lines: [string, string | null][] = [
+    [
+      'Design',
+      facts
+        ? `${say([mm(facts.widthMm), ' × ', mm(facts.heightMm)], units)}, ${facts.stitches} stitches`
+        : null,
+    ],
+    ['Threads', threads.join(', ') || null],
+    ['Keys', keys ? `turn ${keys.turnDeg}°${keys.mirror ? ', mirrored' : ''}, move ${moves}` : null],
+    ['Read off', ticket.mount.readings.length > 0 ? `${ticket.mount.readings.length} marks` : null],
+    [
+      'Crooked',
+      typeof crookedDeg === 'number'
+        ? `${Math.abs(crookedDeg).toFixed(1)}° ${crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise'}`
+        : null,
+    ],
+  ];
+  return lines.flatMap(([name, planned]) => (planned === null ? [] : [{ name, planned, used: null }]));
+}
 
 interface Line {
   name: string;
@@ -48,7 +90,11 @@ function linesOf(entry: LogEntry, frozen: Frozen, hoopName: (id: string) => stri
       planned: hoop?.laid?.verdict.hoop.name ?? '–',
       used: used.hoopId ? hoopName(used.hoopId) : null,
     },
-    { name: 'Support', planned: sheetNames(layers?.sheets ?? null) || '–', used: sheetNames(used.sheets) },
+    {
+      name: 'Support',
+      planned: sheetNames(layers ? sheetsOfToday(layers.sheets, hoop?.method ?? null) : null) || '–',
+      used: sheetNames(used.sheets),
+    },
     { name: 'Topper', planned: layers?.parts.topper.choice.name ?? '–', used: nameOf(TOPPERS, used.topper) },
     { name: 'Needle', planned: layers?.parts.needle.choice.name ?? '–', used: nameOf(NEEDLES, used.needle) },
     { name: 'Bobbin', planned: layers?.parts.bobbin.choice.name ?? '–', used: nameOf(BOBBINS, used.bobbin) },
@@ -60,11 +106,14 @@ function Entry({ entry }: { entry: LogEntry }) {
   const { shelf, units } = useShop();
   const frozen = entry.plan as Frozen;
   const faults = FAULTS.filter((f) => (entry.log.faults[f.id] ?? 0) > 0);
-  const lines = linesOf(
-    entry,
-    frozen,
-    (id) => shelf.hoops.find((h) => h.id === id)?.name ?? 'a hoop no longer on the shelf',
-  );
+  const lines = [
+    ...linesOf(
+      entry,
+      frozen,
+      (id) => shelf.hoops.find((h) => h.id === id)?.name ?? 'a hoop no longer on the shelf',
+    ),
+    ...factLines(entry, frozen, units),
+  ];
   const minutes = Object.entries(entry.log.minutes);
   return (
     <View style={{ gap: 16 }}>

@@ -47,9 +47,10 @@ function countsOf(entries: readonly LogSummary[]): string {
 
 function EntryRow({ entry }: { entry: LogSummary }) {
   const p = usePalette();
-  const { units } = useShop();
+  const { units, shelf } = useShop();
   const bad = entry.outcome === 'plain' || entry.outcome === 'spoilt';
-  const fabric = FABRICS.find((f) => f.id === entry.fabricId)?.name ?? entry.fabricId;
+  const fabric =
+    [...FABRICS, ...shelf.fabrics].find((f) => f.id === entry.fabricId)?.name ?? 'a cloth no longer kept';
   const off = entry.misplacementMm === null ? '' : ` · off by ${formatLength(entry.misplacementMm, units)}`;
   return (
     <Link href={`/logbook/${entry.id}` as Href} asChild>

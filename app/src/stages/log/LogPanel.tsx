@@ -5,6 +5,7 @@ import {
   type LogInput,
   NEEDLES,
   type NeedleId,
+  SAVED_BY_A_PATCH,
   SEVERITY_WORDS,
   type Stage,
   TOPPERS,
@@ -88,6 +89,9 @@ function UsedFields() {
   );
 }
 
+/** The level at which a piece cannot be handed over. */
+const SPOILT = 3;
+
 function FaultFields() {
   const { ticket, change } = useOpenTicket();
   const { faults } = ticket.log;
@@ -104,6 +108,7 @@ function FaultFields() {
           onLevel={(level) => change({ stage: 'log', set: { faults: { ...faults, [fault.id]: level } } })}
         />
       ))}
+      {Object.values(faults).includes(SPOILT) ? <Txt live>{SAVED_BY_A_PATCH}</Txt> : null}
     </View>
   );
 }
