@@ -42,12 +42,12 @@ const trimmed = (value: number, digits: number) => String(Number(value.toFixed(d
 const FINEST = 3;
 const INCH_MARKS = [32, 64] as const;
 
-/** A length at a level of fineness: the tape's own marks, then 1/32 and 1/64 in, then hundredths of a millimetre. */
+/** A length at a level of fineness: the tape's own marks, then 1/32 and 1/64 in, then thousandths of a millimetre. */
 function sayLength(mm: number, units: DisplayUnits, level: number): string {
   if (units.system === 'mm') return level === 0 ? formatLength(mm, units) : `${trimmed(mm, 1 + level)} mm`;
   if (level === 0) return formatLength(mm, units);
   const marks = INCH_MARKS[level - 1];
-  return marks ? formatLength(mm, { system: 'in', denominator: marks }) : `${trimmed(mm, 2)} mm`;
+  return marks ? formatLength(mm, { system: 'in', denominator: marks }) : `${trimmed(mm, 3)} mm`;
 }
 
 function sayQuantity(quantity: Quantity, units: DisplayUnits, level = 0): string {
