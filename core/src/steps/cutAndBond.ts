@@ -11,7 +11,12 @@ const SNIPS = phrase`Scissors away from you.`;
 const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
 export const SPRAY = phrase`On the sheet, not on the cloth; outdoors or well aired, away from the machine and any flame. Read the label.`;
 
-export const nameOf = ({ stabilizer }: Pick<Sheet, 'stabilizer'>): string => STABILIZERS[stabilizer].name;
+/** A material's name inside a sentence. */
+const within = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** A sheet's name inside a sentence. */
+export const nameOf = ({ stabilizer }: Pick<Sheet, 'stabilizer'>): string =>
+  within(STABILIZERS[stabilizer].name);
 
 /** Every sheet, film and cover that is cut, with its own sides, from the cloth down. */
 export function cutSteps(plan: Plan, rules: HouseRules): Step[] {
@@ -20,8 +25,8 @@ export function cutSteps(plan: Plan, rules: HouseRules): Step[] {
       'cut',
       `cut ${i} ${piece.type}`,
       piece.count > 1
-        ? phrase`Cut ${count(piece.count)} of ${piece.name}: ${mm(piece.widthMm)} × ${mm(piece.heightMm)} each.`
-        : phrase`Cut the ${piece.name}: ${mm(piece.widthMm)} × ${mm(piece.heightMm)}.`,
+        ? phrase`Cut ${count(piece.count)} of the ${within(piece.name)}: ${mm(piece.widthMm)} × ${mm(piece.heightMm)} each.`
+        : phrase`Cut the ${within(piece.name)}: ${mm(piece.widthMm)} × ${mm(piece.heightMm)}.`,
       {
         figure: mm(piece.widthMm),
         hint: phrase`${piece.serves}`,

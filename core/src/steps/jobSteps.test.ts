@@ -63,17 +63,17 @@ describe('the job as one ordered list', () => {
     );
     const words = wordsOf(ticket);
     const at = (part: RegExp) => words.findIndex((text) => part.test(text));
-    expect(at(/^Fuse the Light mesh cut-away, fusible to the wrong side of the cloth/)).toBeGreaterThan(0);
-    expect(at(/^Spray the Cut-away, medium and smooth it onto the Light mesh/)).toBe(at(/^Fuse/) + 1);
-    expect(at(/^Spray/)).toBeLessThan(at(/^Lay the Tear-away, medium under the cloth/));
-    expect(at(/^Lay the Tear-away/)).toBeLessThan(at(/^Press the inner ring in/));
+    expect(at(/^Fuse the light mesh cut-away, fusible to the wrong side of the cloth/)).toBeGreaterThan(0);
+    expect(at(/^Spray the cut-away, medium and smooth it onto the light mesh/)).toBe(at(/^Fuse/) + 1);
+    expect(at(/^Spray/)).toBeLessThan(at(/^Lay the tear-away, medium under the cloth/));
+    expect(at(/^Lay the tear-away/)).toBeLessThan(at(/^Press the inner ring in/));
   });
 
   it('names each sheet that is cut, with its own size: the ring’s for the ring, a patch for the piece', () => {
     const words = wordsOf(exampleB());
     const cuts = words.filter((text) => text.startsWith('Cut the'));
-    expect(cuts[0]).toMatch(/^Cut the Tear-away, light, fusible: \d/);
-    expect(cuts[1]).toMatch(/^Cut the Tear-away, self-adhesive: \d/);
+    expect(cuts[0]).toMatch(/^Cut the tear-away, light, fusible: \d/);
+    expect(cuts[1]).toMatch(/^Cut the tear-away, self-adhesive: \d/);
     expect(cuts[2]).toMatch(/^Cut the .*film: \d/i);
   });
 
