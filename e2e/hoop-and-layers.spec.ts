@@ -40,7 +40,7 @@ test('floating instead of hooping is the maker’s choice, with the reason kept'
   await ticket.fill('Why this method (goes into the log)', 'Ring marks on the last one');
   await ticket.reads(/Baste a box 3\/16 in outside the design/);
   await ticket.stage('Layers');
-  await ticket.reads('Cut-away, medium, spray');
+  await ticket.reads('Cut-away, medium, in the ring, sprayed, with a basting box');
   await ticket.stage('Hoop');
   await expect(page.getByRole('textbox', { name: 'Why this method (goes into the log)' })).toHaveValue(
     'Ring marks on the last one',

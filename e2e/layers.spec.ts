@@ -33,10 +33,10 @@ test('switching “always two” says at once which tickets change, and the rule
   await page.getByRole('radio', { name: 'always two' }).click();
   await expect(page.getByTestId('changed')).toHaveText(/^\d+ tickets change:$/);
   await ticket.reads(
-    /Crew tee, crossed oars: Cut-away, medium, hooped \+ Tear-away, medium, hooped instead of/,
+    /Crew tee, crossed oars: Cut-away, medium, in the ring, sprayed \+ Tear-away, medium, in the ring instead of/,
   );
   await page.getByRole('radio', { name: 'by weight of the design' }).click();
-  await ticket.reads(/Crew tee, crossed oars: Cut-away, medium, hooped instead of/);
+  await ticket.reads(/Crew tee, crossed oars: Cut-away, medium, in the ring, sprayed instead of/);
   await page.getByRole('radio', { name: 'at the end' }).click();
   await expect(page.getByTestId('changed')).toHaveText('No ticket on the bench changes.');
   await page.getByRole('button', { name: /^Layers, needle and thread: \d+ rules/ }).click();
@@ -99,7 +99,7 @@ const CASES: Record<string, Case> = {
     thread: '#1F3A5F',
     perCm2: 170,
     reads: [
-      /Light mesh cut-away, fusible, fused \+ Tear-away, medium/,
+      /Light mesh cut-away, fusible, in the ring, fused to the cloth \+ Tear-away, medium/,
       /Soft fusible cover sheet/,
       /75\/11 ballpoint/,
     ],
@@ -112,7 +112,7 @@ const CASES: Record<string, Case> = {
     thread: '#FAFAF7',
     perCm2: 100,
     reads: [
-      /Tear-away, self-adhesive, sticky/,
+      /Tear-away, self-adhesive, in the ring, stuck to the cloth/,
       /Permanent film in the thread's colour/,
       /differ by \d+ in lightness/,
     ],
@@ -124,7 +124,7 @@ const CASES: Record<string, Case> = {
     colour: '#E8DCC0',
     thread: '#8A5A2B',
     perCm2: 25,
-    reads: [/Dissolving tear-away, self-adhesive, sticky/, /Water-soluble film/],
+    reads: [/Dissolving tear-away, self-adhesive, in the ring, stuck to the cloth/, /Water-soluble film/],
   },
   'a canvas jacket': {
     kind: 'work-jacket',

@@ -51,7 +51,7 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
   await ticket.onTo('Layers');
 
   await expect(page.getByRole('heading', { name: 'Support: 1 sheet' })).toBeVisible();
-  await ticket.reads('Cut-away, medium, hooped');
+  await ticket.reads('Cut-away, medium, in the ring, sprayed');
   await ticket.reads('75/11 ballpoint');
   await ticket.reads('No topper');
   await page.getByRole('button', { name: 'another topper' }).click();

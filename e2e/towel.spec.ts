@@ -38,7 +38,9 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
   await ticket.reads(/Floated: .*mark this cloth/);
   await ticket.onTo('Layers');
 
-  await ticket.reads('Tear-away, light, fusible, fused + Tear-away, self-adhesive, sticky');
+  await ticket.reads(
+    'Tear-away, light, fusible, on the piece only, fused to the cloth + Tear-away, self-adhesive, in the ring, stuck to the cloth, with a basting box',
+  );
   await ticket.reads('Water-soluble film');
   await expect(ticket.sheet()).toContainText('sticky sheet in the hoop');
   await ticket.onTo('Mount');
@@ -63,7 +65,9 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await ticket.reads('It came out well.');
   await ticket.reads('planned: 75/11 embroidery');
-  await ticket.reads('Tear-away, light, fusible, fused + Wash-away, self-adhesive, sticky');
+  await ticket.reads(
+    /^Tear-away, light, fusible, on the piece only, fused to the cloth \+ Wash-away, self-adhesive, in the ring, stuck to the cloth/,
+  );
   await ticket.reads('From the end hem up 182.5 mm: press or chalk a level line.');
 });
 

@@ -1,13 +1,19 @@
-import { type ChangedTicket, type HouseRules, planTicket, whatChanges } from '@zt/core';
+import { type HouseRules, planTicket, whatChanges } from '@zt/core';
 import { useMemo, useState } from 'react';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useShop } from '../../hooks/useShop';
+import { useTicketsQuery } from '../../services/api';
 
 /** What the tickets on the bench say of the rules: which rule decides which, and what a change of school changed. */
 export function useBenchPlans() {
   const { shelf, rules, setRules } = useShop();
   const tickets = useBenchTickets();
-  const [changed, setChanged] = useState<{ question: string; tickets: ChangedTicket[] } | null>(null);
+  const { isSuccess } = useTicketsQuery();
+  const [switched, setSwitched] = useState<{
+    question: string;
+    before: HouseRules;
+    after: HouseRules;
+  } | null>(null);
   const decided = useMemo(() => {
     const names = new Map<string, string[]>();
     for (const ticket of tickets) {
@@ -18,8 +24,15 @@ export function useBenchPlans() {
     }
     return names;
   }, [tickets, shelf, rules]);
+  const changed = useMemo(
+    () =>
+      switched && isSuccess
+        ? { question: switched.question, tickets: whatChanges(tickets, shelf, switched) }
+        : null,
+    [switched, isSuccess, tickets, shelf],
+  );
   const follow = (question: string, after: HouseRules) => {
-    setChanged({ question, tickets: whatChanges(tickets, shelf, { before: rules, after }) });
+    setSwitched({ question, before: rules, after });
     setRules(after);
   };
   return { decided, changed, follow };

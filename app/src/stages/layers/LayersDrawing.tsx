@@ -195,7 +195,7 @@ export function LayersDrawing() {
     Math.min(...clamped.map((b) => b.y)) - 14,
     Math.max(...clamped.map((b) => b.y + b.height)) + 14,
   ];
-  const description = `From the top: ${stack.map((l) => `${l.name}, ${l.note}${l.clamped ? ', in the ring' : ''}`).join('; ')}.`;
+  const description = `From the top: ${stack.map((l) => `${l.name}, ${l.note}${l.role === 'cloth' && l.clamped ? ', in the ring' : ''}`).join('; ')}.`;
   return (
     <View
       testID="sheet"

@@ -1,0 +1,100 @@
+import { expect, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+test('a depth of one’s own is measured from a landmark, and the tape reads it', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/place');
+  await page.getByRole('button', { name: 'Set the depth yourself' }).click();
+  await page.getByRole('radiogroup', { name: 'To' }).getByRole('radio', { name: 'its top' }).click();
+  const depth = page.getByRole('textbox', { name: /^its top, below / });
+  await depth.fill('6');
+  await depth.blur();
+  await page.getByRole('button', { name: 'why this place?' }).click();
+  await ticket.reads(/6 in/);
+  await expect(page.getByRole('button', { name: 'back to the rule’s own depth' })).toBeVisible();
+  await page.getByRole('button', { name: 'back to the rule’s own depth' }).click();
+  await expect(page.getByRole('button', { name: 'back to the rule’s own depth' })).toHaveCount(0);
+  await ticket.saved();
+});
+
+test('a design is moved by a tape’s mark and by typed lengths, and rests where it is let go', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/place');
+  await page.getByRole('button', { name: 'Move it by typed lengths' }).click();
+  await page.getByRole('button', { name: 'Nudge right 1/16 in' }).click();
+  await page.getByRole('button', { name: 'Nudge down 1/16 in' }).click();
+  await expect(page.getByTestId('offset')).toHaveText('Off the rule: 1/16 in to your right, 1/16 in lower');
+  await ticket.fill('off the rule, across', '2 1/2');
+  await expect(page.getByTestId('offset')).toHaveText('Off the rule: 2 1/2 in to your right, 1/16 in lower');
+  await page.getByRole('radio', { name: 'where I let go' }).click();
+  await expect(page.getByRole('radio', { name: 'where I let go' })).toBeChecked();
+  await page.getByRole('button', { name: 'back to the rule', exact: true }).click();
+  await ticket.reads('On the rule. Drag it on the sheet to move it.');
+  await page.getByRole('radio', { name: 'on the rule and whole marks' }).click();
+  await ticket.saved();
+});
+
+test('a settled place that moves is ticked no more, and says what changed', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/place');
+  const stages = page.getByRole('navigation', { name: 'Stages' });
+  await expect(stages.getByRole('link', { name: /Place.*settled/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Move it by typed lengths' }).click();
+  await page.getByRole('button', { name: 'Nudge down 1/16 in' }).click();
+  await expect(stages.getByRole('link', { name: /Place.*settled/ })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(stages.getByRole('link', { name: /Place.*settled/ })).toBeVisible();
+  await ticket.saved();
+});
+
+test('drawings of several tickets opened one after the other keep their own hatching', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/');
+  for (const name of ['Crew tee, crossed oars', 'Bath towel, monogram']) {
+    await page
+      .getByRole('link', { name: new RegExp(`^${name}`) })
+      .first()
+      .click();
+    await ticket.stage('Layers');
+    await expect(ticket.sheet()).toBeVisible();
+    const ids = await page.evaluate(() => Array.from(document.querySelectorAll('[id]')).map((e) => e.id));
+    expect(ids.length).toBe(new Set(ids).size);
+    const missing = await page.evaluate(() =>
+      Array.from(document.querySelectorAll('[fill^="url(#"], [clip-path^="url(#"]'))
+        .flatMap((e) => [e.getAttribute('fill'), e.getAttribute('clip-path')])
+        .map((value) => /^url\("?#([^)"]+)/.exec(value ?? '')?.[1])
+        .filter((id): id is string => id !== undefined)
+        .filter((id) => !document.getElementById(id)),
+    );
+    expect(missing).toEqual([]);
+    await page.goBack();
+    await page.goBack();
+    await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+  }
+});
+
+test('a ticket that waits for its measures says what is next, and nothing on it is a stop', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  for (const kind of ['T-shirt', 'Bath towel']) {
+    await ticket.start(kind);
+    for (const stage of ['Piece', 'Design', 'Place', 'Hoop', 'Layers', 'Mount', 'Stitch', 'Finish']) {
+      await ticket.stage(stage);
+      await expect(page.getByText('Stop', { exact: true }).filter({ visible: true })).toHaveCount(0);
+    }
+    await ticket.stage('Piece');
+    await expect(page.getByText('Next', { exact: true }).filter({ visible: true }).first()).toBeVisible();
+  }
+  await ticket.saved();
+});
+
+test('each of four corners has its own keys on Mount', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-12/mount');
+  await page.getByRole('button', { name: 'Keys for the other copies' }).click();
+  for (const number of [2, 3, 4]) await ticket.reads(new RegExp(`^No\\. ${number}, hooping \\d`));
+  await ticket.saved();
+});
