@@ -146,7 +146,7 @@ test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or ho
   }
   await expect(page.getByTestId('crooked')).toHaveText('It lies 3.4° clockwise of how it should.');
   await ticket.reads(
-    /The machine turns by 90°: .* are left at the farthest corner\. Hoop it again: bring the/,
+    /The machine turns by 90°: .* are left at the farthest corner\. Hoop it again: hold the centre and bring the/,
   );
   const address = page.url();
   const turnsBy = async (step: string) => {

@@ -181,7 +181,7 @@ test('the ring’s ritual is a deck for this hoop and method, its figures the ti
   await ticket.saved();
   await page.getByRole('button', { name: 'At the table' }).click();
   const seen: string[] = [];
-  for (let i = 0; i < 14; i++) {
+  for (let i = 0; i < 30; i++) {
     seen.push((await page.getByTestId('card-text').textContent()) ?? '');
     const last = await page.getByText('Tap to finish').count();
     if (last > 0) break;
@@ -190,7 +190,7 @@ test('the ring’s ritual is a deck for this hoop and method, its figures the ti
   }
   const deck = seen.join('\n');
   for (const words of [
-    /Cut the stabilizer 180 mm × 188 mm/,
+    /Cut the cut-away, medium: 180 mm × 188 mm/,
     /arrow to arrow/,
     /Bracket to the left, on the carriage's side/,
     /Loosen the screw/,

@@ -57,7 +57,7 @@ test.describe('when the shop’s computer does not answer', () => {
     await page.getByRole('radio', { name: 'millimetres' }).click();
     await expect(page.getByRole('radio', { name: 'millimetres' })).toHaveAttribute('aria-checked', 'true');
     const kept = async () => (await (await request.get(`${baseURL}/api/rules`)).json()) as object;
-    await expect.poll(kept).toEqual({ ...own, units: { system: 'mm' } });
+    await expect.poll(kept).toEqual({ ...own, units: { system: 'mm' }, ways: [] });
   });
 
   test('a ticket changed in two places is never overwritten unseen', async ({ page, context }) => {

@@ -150,17 +150,26 @@ function overSideSeams(
 }
 
 /**
- * Where a repeat is found along a hem, from its middle. A closed hem lies flat as two layers: what is farther than a
- * quarter of the way round is on the back, turned over, and its sides change places.
+ * Where a repeat is found along a hem, from its middle, and where the tape then begins. A closed hem lies flat as two
+ * layers: what is farther than a quarter of the way round is on the back, turned over, and its sides change places.
  */
-function hemReading(x: number, roundMm: number | null): Phrase {
-  if (Math.abs(x) < 0.05) return phrase`at the middle`;
-  if (roundMm === null || Math.abs(x) <= roundMm / 4)
-    return phrase`${mm(Math.abs(x))} to your ${x > 0 ? 'right' : 'left'} of the middle`;
-  const fromBack = roundMm / 2 - Math.abs(x);
+function alongHemFrom(x: number, roundMm: number | null): { reading: Phrase; fromX: number } {
+  const at = roundMm === null ? x : x - roundMm * Math.round(x / roundMm);
+  if (Math.abs(at) < 0.05) return { reading: phrase`at the middle`, fromX: x };
+  const side = (toRight: boolean) => (toRight ? 'right' : 'left');
+  if (roundMm === null || Math.abs(at) <= roundMm / 4)
+    return {
+      reading: phrase`${mm(Math.abs(at))} to your ${side(at > 0)} of the middle`,
+      fromX: x - at,
+    };
+  const fromBack = roundMm / 2 - Math.abs(at);
+  const backX = x + Math.sign(at) * fromBack;
   return fromBack < 0.05
-    ? phrase`turned over, at the middle of the back`
-    : phrase`turned over, ${mm(fromBack)} to your ${x > 0 ? 'left' : 'right'} of the middle of the back`;
+    ? { reading: phrase`turned over, at the middle of the back`, fromX: x }
+    : {
+        reading: phrase`turned over, ${mm(fromBack)} to your ${side(at < 0)} of the middle of the back`,
+        fromX: backX,
+      };
 }
 
 /** Repeats along the hem, from the middle out. */
@@ -181,9 +190,11 @@ function alongHem(q: CopyQuestion, closed: boolean): Copies {
   }
   const seamsFound = closed ? overSideSeams(q, run, wish) : [];
   const outwards = [...run.positions].sort((a, b) => Math.abs(a) - Math.abs(b) || b - a);
-  const copies = outwards.map((x) =>
-    copyAt(q, plus(q.centre, { x, y: 0 }), q.turnDeg, hemReading(x, closed ? wish.lengthMm : null)),
-  );
+  const copies = outwards.map((x) => {
+    const centre = plus(q.centre, { x, y: 0 });
+    const { reading, fromX } = alongHemFrom(centre.x, closed ? wish.lengthMm : null);
+    return copyAt(q, centre, q.turnDeg, reading, { x: fromX, y: centre.y });
+  });
   return {
     copies,
     run,

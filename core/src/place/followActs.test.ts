@@ -171,6 +171,34 @@ describe('the words of the steps', () => {
     expect(words.some((text) => /turned over, .* of the middle of the back/.test(text))).toBe(true);
   });
 
+  it.each([0, 40, -95])('of a closed hem lead to every repeat, the first one moved by %d mm', (moved) => {
+    const round = 1480;
+    const skirt = applyChange(
+      applyChange(measuredTicket('skirt-hem', 'hem-border', [90, 60]), {
+        stage: 'piece',
+        set: { readings: { circumference: round, hemDepth: 30 } },
+      }),
+      { stage: 'place', set: { offset: { x: moved, y: 0 } } },
+    );
+    const place = planTicket(skirt, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).place;
+    const found = (place?.marks ?? []).flatMap((mark) => {
+      const text = say(mark.text, MM);
+      const no = /^No\. (\d+): .*Chalk its centre/.exec(text)?.[1];
+      return no === undefined ? [] : [{ text, copy: place?.copies[Number(no) - 1], figure: mark.figure }];
+    });
+    expect(found.length).toBe((place?.copies.length ?? 0) - 1);
+    for (const { text, copy, figure } of found) {
+      const [, far, side] = /([\d.]+) mm to your (left|right)/.exec(text) ?? [null, '0', 'right'];
+      const over = text.includes('turned over');
+      const across = Number(far) * (side === 'right' ? 1 : -1);
+      // Turned over like a page, the back's left is the front's right.
+      const x = over ? round / 2 + across : across;
+      const off = ((copy?.centre.x ?? Number.NaN) - x) / round;
+      expect(Math.abs(off - Math.round(off)) * round).toBeLessThan(0.2);
+      expect(figure === null ? '0' : say([figure], MM)).toBe(far === '0' ? '0' : `${far} mm`);
+    }
+  });
+
   it('of four corners give every corner its centre and both axis ends', () => {
     const cloth = measuredTicket('bread-cloth', 'four-corners', [60, 40]);
     const words = wordsOf(cloth);

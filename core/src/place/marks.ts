@@ -471,11 +471,12 @@ function copySteps(q: MarkQuestion): MarkStep[] {
   return q.copies.slice(1).flatMap((copy, i) => {
     const no = count(i + 2);
     const [left, right] = axisEnds({ facts: q.facts, centre: copy.centre, turnDeg: copy.turnDeg });
+    const readingMm = Math.abs(copy.centre.x - copy.tapeFrom.x);
     return [
       step(phrase`No. ${no}: ${copy.reading}. Chalk its centre.`, {
         cross: copy.centre,
         tape: { from: copy.tapeFrom, to: copy.centre },
-        figure: mm(Math.abs(copy.centre.x - copy.tapeFrom.x)),
+        figure: readingMm < 0.05 ? null : mm(readingMm),
       }),
       step(
         phrase`No. ${no}: both axis ends, ${mm(q.facts.widthMm / 2)} either side of its centre; the right one ${wayThere(minus(right, copy.centre))} of it.`,
