@@ -36,19 +36,6 @@ test('a design is moved by a tape’s mark and by typed lengths, and rests where
   await ticket.saved();
 });
 
-test('a settled place that moves is ticked no more, and says what changed', async ({ page }) => {
-  const ticket = onTicket(page);
-  await page.goto('/ticket/demo-ticket-01/place');
-  const stages = page.getByRole('navigation', { name: 'Stages' });
-  await expect(stages.getByRole('link', { name: /Place.*settled/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Move it by typed lengths' }).click();
-  await page.getByRole('button', { name: 'Nudge down 1/16 in' }).click();
-  await expect(stages.getByRole('link', { name: /Place.*settled/ })).toHaveCount(0);
-  await page.keyboard.press('Control+z');
-  await expect(stages.getByRole('link', { name: /Place.*settled/ })).toBeVisible();
-  await ticket.saved();
-});
-
 test('drawings of several tickets opened one after the other keep their own hatching', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/');

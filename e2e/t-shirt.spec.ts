@@ -120,7 +120,7 @@ test('a tee that leans is placed by the wearer’s line, or the seams’ when th
   await ticket.reads(/Unevenly cut: the edges' middle leans/);
   await ticket.reads("Placed by the wearer's line; the seams' line is drawn too.");
   await ticket.stage('Place');
-  await ticket.reads(/This piece is uneven/);
+  await ticket.reads(/Its halves are not alike/);
   await request.put(`${baseURL}/api/rules`, {
     data: { units: { system: 'mm' }, schools: { centreLine: 'seams' }, numbers: {} },
   });
