@@ -83,7 +83,7 @@ test('a design moved after it was chalked: Place is not ticked any more, and say
   await page.goto(`${await keep(tee)}/place`);
   const place = page
     .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^3 Place, settled/ });
+    .getByRole('link', { name: /^3 Place: settled/ });
   await expect(place).toHaveCount(0);
   await ticket.onTo('Hoop');
   await expect(place).toHaveCount(1);

@@ -56,8 +56,7 @@ test('drawings of several tickets opened one after the other keep their own hatc
         .filter((id) => !document.getElementById(id)),
     );
     expect(missing).toEqual([]);
-    await page.goBack();
-    await page.goBack();
+    await page.getByRole('button', { name: 'Back to the bench' }).filter({ visible: true }).click();
     await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   }
 });

@@ -22,6 +22,9 @@ const LINE_PX = 16;
 const LETTER_PX = 6.6;
 const WORDS_FROM_PX = 48;
 
+/** The words stand clear of the marks that are drawn on a layer's top. */
+const WORDS_OFF_PX = 13;
+
 /** Words broken into lines of at most so many letters. */
 function brokenAt(text: string, most: number): string[] {
   const lines = [''];
@@ -38,7 +41,7 @@ const wordsOf = (layer: StackLayer): string => `${layer.note}${layer.onShelf ? '
 function bandsOf(stack: readonly StackLayer[], { width, height }: { width: number; height: number }): Band[] {
   const most = Math.max(20, Math.floor((width - WORDS_FROM_PX - RING_PX - 16) / LETTER_PX));
   const lines = stack.map((layer) => brokenAt(wordsOf(layer), most));
-  const spaces = lines.map((own) => NAME_PX + own.length * LINE_PX + 4);
+  const spaces = lines.map((own) => NAME_PX + own.length * LINE_PX + WORDS_OFF_PX);
   const usual = stack.map((l) => (l.role === 'cloth' ? 30 : l.role === 'topper' ? 10 : 15));
   const sum = usual.reduce((a, b) => a + b, 0);
   const words = spaces.reduce((a, b) => a + b, 0);
@@ -47,7 +50,7 @@ function bandsOf(stack: readonly StackLayer[], { width, height }: { width: numbe
   let y = Math.max(6, (height - heights.reduce((a, b) => a + b, words)) / 2);
   return stack.map((layer, i) => {
     const space = spaces[i] ?? 0;
-    const band = { layer, lines: lines[i] ?? [], y: y + space - 4, height: heights[i] ?? 15 };
+    const band = { layer, lines: lines[i] ?? [], y: y + space, height: heights[i] ?? 15 };
     y += band.height + space;
     return band;
   });
@@ -142,7 +145,7 @@ function Layer({
   const { layer, y, height } = band;
   const reach = layer.clamped || layer.role === 'cloth' ? 26 : 74;
   const [from, to] = [reach, width - reach];
-  const wordsFrom = y - 9 - (band.lines.length - 1) * LINE_PX;
+  const wordsFrom = y - WORDS_OFF_PX - (band.lines.length - 1) * LINE_PX;
   const along = (step: number) =>
     Array.from({ length: Math.max(0, Math.floor((to - from) / step)) }, (_, i) => from + step / 2 + i * step);
   const fill = layer.role === 'cloth' ? cloth : layer.role === 'topper' ? p.panel : p.shade;
