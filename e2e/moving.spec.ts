@@ -71,8 +71,10 @@ test('a ticket that waits for its measures says what is next, and nothing on it 
       await ticket.stage(stage);
       await expect(page.getByText('Stop', { exact: true }).filter({ visible: true })).toHaveCount(0);
     }
-    await ticket.stage('Piece');
-    await expect(page.getByText('Next', { exact: true }).filter({ visible: true }).first()).toBeVisible();
+    await ticket.stage('Hoop');
+    await ticket.reads('Hoop waits for Piece');
+    const piece = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^1 Piece/ });
+    await expect(piece).toHaveAccessibleName('1 Piece: still to do');
   }
   await ticket.saved();
 });
