@@ -71,7 +71,7 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
     'Top thread 25.9 m · bobbin 10.4 m needed, 70 m left',
   );
   await ticket.onTo('Finish');
-  await ticket.reads(/Trim to 6–12 mm, corners rounded/);
+  await ticket.reads(/Trim what stays to between 1\/4 in and 1\/2 in, corners rounded/);
   await ticket.onTo('Log');
 
   await page.getByRole('radio', { name: 'Puckering: slight' }).click();
