@@ -42,7 +42,7 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
     'Tear-away, light, fusible, on the piece only, fused to the cloth + Tear-away, self-adhesive, in the ring, stuck to the cloth, with a basting box',
   );
   await ticket.reads('Water-soluble film');
-  await expect(ticket.sheet()).toContainText('sticky sheet in the hoop');
+  await expect(ticket.sheet()).toContainText('in the ring, stuck to the cloth');
   await ticket.onTo('Mount');
   await ticket.reads(/Basting box 5 mm outside the design, stitched first/);
   await ticket.onTo('Stitch');

@@ -17,7 +17,6 @@ test('a stack is kept from Layers as a way of ours, decides the tickets it appli
   await ticket.fill('Why this way', 'Forty tees, none came back.');
   await page.getByRole('button', { name: 'Keep this way' }).click();
   await ticket.reads('Our rowing club way is kept; it is followed wherever it applies.');
-  await page.getByRole('button', { name: /^Back to the proposal/ }).click();
   await ticket.saved();
   await page.getByRole('button', { name: 'why this support?' }).click();
   await ticket.reads(/Our rowing club way, since \w+ \d{4}\. Forty tees, none came back\./);
