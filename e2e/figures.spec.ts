@@ -8,10 +8,10 @@ const TOTE_PLACE = PIECE_KINDS.tote.placements[0].id;
 
 /** A ticket made for one test, kept by the shop, and taken off its bench again. */
 const test = base.extend<{ keep: (ticket: Ticket) => Promise<string> }>({
-  keep: async ({ request, baseURL }, use, { project }) => {
+  keep: async ({ request, baseURL }, use, { testId }) => {
     const ids: string[] = [];
     await use(async (ticket) => {
-      const id = `${ticket.id}-figures-${project.name}`;
+      const id = `${ticket.id}-${testId}`;
       const put = await request.put(`${baseURL}/api/tickets/${id}`, {
         data: { ticket: { ...ticket, id }, rev: 0 },
       });

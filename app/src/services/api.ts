@@ -33,12 +33,20 @@ function putOnShelf(shelf: Shelf, noun: ShelfNoun, item: { id: string }): void {
   else items[at] = item;
 }
 
+/** The shelf without an item, as the server will have it. */
+function takeOffShelf(shelf: Shelf, noun: ShelfNoun, gone: string): void {
+  const items = shelf[noun] as { id: string }[];
+  const at = items.findIndex(({ id }) => id === gone);
+  if (at >= 0) items.splice(at, 1);
+}
+
 const fetchJson = fetchBaseQuery({ baseUrl: '/api' });
 const lastSave = new Map<string, Promise<unknown>>();
 
 /** Saves to one address go one after the other, so that an older one never lands on a newer. */
 const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
-  if (typeof args === 'string' || args.method !== 'PUT') return fetchJson(args, ...rest);
+  if (typeof args === 'string' || (args.method !== 'PUT' && args.method !== 'DELETE'))
+    return fetchJson(args, ...rest);
   const save = (lastSave.get(args.url) ?? Promise.resolve()).then(() => fetchJson(args, ...rest));
   lastSave.set(args.url, save);
   return save;
@@ -83,7 +91,16 @@ export const api = createApi({
     }),
     removeItem: build.mutation<unknown, { noun: ShelfNoun; id: string }>({
       query: ({ noun, id }) => ({ url: `/shelf/${noun}/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['shelf'],
+      onQueryStarted: async ({ noun, id }, { dispatch, queryFulfilled }) => {
+        // Not asked for anew: an answer on its way would put an item that is put back out of sight again.
+        const patch = dispatch(
+          api.util.updateQueryData('shelf', undefined, (shelf) => takeOffShelf(shelf, noun, id)),
+        );
+        queryFulfilled.catch(() => {
+          patch.undo();
+          dispatch(api.util.invalidateTags(['shelf']));
+        });
+      },
     }),
     rules: build.query<HouseRules, void>({ query: () => '/rules', providesTags: ['rules'] }),
     saveRules: build.mutation<HouseRules, HouseRules>({
