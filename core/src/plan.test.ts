@@ -1,3 +1,4 @@
+import { isInTheWay } from './findings/finding';
 import type { Plan } from './plan';
 import { planTicket } from './plan';
 import { DEFAULT_HOUSE_RULES } from './rules/schema';
@@ -107,11 +108,11 @@ describe('a plan that cannot be right', () => {
       SAMPLE_RULES,
     );
     expect(plan.place).toBeNull();
-    expect(plan.findings.map((f) => [f.severity, f.field])).toEqual([
-      ['stop', 'chestWidth'],
-      ['stop', 'length'],
-      ['stop', 'shoulder'],
-      ['stop', 'armhole'],
+    expect(plan.findings.filter(isInTheWay).map((f) => [f.severity, f.field])).toEqual([
+      ['next', 'chestWidth'],
+      ['next', 'length'],
+      ['next', 'shoulder'],
+      ['next', 'armhole'],
     ]);
   });
 

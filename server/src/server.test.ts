@@ -314,7 +314,7 @@ describe('the demo', () => {
     const worst = tickets.map(
       (t) => planTicket(t, DEMO_SHELF, DEFAULT_HOUSE_RULES).findings[0]?.severity ?? 'none',
     );
-    expect(new Set(worst)).toEqual(new Set(['none', 'note', 'warn', 'stop']));
+    expect(new Set(worst)).toEqual(new Set(['none', 'note', 'warn', 'next', 'stop']));
   });
 });
 

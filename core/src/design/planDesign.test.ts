@@ -63,11 +63,11 @@ describe('colour stops', () => {
 
 describe('findings', () => {
   const FOUND: [string, Partial<DesignInput>, string][] = [
-    ['no width', { widthMm: null }, "stop Still to enter: the design's width."],
+    ['no width', { widthMm: null }, "next Still to enter: the design's width."],
     [
       'no stitches',
       { stitches: null, densityClass: null },
-      'stop Still to enter: the stitch count, or how dense it is.',
+      'next Still to enter: the stitch count, or how dense it is.',
     ],
     [
       'absurd',

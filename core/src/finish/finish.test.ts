@@ -44,7 +44,7 @@ describe('the steps follow from the layers, in their order', () => {
     const words = finish(exampleA(), { trim: 'close' })
       ?.steps.map((s) => say(s.text, MM))
       .join(' ');
-    expect(words).toContain('Trim close, 3 mm');
+    expect(words).toContain('Trim what stays close, to 3 mm');
   });
 
   it('tears one sheet at a time, a thumb on the stitches', () => {

@@ -83,7 +83,7 @@ describe('hoopings of several copies', () => {
     const plan = planAt('hem-border', 'hoop-60x40');
     const offer = plan.findings.find((f) => f.code === 'hoop-fewer-hoopings');
     expect(say(offer?.text ?? [], { system: 'mm' })).toBe('16 copies take 16 hoopings in this hoop.');
-    expect(say(offer?.mends[0]?.label ?? [], { system: 'mm' })).toBe('Take the 200 × 200 magnetic hoop');
+    expect(say(offer?.mends[0]?.label ?? [], { system: 'mm' })).toBe('Take the 130 × 180 screw hoop');
     const change = offer?.mends[0]?.change;
     if (!change) throw new Error('no mend');
     const mended = planTicket(

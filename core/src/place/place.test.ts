@@ -210,10 +210,10 @@ describe('checks', () => {
     );
   });
 
-  it('finds nothing at any size of the tables', () => {
+  it('finds nothing wrong at any size of the tables', () => {
     const width = fc.double({ min: 420, max: 700, noNaN: true });
     fc.assert(
-      fc.property(width, (chest) => findings(sized(chest)).length === 0),
+      fc.property(width, (chest) => findings(sized(chest)).every((f) => f.severity === 'note')),
       { numRuns: 40 },
     );
   });
