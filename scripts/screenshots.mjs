@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -26,6 +26,21 @@ async function onManyNeedles(page) {
     .getByRole('link', { name: / Stitch/ })
     .click();
   await page.getByTestId('needle-hours').scrollIntoViewIfNeeded();
+}
+
+/** The screen is there: the page as it was sent is taken down once more while its fonts are fetched. */
+const shown = (page) => page.locator('h1, h2, [role="heading"], [data-testid="card-text"]').first().waitFor();
+
+/** The picture that no longer changes, with the screen still there. */
+async function stillPicture(page) {
+  let last = Buffer.alloc(0);
+  for (;;) {
+    await shown(page);
+    await page.waitForTimeout(400);
+    const picture = await page.screenshot();
+    if (picture.equals(last)) return picture;
+    last = picture;
+  }
 }
 
 /** Takes the README's pictures from the demo's data. */
@@ -76,9 +91,9 @@ const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-s
 for (const [name, viewport, path, steps] of SHOTS) {
   const page = await browser.newPage({ viewport });
   await page.goto(url + path, { waitUntil: 'networkidle' });
+  await shown(page);
   await steps?.(page);
-  await page.waitForTimeout(500);
-  await page.screenshot({ path: join(out, `${name}.png`) });
+  writeFileSync(join(out, `${name}.png`), await stillPicture(page));
   await page.close();
 }
 await browser.close();
