@@ -16,6 +16,7 @@ export { factsInHoop, type LaidHoop } from './hoop/layHoop';
 export type { HoopPlan } from './hoop/planHoop';
 export { inHoopFrame } from './hoop/ring';
 export { type Method, otherHoop } from './hoop/schema';
+export { sidesInWords } from './hoop/sides';
 export { IdSchema } from './ids';
 export { sheetsOfToday } from './layers/keptSheets';
 export { KNOWN_WAYS, type KnownWay } from './layers/knownWays';
@@ -28,6 +29,7 @@ export {
   sheetsInWords,
   TOPPERS,
 } from './layers/materials';
+export { FURTHER_SHEET } from './layers/placing';
 export type { ChosenPart, LayersPlan, StackLayer } from './layers/planLayers';
 export type { RiskBar } from './layers/risk';
 export {
@@ -46,7 +48,7 @@ export {
   withChoice,
 } from './layers/schema';
 export { type SheetPiece, sheetPieces } from './layers/sheetPieces';
-export { appliesInWords, appliesLike, wayFrom } from './layers/ways';
+export { appliesInWords, appliesLike, wayFrom, wayTitle } from './layers/ways';
 export { asUsed } from './log/asUsed';
 export {
   frozenPlan,
@@ -94,10 +96,10 @@ export { type SizeRow, sizeRun, widestOf } from './place/sizeRun';
 export { type Plan, planTicket } from './plan';
 export { BELIEFS, type Belief } from './rules/beliefs';
 export { NUMBERS, type NumberId, numberFor } from './rules/numbers';
-export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, schoolFor } from './rules/schema';
+export { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, MOST_WAYS, schoolFor } from './rules/schema';
 export { QUESTION_IDS, QUESTIONS, schoolsOf } from './rules/schools';
 export { answersTo, textOfBelief, textOfNumber } from './rules/search';
-export { CLOTH_TRAITS, USE_TRAITS, type Way, type WayApplies } from './rules/way';
+export { CLOTH_TRAITS, USE_TRAITS, WAY_LETTERS, type Way, type WayApplies } from './rules/way';
 export { type ChangedTicket, whatChanges } from './rules/whatChanges';
 export { answerOf } from './settle';
 export { type CutFrom, layoutOf } from './shelf/cutting';

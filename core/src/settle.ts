@@ -1,4 +1,5 @@
 import { type Finding, finding } from './findings/finding';
+import { sidesInWords } from './hoop/sides';
 import { sheetsInWords } from './layers/materials';
 import { CHOICE_PARTS } from './layers/schema';
 import type { Plan } from './plan';
@@ -47,7 +48,7 @@ const ANSWERS: Record<Stage, Answer> = {
       ? [
           phrase`top ${mount.chosen.topPoints}`,
           phrase`turn ${deg(mount.keys.turnDeg)}${mount.keys.mirror ? ', mirrored' : ''}`,
-          phrase`move ${mm(mount.keys.move.x)} right, ${mm(mount.keys.move.y)} towards you`,
+          phrase`move ${sidesInWords(mount.keys.move, 'nothing')}`,
         ]
       : [],
   stitch: ({ stitch }) => (stitch?.stops ?? []).map((stop) => phrase`${stop.thread?.name ?? stop.name}`),

@@ -1,6 +1,4 @@
+import { format } from 'date-fns/format';
+
 /** Today's date where the shop is, as ISO writes it. */
-export const today = (): string => {
-  const now = new Date();
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-};
+export const today = (): string => format(new Date(), 'yyyy-MM-dd');

@@ -4,6 +4,14 @@ import { HELD_WORDS, type Job, STABILIZERS } from './materials';
 import type { SupportRule } from './rule';
 import { type Fastening, MOST_SHEETS, type Sheet, type StabilizerId } from './schema';
 
+/** A further sheet as it is first laid: under the ring, taped. */
+export const FURTHER_SHEET: Sheet = {
+  stabilizer: 'tear-away',
+  where: 'under the ring',
+  bond: 'none',
+  fastening: 'tape',
+};
+
 /** Whether a stabilizer does a job. */
 export const does = (id: StabilizerId, job: Job): boolean => STABILIZERS[id].jobs.includes(job);
 

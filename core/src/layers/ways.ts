@@ -86,11 +86,16 @@ const MONTHS = [
   'December',
 ];
 
-/** "our sweatshirt way, since March 2026", with the shop's own reason. */
-export function wayReason({ name, since, why }: Way): Phrase {
+/** "Our sweatshirt way, since March 2026". */
+export function wayTitle({ name, since }: Pick<Way, 'name' | 'since'>): string {
   const [year, month] = since.split('-');
-  const own = why === '' ? '' : ` ${why.replace(/\.?$/, '.')}`;
-  return phrase`Our ${name} way, since ${MONTHS[Number(month) - 1] ?? ''} ${year ?? ''}.${own}`;
+  return `Our ${name} way, since ${MONTHS[Number(month) - 1] ?? ''} ${year ?? ''}`;
+}
+
+/** What a way is, with the shop's own reason. */
+export function wayReason(way: Way): Phrase {
+  const own = way.why === '' ? '' : ` ${way.why.replace(/\.?$/, '.')}`;
+  return phrase`${wayTitle(way)}.${own}`;
 }
 
 /** A way ready to be kept: the stack of a ticket as it stands, under a name, from this day on. */

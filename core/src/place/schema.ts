@@ -35,7 +35,8 @@ export type DesignPart = (typeof DESIGN_PARTS)[number];
 export const AskedDepthSchema = z.object({
   from: z.string().min(1).max(40),
   part: z.enum(DESIGN_PARTS),
-  mm: z.number().min(0).max(3000),
+  /** Whatever is typed is kept: one that leaves the piece is a finding. */
+  mm: z.number().min(0),
 });
 export type AskedDepth = z.infer<typeof AskedDepthSchema>;
 

@@ -1,8 +1,10 @@
-import { fullTurnDeg, ORIGIN, plus } from '../geometry/point';
+import { fullTurnDeg, ORIGIN, type Point, plus } from '../geometry/point';
 import { whyDesignDoesNotFit } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
+import { sidesInWords } from '../hoop/sides';
 import { HAIR_MM } from '../mount/keys';
-import { done, hoopOf, missOf, type Outcome, pastWords, refuse, tenth } from './outcome';
+import { say } from '../units/phrase';
+import { done, hoopOf, missOf, type Outcome, pastWords, refuse } from './outcome';
 import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
 
 /** What one press does. */
@@ -68,11 +70,7 @@ export const resize: Press<'resize'> = (job, state, { percent }) => {
 };
 
 /** A place in the hoop in words; what is nothing is left out. */
-export function placeWords({ x, y }: { x: number; y: number }): string {
-  const part = (mm: number, more: string, less: string) =>
-    Math.abs(mm) < 0.05 ? [] : [`${tenth(Math.abs(mm))} mm ${mm < 0 ? less : more}`];
-  return [...part(x, 'right', 'left'), ...part(y, 'towards you', 'away')].join(', ') || 'in the middle';
-}
+export const placeWords = (at: Point): string => say(sidesInWords(at, 'in the middle'), { system: 'mm' });
 
 /** Moves the hoop under the needle, by so many mm of the hoop. */
 export const jog: Press<'jog'> = (job, state, by) => {

@@ -14,13 +14,16 @@ const SchoolsSchema = z.partialRecord(z.enum(QUESTION_IDS), z.string()).superRef
   }
 });
 
+/** So many ways a shop keeps. */
+export const MOST_WAYS = 60;
+
 /** What this shop believes: units, one school to each question, and its own numbers where they differ. */
 export const HouseRulesSchema = z.object({
   units: DisplayUnitsSchema,
   schools: SchoolsSchema,
   numbers: z.record(z.string(), z.number().min(0).max(100_000)),
   /** Ways of the shop's own, the latest first: each counts as a school. */
-  ways: z.array(WaySchema).max(60).default([]),
+  ways: z.array(WaySchema).max(MOST_WAYS).default([]),
 });
 export type HouseRules = z.infer<typeof HouseRulesSchema>;
 

@@ -36,11 +36,14 @@ export const WayAppliesSchema = z.object({
 });
 export type WayApplies = z.infer<typeof WayAppliesSchema>;
 
+/** The most letters of a way's name, and of why. */
+export const WAY_LETTERS = { name: 80, why: 300 } as const;
+
 /** A way of the shop's own: a whole stack, where it applies, and why. It counts as a school of the shop. */
 export const WaySchema = z.object({
   id: IdSchema,
-  name: z.string().min(1).max(80),
-  why: z.string().max(300),
+  name: z.string().min(1).max(WAY_LETTERS.name),
+  why: z.string().max(WAY_LETTERS.why),
   /** The day the shop took it on. */
   since: z.iso.date(),
   /** Switched off, it is kept and not followed. */

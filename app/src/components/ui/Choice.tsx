@@ -1,6 +1,5 @@
-import { Pressable, View } from 'react-native';
-import { TARGET } from '../../theme/layout';
-import { usePalette } from '../../theme/palette';
+import { View } from 'react-native';
+import { Chip } from './Chip';
 import { Txt } from './Txt';
 
 interface ChoiceProps<T extends string> {
@@ -22,7 +21,6 @@ export function Choice<T extends string>({
   quiet = false,
   small = false,
 }: ChoiceProps<T>) {
-  const p = usePalette();
   return (
     <View style={{ gap: 6 }}>
       {quiet ? null : (
@@ -31,39 +29,17 @@ export function Choice<T extends string>({
         </Txt>
       )}
       <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
-        {options.map(({ id, name, detail }) => {
-          const on = id === chosen;
-          return (
-            <Pressable
-              key={id}
-              role="radio"
-              aria-checked={on}
-              aria-label={detail ? `${name}, ${detail}` : name}
-              onPress={() => onChoose(id)}
-              style={{
-                minHeight: TARGET,
-                minWidth: TARGET,
-                justifyContent: 'center',
-                alignItems: 'center',
-                paddingHorizontal: small ? 8 : 12,
-                paddingVertical: 6,
-                borderWidth: 1.5,
-                borderRadius: 6,
-                borderColor: p.ink,
-                backgroundColor: on ? p.ink : 'transparent',
-              }}
-            >
-              <Txt as="label" tone={on ? 'onInk' : 'ink'}>
-                {name}
-              </Txt>
-              {detail ? (
-                <Txt as="small" tone={on ? 'onInk' : 'graphite'}>
-                  {detail}
-                </Txt>
-              ) : null}
-            </Pressable>
-          );
-        })}
+        {options.map(({ id, name, detail }) => (
+          <Chip
+            key={id}
+            role="radio"
+            name={name}
+            detail={detail}
+            on={id === chosen}
+            small={small}
+            onPress={() => onChoose(id)}
+          />
+        ))}
       </View>
     </View>
   );

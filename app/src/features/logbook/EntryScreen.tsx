@@ -4,6 +4,7 @@ import {
   FAULTS,
   formatLength,
   type LogEntry,
+  MARK_NAMES,
   mm,
   NEEDLES,
   type Phrase,
@@ -13,6 +14,7 @@ import {
   say,
   sheetsInWords,
   sheetsOfToday,
+  sidesInWords,
   TOPPERS,
 } from '@zt/core';
 import { format } from 'date-fns/format';
@@ -42,17 +44,10 @@ function factLines({ ticket }: LogEntry, { design, mount, stitch }: Frozen, unit
   const { facts } = design ?? {};
   const keys = mount?.keys;
   const crookedDeg = mount?.crooked?.crookedDeg;
-  const moves = keys
-    ? say(
-        [
-          mm(Math.abs(keys.move.x)),
-          keys.move.x < 0 ? ' left, ' : ' right, ',
-          mm(Math.abs(keys.move.y)),
-          keys.move.y < 0 ? ' away' : ' towards you',
-        ],
-        MM,
-      )
-    : '';
+  const moves = keys ? say(sidesInWords(keys.move, 'nothing'), MM) : '';
+  const readings = ticket.mount.readings.map(
+    (found) => `${MARK_NAMES[found.mark]} ${say(sidesInWords(found, 'in the middle'), MM)}`,
+  );
   const threads = (stitch?.stops ?? []).map((stop, i) => `${i + 1} ${stop.thread?.name ?? stop.name}`);
   const lines: [string, string | null][] = [
     [
@@ -63,7 +58,7 @@ function factLines({ ticket }: LogEntry, { design, mount, stitch }: Frozen, unit
     ],
     ['Threads', threads.join(', ') || null],
     ['Keys', keys ? `turn ${keys.turnDeg}°${keys.mirror ? ', mirrored' : ''}, move ${moves}` : null],
-    ['Read off', ticket.mount.readings.length > 0 ? `${ticket.mount.readings.length} marks` : null],
+    ['Read off', readings.join('; ') || null],
     [
       'Crooked',
       typeof crookedDeg === 'number'

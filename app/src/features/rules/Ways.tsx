@@ -1,4 +1,13 @@
-import { appliesInWords, type HouseRules, KNOWN_WAYS, sheetsInWords, TOPPERS, type Way } from '@zt/core';
+import {
+  appliesInWords,
+  type HouseRules,
+  KNOWN_WAYS,
+  MOST_WAYS,
+  sheetsInWords,
+  TOPPERS,
+  type Way,
+  wayTitle,
+} from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
@@ -47,7 +56,7 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
           const tickets = decided.get(way.id) ?? [];
           return (
             <RuleRow key={way.id}>
-              <Txt as="strong">{`Our ${way.name} way, since ${way.since}`}</Txt>
+              <Txt as="strong">{wayTitle(way)}</Txt>
               <Txt as="small" tone="graphite">
                 {appliesInWords(way.applies)}
               </Txt>
@@ -88,7 +97,7 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
           }}
         />
       ) : null}
-      {others.length > 0 ? (
+      {others.length > 0 && rules.ways.length < MOST_WAYS ? (
         <Disclosure title={`Ways other shops hold: ${others.length} to take on`}>
           <View style={{ gap: 6 }}>
             {others.map((way) => (

@@ -6,6 +6,7 @@ import {
   type Method,
   otherHoop,
   say,
+  sidesInWords,
 } from '@zt/core';
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
@@ -107,8 +108,6 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
   const { units, change } = useOpenTicket();
   const { split } = laid;
   if (!split || split.split.parts.length < 2) return null;
-  const way = (mm: number, more: string, less: string) =>
-    `${formatLength(Math.abs(mm), units)} ${mm < 0 ? less : more}`;
   return (
     <View style={{ gap: 6 }}>
       <Choice
@@ -123,10 +122,9 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
       {split.part.crosses.map((k) => {
         const at = split.crosses[k];
         if (!at) return null;
-        const { x, y } = inHoopFrame(at, laid);
         return (
           <Txt key={k} testID="cross">
-            {`Cross ${k + 1}: ${way(x, 'right', 'left')}, ${way(y, 'towards you', 'away')}`}
+            {`Cross ${k + 1}: ${say(sidesInWords(inHoopFrame(at, laid), 'in the middle'), units)}`}
           </Txt>
         );
       })}

@@ -1,4 +1,4 @@
-import { appliesInWords, type WayApplies, wayFrom } from '@zt/core';
+import { appliesInWords, MOST_WAYS, WAY_LETTERS, type WayApplies, wayFrom } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
@@ -30,18 +30,44 @@ export function KeepWay() {
     );
     setRules({ ...rules, ways: [way, ...rules.ways] });
     setKept(way.name);
-    setName('');
   };
+  const tooLong = (text: string, most: number) =>
+    text.trim().length > most ? `At most ${most} letters; ${text.trim().length} are typed.` : null;
+  const errors = { name: tooLong(name, WAY_LETTERS.name), why: tooLong(why, WAY_LETTERS.why) };
+  const full = rules.ways.length >= MOST_WAYS;
+  const isKept = kept === name.trim();
   return (
     <Disclosure title="keep it as a way of ours" label="keep this stack as a way of the shop's own">
       <View style={{ gap: 10 }}>
-        <TextField label="Name of the way" value={name} onText={setName} placeholder="sweatshirt" />
-        <TextField label="Why this way" value={why} onText={setWhy} />
+        <TextField
+          label="Name of the way"
+          value={name}
+          onText={setName}
+          placeholder="sweatshirt"
+          error={errors.name}
+        />
+        <TextField label="Why this way" value={why} onText={setWhy} error={errors.why} />
         <WayApplyFields applies={applies} onApplies={setOwn} />
         <Txt as="small">{`Applies to: ${appliesInWords(applies)}. House rules list it and switch it off.`}</Txt>
-        <Press title="Keep this way" disabled={name.trim() === ''} onPress={keep} />
+        {full ? (
+          <Txt
+            as="small"
+            tone="madder"
+          >{`House rules keep ${MOST_WAYS} ways: take one off the list there.`}</Txt>
+        ) : null}
+        <Press
+          title="Keep this way"
+          disabled={name.trim() === '' || errors.name !== null || errors.why !== null || full || isKept}
+          onPress={keep}
+        />
         {kept !== '' && rulesSave === 'saved' ? (
           <Txt as="small" live>{`Our ${kept} way is kept; it is followed wherever it applies.`}</Txt>
+        ) : null}
+        {kept !== '' && rulesSave === 'failed' ? (
+          <>
+            <Txt as="small" tone="madder" live>{`Our ${kept} way could not be kept.`}</Txt>
+            <Press title="Keep it now" onPress={keep} />
+          </>
         ) : null}
       </View>
     </Disclosure>

@@ -1,5 +1,6 @@
 import {
   type DisplayUnits,
+  FURTHER_SHEET,
   type LayersInput,
   type LayersPlan,
   MOST_SHEETS,
@@ -19,14 +20,6 @@ interface SupportEditorProps {
   units: DisplayUnits;
   onSupport: (support: LayersInput['support']) => void;
 }
-
-/** A further sheet as it is first laid: under the ring, taped. */
-const ANOTHER: Sheet = {
-  stabilizer: 'tear-away',
-  where: 'under the ring',
-  bond: 'none',
-  fastening: 'tape',
-};
 
 /** Overrules the support: another school's stack, or sheet by sheet, and why. */
 export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) {
@@ -52,7 +45,7 @@ export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) 
       ))}
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         {sheets.length < MOST_SHEETS ? (
-          <Press title="Add a sheet" onPress={() => put([...sheets, ANOTHER])} />
+          <Press title="Add a sheet" onPress={() => put([...sheets, FURTHER_SHEET])} />
         ) : null}
         {sheets.length > 0 ? (
           <Press title="Take the lowest away" onPress={() => put(sheets.slice(0, -1))} />
