@@ -13,6 +13,9 @@ test('a stack is kept from Layers as a way of ours, decides the tickets it appli
     .click();
   await page.getByRole('button', { name: 'keep this stack as a way of the shop' }).click();
   await expect(page.getByRole('button', { name: 'Keep this way' })).toBeDisabled();
+  await ticket.fill('Name of the way', 'club '.repeat(20));
+  await ticket.reads('At most 80 letters; 99 are typed.');
+  await expect(page.getByRole('button', { name: 'Keep this way' })).toBeDisabled();
   await ticket.fill('Name of the way', 'rowing club');
   await ticket.fill('Why this way', 'Forty tees, none came back.');
   await page.getByRole('button', { name: 'Keep this way' }).click();

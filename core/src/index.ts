@@ -58,7 +58,7 @@ export {
   LogSummarySchema,
   summaryOf,
 } from './log/entry';
-export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS } from './log/faults';
+export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from './log/faults';
 export { type LogInput, OUTCOMES, type Outcome } from './log/schema';
 export type { CrookedPlan } from './mount/crooked';
 export type { SideHold } from './mount/holdDown';
@@ -76,7 +76,7 @@ export {
 } from './mount/schema';
 export { logOfToday, newTicket, withTodaysFields } from './newTicket';
 export { FABRICS } from './piece/fabrics';
-export { isA, PIECE_FAMILIES, type PieceOutline, type Reading } from './piece/geometry';
+export { datumName, isA, PIECE_FAMILIES, type PieceOutline, type Reading } from './piece/geometry';
 export { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from './piece/kinds';
 export { type Face, faceOf, type PiecePlan } from './piece/planPiece';
 export { type Evenness, type Fabric, type Grain, type Size, STRIP_EDGES, STRUCTURES } from './piece/schema';

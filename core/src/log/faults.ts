@@ -94,6 +94,9 @@ export const FAULTS: readonly (Fault & { id: FaultId })[] = [
 
 export const SEVERITY_WORDS = ['none', 'slight', 'plain', 'spoilt'] as const;
 
+/** The level at which a piece cannot be handed over. */
+export const SPOILT = SEVERITY_WORDS.indexOf('spoilt');
+
 /** What saves a piece that came out spoilt. */
 export const SAVED_BY_A_PATCH =
   'Spoilt, and dear? Stitch the design once more on firm cloth, cut it out a little outside the stitches, and sew it over the place as a patch.';

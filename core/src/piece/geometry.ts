@@ -100,6 +100,10 @@ export interface PieceView {
   outlineOf: (readings: Readings) => PieceOutline;
 }
 
+/** The landmark that heights are counted from on a face, by its name: "the collar seam". */
+export const datumName = ({ datum }: Pick<PieceView, 'datum'>): string =>
+  datum.replace(/^(above|below) /, '');
+
 /** What rules may know of a kind of piece. */
 export const PIECE_TRAITS = [
   'worn',

@@ -1,5 +1,5 @@
 import { boxOf, centreOf } from '../geometry/box';
-import type { PieceKind, PieceOutline, PieceView } from '../piece/geometry';
+import { datumName, type PieceKind, type PieceOutline, type PieceView } from '../piece/geometry';
 import type { DepthFrom } from './placement';
 
 /** Landmarks that a hand finds on many kinds, by the name they have there. */
@@ -51,7 +51,7 @@ const SAME_LEVEL_MM = 1;
 export function depthLandmarks(kind: PieceKind, view: PieceView, outline: PieceOutline): DepthLandmark[] {
   const middle = centreOf(boxOf(outline.outline)).y;
   const names = { ...LANDMARK_NAMES, ...namesByRule(kind, view) };
-  const datum = view.datum.replace(/^(above|below) /, '');
+  const datum = datumName(view);
   const found = Object.entries(outline.landmarks).flatMap(([id, at]): DepthLandmark[] => {
     const name = at.x === 0 && at.y === 0 ? datum : names[id];
     return name ? [{ id, at, name, way: at.y <= middle ? 'down' : 'up' }] : [];

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { planDesign } from '../design/planDesign';
-import { distance } from '../geometry/point';
+import { boxOf } from '../geometry/box';
+import { distance, plus, turn } from '../geometry/point';
 import { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from '../piece/kinds';
 import { planPiece } from '../piece/planPiece';
 import type { Evenness, Grain } from '../piece/schema';
@@ -209,4 +210,34 @@ describe('the words of the steps', () => {
       );
     }
   });
+
+  it.each(['four-corners', 'four-corners-diagonal'])(
+    'of %s lead to every copy and to both its axis ends',
+    (id) => {
+      const cloth = measuredTicket('bread-cloth', id, [60, 40]);
+      const plan = planTicket(cloth, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+      const { place, piece } = plan;
+      const box = boxOf(piece.geometry?.outline ?? []);
+      const words = wordsOf(cloth);
+      expect(place?.copies).toHaveLength(4);
+      for (const [i, copy] of (place?.copies ?? []).entries()) {
+        if (i === 0) continue;
+        const own = words.filter((text) => text.startsWith(`No. ${i + 1}: `)).join(' ');
+        const from = (edge: string) =>
+          Number(new RegExp(`([\\d.]+) mm from the ${edge}`).exec(own)?.[1] ?? Number.NaN);
+        const x = /side edge on your left/.test(own)
+          ? box.left + from('side edge on your left')
+          : box.right - from('side edge on your right');
+        const y = /top edge/.test(own) ? box.top + from('top edge') : box.bottom - from('bottom edge');
+        expect(distance({ x, y }, copy.centre)).toBeLessThan(0.2);
+        const ends = own.slice(own.indexOf('the right one'));
+        const go = (more: string, less: string) =>
+          Number(new RegExp(`([\\d.]+) mm (?:to the )?${more}`).exec(ends)?.[1] ?? 0) -
+          Number(new RegExp(`([\\d.]+) mm (?:to the )?${less}`).exec(ends)?.[1] ?? 0);
+        const right = plus(copy.centre, turn({ x: 30, y: 0 }, copy.turnDeg));
+        const chalked = plus(copy.centre, { x: go('right', 'left'), y: go('down', 'up') });
+        expect(distance(chalked, right)).toBeLessThan(0.2);
+      }
+    },
+  );
 });

@@ -7,6 +7,7 @@ import {
   type NeedleId,
   SAVED_BY_A_PATCH,
   SEVERITY_WORDS,
+  SPOILT,
   type Stage,
   TOPPERS,
   type TopperId,
@@ -88,9 +89,6 @@ function UsedFields() {
     </View>
   );
 }
-
-/** The level at which a piece cannot be handed over. */
-const SPOILT = 3;
 
 function FaultFields() {
   const { ticket, change } = useOpenTicket();

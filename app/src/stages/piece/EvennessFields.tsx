@@ -1,4 +1,4 @@
-import { type Evenness, faceWidthOf, type Grain, isA } from '@zt/core';
+import { datumName, type Evenness, faceWidthOf, type Grain } from '@zt/core';
 import { View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
@@ -46,7 +46,7 @@ function GrainFields() {
 /** Half widths at one to three heights: do the edges share a middle with the collar or the hem? */
 export function EvennessFields() {
   const { ticket, plan, units, change } = useOpenTicket();
-  const { kind, view, sketch } = plan.piece;
+  const { view, sketch } = plan.piece;
   const rows = ticket.piece.evenness;
   const set = (evenness: Evenness[], gesture?: string) =>
     change({ stage: 'piece', set: { evenness } }, gesture);
@@ -59,7 +59,7 @@ export function EvennessFields() {
   const next: Evenness = { atMm: 150 + rows.length * 250, leftMm: half, rightMm: half };
   return (
     <View style={{ gap: 10 }}>
-      <Txt as="small">{`At two heights ${view.datum}, measure from the middle line to either edge. Lay a ruler straight down from the ${isA(kind, 'worn') ? 'collar' : 'hem’s middle'} first.`}</Txt>
+      <Txt as="small">{`At two heights ${view.datum}, measure from the middle line to either edge. Lay a ruler straight from the middle of ${datumName(view)} first.`}</Txt>
       {rows.map((row, i) => (
         <View key={i} style={{ gap: 6 }}>
           <Txt as="label">{`Height ${i + 1}, ${view.datum}`}</Txt>
