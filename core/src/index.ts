@@ -23,7 +23,6 @@ export { KNOWN_WAYS, type KnownWay } from './layers/knownWays';
 export {
   BOBBINS,
   type Choice,
-  heldInWords,
   NEEDLES,
   STABILIZERS,
   sheetsInWords,
@@ -48,7 +47,7 @@ export {
   withChoice,
 } from './layers/schema';
 export { type SheetPiece, sheetPieces } from './layers/sheetPieces';
-export { appliesInWords, appliesLike, wayFrom, wayTitle } from './layers/ways';
+export { appliesInWords, wayFrom, wayTitle } from './layers/ways';
 export { asUsed } from './log/asUsed';
 export {
   frozenPlan,
@@ -86,7 +85,6 @@ export { movedCopy, posesOf } from './place/moveCopy';
 export { faceWidthOf, type PlacePlan, placementsFor } from './place/planPlace';
 export { scatterQuestionFor } from './place/scatterQuestion';
 export {
-  type AskedDepth,
   DESIGN_PARTS,
   type DesignPart,
   type MarkMethod,

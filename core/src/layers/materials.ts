@@ -288,7 +288,7 @@ export const CHOICES: Record<ChoicePart, Record<string, Choice>> = {
 };
 
 /** How a sheet is held, in words: where it is, what bonds it, what fastens it. */
-export const HELD_WORDS = {
+const HELD_WORDS = {
   where: {
     'in the ring': 'in the ring',
     'under the ring': 'slipped under the ring',

@@ -1,6 +1,6 @@
 import { type Phrase, phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
-import { HELD_WORDS, type Job, STABILIZERS } from './materials';
+import { type Job, STABILIZERS } from './materials';
 import type { SupportRule } from './rule';
 import { type Fastening, MOST_SHEETS, type Sheet, type StabilizerId } from './schema';
 
@@ -147,6 +147,3 @@ export const floatsOnNothing = (sheets: readonly Sheet[], { floated, structure }
 /** What fastens any sheet of a stack, besides its bonds. */
 export const isFastenedBy = (sheets: readonly Sheet[], fastening: Fastening): boolean =>
   sheets.some((s) => s.fastening === fastening);
-
-/** How a sheet is held, as a step says it: "sprayed, in the ring". */
-export const bondInWords = ({ bond }: Sheet): string => HELD_WORDS.bond[bond];

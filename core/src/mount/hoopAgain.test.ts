@@ -4,11 +4,12 @@ import { distance, plus, shortTurnDeg, turn } from '../geometry/point';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
 import type { Shelf } from '../shelf/schema';
+import { followHoopAgain } from '../testing/followHoopAgain';
 import { report } from '../testing/report';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
-import { type AgainQuestion, againInWords, followed, hoopAgain } from './hoopAgain';
+import { type AgainQuestion, againInWords, hoopAgain } from './hoopAgain';
 import { MARK_IDS, type MarkFound, type MarkId } from './schema';
 
 const MM = { system: 'mm' } as const;
@@ -70,7 +71,7 @@ it('whoever follows the advice finds the piece straight at the next reading, in 
       advised++;
       const text = say(againInWords(again.advice), MM);
       expect(text).not.toMatch(/ 0 mm/);
-      const now = followed(again.question, again.advice);
+      const now = followHoopAgain(again.question, again.advice);
       const should = again.question.shouldTurnDeg;
       const planned = before.hoop?.laid?.designAt ?? { x: 0, y: 0 };
       const next = {
@@ -138,7 +139,7 @@ describe('the advice', () => {
   });
 
   it('followed where there is nothing to do changes nothing', () => {
-    expect(followed(QUESTION, hoopAgain(QUESTION))).toEqual({ turnDeg: 0, centre: { x: 0, y: 0 } });
+    expect(followHoopAgain(QUESTION, hoopAgain(QUESTION))).toEqual({ turnDeg: 0, centre: { x: 0, y: 0 } });
   });
 });
 

@@ -7,11 +7,11 @@ import { planPiece } from '../piece/planPiece';
 import type { Evenness, Grain } from '../piece/schema';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
+import { followActs, type PieceOnTable } from '../testing/followActs';
 import { report } from '../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
-import { followActs, type PieceOnTable } from './acts';
 import { landmark } from './placement';
 import { type PlacePlan, placementOf, planPlace } from './planPlace';
 
