@@ -58,7 +58,12 @@ test('a hoop is added to the shelf, measured, judged, taken off and put back', a
   await ticket.fill('Name', '75 × 75 little one');
   await ticket.fill('stitch field, width', '75 mm');
   await page.getByRole('button', { name: /^Change stitch field, height/ }).click();
+  await ticket.fill('stitch field, height', '275 mm');
+  await ticket.reads(
+    'Its ring is shorter than its stitch field: measure the ring outside, from edge to edge.',
+  );
   await ticket.fill('stitch field, height', '75 mm');
+  await expect(page.getByText(/^Its ring is shorter/)).toHaveCount(0);
   await expect(page.getByText(/field 2 15\/16 in × 2 15\/16 in/)).toBeVisible();
   await ticket.saved();
   await page.goto('/ticket/demo-ticket-01/hoop');

@@ -122,3 +122,30 @@ test('hooped 30 mm off, the hoop turned on the piece: it says which way the whol
   await page.getByRole('radio', { name: 'inches' }).click();
   await ticket.saved();
 });
+
+test('an entry keeps what was read off the hoop, what was keyed, the design and its threads', async ({
+  page,
+  keep,
+}) => {
+  const ticket = onTicket(page);
+  const tee = measuredTicket('t-shirt', 'left-chest', [60, 40]);
+  const readings = [{ mark: 'centre' as const, x: 3, y: 0 }];
+  await page.goto(`${await keep({ ...tee, name: 'Read off', mount: { ...tee.mount, readings } })}/log`);
+  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await expect(page.getByRole('heading', { name: 'Read off' })).toBeVisible();
+  await ticket.reads('centre 3 mm right');
+  await ticket.reads(/^turn \d+°/);
+  await ticket.reads(/^2 3\/8 in × 1 9\/16 in, \d+ stitches$/);
+  await expect(page.getByText(/\b0 mm (right|left|away|towards)/)).toHaveCount(0);
+});
+
+test('a piece that came out spoilt is told the patch that saves it', async ({ page, keep }) => {
+  const ticket = onTicket(page);
+  await page.goto(`${await keep(measuredTicket('t-shirt', 'left-chest', [60, 40]))}/log`);
+  await page.getByRole('radio', { name: 'Puckering: spoilt' }).click();
+  await ticket.reads(/sew it over the place as a patch/);
+  await page.getByRole('radio', { name: 'Puckering: none' }).click();
+  await expect(page.getByText(/sew it over the place as a patch/)).toHaveCount(0);
+  await ticket.saved();
+});

@@ -62,7 +62,9 @@ function factLines({ ticket }: LogEntry, { design, mount, stitch }: Frozen, unit
     [
       'Crooked',
       typeof crookedDeg === 'number'
-        ? `${Math.abs(crookedDeg).toFixed(1)}° ${crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise'}`
+        ? Math.abs(crookedDeg) < 0.05
+          ? 'no'
+          : `${Math.abs(crookedDeg).toFixed(1)}° ${crookedDeg > 0 ? 'clockwise' : 'counter-clockwise'}`
         : null,
     ],
   ];
