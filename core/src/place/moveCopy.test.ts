@@ -44,4 +44,12 @@ describe('dragging one of several copies', () => {
       offset: { x: 0, y: 10 },
     });
   });
+
+  it('alone and without snapping, it lies where it was let go, to a tenth', () => {
+    const tee = measuredTicket('t-shirt', 'left-chest', [60, 40]);
+    const free = { ...tee.place, snaps: false };
+    expect(movedCopy(free, placeOf(tee), 0, { x: 3.04, y: 12.4 }, SNAP)).toEqual({
+      offset: { x: 3, y: 12.4 },
+    });
+  });
 });
