@@ -98,8 +98,8 @@ export function placementRuler(
       ),
     ]),
     ...grainArrow(
-      { x: edge.left + 8, y: -edgeMiddle(edge) + 17 },
-      { x: edge.left + 8, y: -edgeMiddle(edge) - 17 },
+      { x: edge.left + 8, y: edgeMiddle(edge) + 17 },
+      { x: edge.left + 8, y: edgeMiddle(edge) - 17 },
     ),
     text(
       { x: edge.left + 3, y: at.datum },
@@ -118,7 +118,8 @@ export function placementRuler(
   return { box: grown(withLabels(edge, slots), 4), marks, datumY: 0, pricks: sorted.map((s) => s.at) };
 }
 
-const edgeMiddle = (edge: Box): number => -(edge.top + edge.bottom) / 2;
+/** The level halfway down a ruler. */
+const edgeMiddle = (edge: Box): number => (edge.top + edge.bottom) / 2;
 
 /** Room for the words beside the outermost slots. */
 const LABEL_ROOM_MM = 70;
