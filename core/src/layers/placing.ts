@@ -133,6 +133,8 @@ export function whySheetCannot(
     return phrase`${name} is not sold fusible: it cannot be fused.`;
   if (bond === 'fused' && facts.iron === 'no')
     return phrase`This cloth takes no iron: ${name} cannot be fused to it.`;
+  if (bond === 'fused' && where === 'under the ring')
+    return phrase`No iron gets at ${name} under a closed ring: fuse it in the ring, or on the piece only.`;
   if (bond === 'sticky' && grade !== 'sticky')
     return phrase`${name} is not sold sticky: it cannot be stuck to the cloth.`;
   if (where === 'on the piece' && bond === 'none' && fastening === 'none')

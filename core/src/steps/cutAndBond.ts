@@ -8,7 +8,7 @@ import { count, mm, type Phrase, phrase } from '../units/phrase';
 import { type Step, stepOf } from './step';
 
 const SNIPS = phrase`Scissors away from you.`;
-const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
+export const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
 export const SPRAY = phrase`On the sheet, not on the cloth; outdoors or well aired, away from the machine and any flame. Read the label.`;
 
 /** A material's name inside a sentence. */
@@ -43,6 +43,7 @@ export function bondedBeforeRing({ sheets }: Pick<LayersPlan, 'sheets'>, floated
   return sheets.filter(
     ({ where, bond, fastening }) =>
       (bond !== 'none' || (where === 'on the piece' && fastening !== 'none')) &&
+      where !== 'under the ring' &&
       !(floated && where === 'in the ring'),
   );
 }
@@ -50,15 +51,24 @@ export function bondedBeforeRing({ sheets }: Pick<LayersPlan, 'sheets'>, floated
 const ontoWhat = (before: Sheet | undefined): string =>
   before ? `the ${nameOf(before)}` : 'the wrong side of the cloth';
 
+/** What fastens a sheet on the piece besides its bond; in the ring that is done once it is closed. */
+const BESIDES: Record<Sheet['fastening'], string> = {
+  pins: ' Pin it too, outside the field, heads outwards.',
+  tape: ' Tape its corners too.',
+  'basting box': '',
+  none: '',
+};
+
 function bondText(sheet: Sheet, before: Sheet | undefined): Phrase {
   const name = nameOf(sheet);
   const onto = ontoWhat(before);
+  const besides = sheet.where === 'on the piece' ? BESIDES[sheet.fastening] : '';
   if (sheet.bond === 'fused')
-    return phrase`Fuse the ${name} to ${onto}, centred on the pin: press and lift, do not slide; let it cool.`;
+    return phrase`Fuse the ${name} to ${onto}, centred on the pin: press and lift, do not slide; let it cool.${besides}`;
   if (sheet.bond === 'sprayed')
-    return phrase`Spray the ${name} and smooth it onto ${onto}, centred on the pin.`;
+    return phrase`Spray the ${name} and smooth it onto ${onto}, centred on the pin.${besides}`;
   if (sheet.bond === 'sticky')
-    return phrase`Peel the paper off the ${name} and smooth it onto ${onto}, sticky side to the cloth.`;
+    return phrase`Peel the paper off the ${name} and smooth it onto ${onto}, sticky side to the cloth.${besides}`;
   if (sheet.fastening === 'pins')
     return phrase`Pin the ${name} to ${onto}, outside the field, heads outwards.`;
   return phrase`Hold the ${name} against ${onto} with ${sheet.fastening === 'tape' ? 'tape at its corners' : 'a few long hand stitches'}.`;

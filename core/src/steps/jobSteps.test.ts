@@ -1,3 +1,6 @@
+import { METHODS } from '../hoop/schema';
+import { heldInWords } from '../layers/materials';
+import { BONDS, FASTENINGS, type Sheet, type StabilizerId, WHERES } from '../layers/schema';
 import { PIECE_KIND_IDS, PIECE_KINDS } from '../piece/kinds';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../rules/schema';
@@ -6,6 +9,7 @@ import { report } from '../testing/report';
 import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange, type Ticket } from '../ticket';
 import { say } from '../units/phrase';
+import { nameOf } from './cutAndBond';
 import { deckOf, jobSteps } from './jobSteps';
 import { PHASES } from './step';
 
@@ -121,5 +125,62 @@ describe('no two steps contradict', () => {
       expect(text).not.toMatch(/undefined|NaN| in in |\bpoints ,/);
     }
     report(`sentences of ${checked} tickets fit their piece`);
+  });
+});
+
+describe('every answer about a sheet', () => {
+  const BY_BOND: Record<Sheet['bond'], StabilizerId> = {
+    none: 'cut-away',
+    sprayed: 'cut-away',
+    fused: 'mesh-fusible',
+    sticky: 'wash-away-sticky',
+  };
+  const answers = WHERES.flatMap((where) =>
+    BONDS.flatMap((bond) => FASTENINGS.map((fastening) => sheet(BY_BOND[bond], where, bond, fastening))),
+  );
+
+  it.each(METHODS)('changes what the hands do: %s', (method) => {
+    const said = new Map<string, string>();
+    for (const one of answers) {
+      const ticket = by(supported(exampleA(), one, sheet('tear-away')), method);
+      const plan = planTicket(ticket, SAMPLE_SHELF, RULES);
+      if (plan.findings.some((f) => f.code === 'layers-hold-impossible')) continue;
+      const words = jobSteps(plan, RULES)
+        .map((s) => say(s.text, MM))
+        .join('\n');
+      const held = `${one.stabilizer}, ${heldInWords(one)}`;
+      expect([held, said.get(words)]).toEqual([held, undefined]);
+      said.set(words, held);
+    }
+    report(`answers about a sheet that change the steps, ${method}: ${said.size}`);
+    expect(said.size).toBeGreaterThan(30);
+  });
+
+  it('never has a sheet bonded before the ring closes and slipped under it afterwards', () => {
+    for (const method of METHODS)
+      for (const one of answers.filter((s) => s.where === 'under the ring' && s.bond !== 'fused')) {
+        const ticket = by(supported(exampleA(), one, sheet('tear-away')), method);
+        const steps = jobSteps(planTicket(ticket, SAMPLE_SHELF, RULES), RULES);
+        const name = nameOf(one);
+        const handled = steps.filter((s) => s.phase !== 'cut' && say(s.text, MM).includes(name));
+        expect(handled.filter((s) => s.phase === 'bond')).toEqual([]);
+        expect(handled.filter((s) => s.phase === 'hoop').length).toBeGreaterThan(0);
+      }
+  });
+
+  it('says every bond, whatever the ring does', () => {
+    const told = { fused: /[Ff]use /, sprayed: /Spray /, sticky: /Peel the paper off|Score the paper/ };
+    for (const method of METHODS)
+      for (const one of answers) {
+        const ticket = by(supported(exampleA(), one, sheet('tear-away')), method);
+        const plan = planTicket(ticket, SAMPLE_SHELF, RULES);
+        if (one.bond === 'none' || plan.findings.some((f) => f.code === 'layers-hold-impossible')) continue;
+        const words = jobSteps(plan, RULES).map((s) => say(s.text, MM));
+        expect([heldInWords(one), method, words.some((w) => told[one.bond as 'fused'].test(w))]).toEqual([
+          heldInWords(one),
+          method,
+          true,
+        ]);
+      }
   });
 });

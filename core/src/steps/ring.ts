@@ -13,7 +13,7 @@ import type { PlacePlan } from '../place/planPlace';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import { mm, type Phrase, phrase } from '../units/phrase';
-import { nameOf, SPRAY } from './cutAndBond';
+import { IRON, nameOf, SPRAY } from './cutAndBond';
 import { type RingPicture, type Step, stepOf } from './step';
 
 /** What the steps depend on. */
@@ -161,10 +161,7 @@ const onTheMarks: Steps = ({ hoop, layers, place }) => {
         ? null
         : phrase`A basting box ${mm(layers.bastingMm)} outside the design is stitched first.`,
   });
-  const pins = layers.sheets.some((s) => s.fastening === 'pins')
-    ? [step('pins', 'drum', phrase`Pin it at the ring's edge, outside the field, heads outwards.`)]
-    : [];
-  return [notches, smooth, ...pins];
+  return [notches, smooth];
 };
 
 const closeIt: Steps = (facts) => {
@@ -178,6 +175,31 @@ const closeIt: Steps = (facts) => {
     { hint: phrase`A driver on the screw breaks hoops.` },
   );
   return facts.hoop.laid.verdict.hoop.kind === 'screw' ? [close, flush] : [close];
+};
+
+/** What holds the piece to its sheets besides the ring, once it lies: the basting box is stitched later. */
+const fasten: Steps = (facts) => {
+  const { layers } = facts;
+  const isFastened = (by: Sheet['fastening']) =>
+    layers.sheets.some(({ where, fastening }) => where === 'in the ring' && fastening === by);
+  const pins = step('pins', 'drum', phrase`Pin it at the ring's edge, outside the field, heads outwards.`);
+  const tape = step(
+    'tape',
+    'drum',
+    phrase`Tape it at the ring's edge, outside the field, with low-tack tape.`,
+  );
+  const fused = isFloated(facts) ? inRing(facts).filter((s) => s.bond === 'fused') : [];
+  const fuse = step(
+    'fuse in the ring',
+    'drum',
+    phrase`Fuse the cloth to ${named(fused)} from above, the ring on a flat board: press and lift, off the ring itself; let it cool.`,
+    { caution: IRON },
+  );
+  return [
+    ...(fused.length > 0 ? [fuse] : []),
+    ...(isFastened('pins') ? [pins] : []),
+    ...(isFastened('tape') ? [tape] : []),
+  ];
 };
 
 /** The tension by touch, and by the tape: both axis ends measured again. */
@@ -204,6 +226,23 @@ const tensionTest: Steps = (facts) => {
   ];
 };
 
+/** How a sheet comes to lie under a closed ring, bonded to the cloth or loose. */
+function laidBelow(sheet: Sheet): string {
+  const name = nameOf(sheet);
+  if (sheet.bond === 'sprayed')
+    return `Spray the ${name} and press it up against the cloth from below the ring`;
+  if (sheet.bond === 'sticky')
+    return `Peel the paper off the ${name} and press it up against the cloth from below the ring`;
+  return `Slip the ${name} under the ring`;
+}
+
+const HELD_BELOW: Record<Sheet['fastening'], string> = {
+  tape: ', and tape its corners to the ring from below',
+  pins: ', and pin it to the cloth outside the field, heads outwards',
+  'basting box': '; the basting box will catch it',
+  none: '',
+};
+
 /** Sheets outside the ring, once it is closed. */
 const slipUnder: Steps = ({ layers }) =>
   layers.sheets
@@ -212,9 +251,8 @@ const slipUnder: Steps = ({ layers }) =>
       step(
         `slip ${i} ${sheet.stabilizer}`,
         'sheet',
-        sheet.fastening === 'tape'
-          ? phrase`Slip the ${nameOf(sheet)} under the ring, over the whole field, and tape its corners to the ring from below.`
-          : phrase`Slip the ${nameOf(sheet)} under the ring, over the whole field.`,
+        phrase`${laidBelow(sheet)}, over the whole field${HELD_BELOW[sheet.fastening]}.`,
+        sheet.bond === 'sprayed' ? { caution: SPRAY } : {},
       ),
     );
 
@@ -243,6 +281,7 @@ const STEPS: readonly Steps[] = [
   layUnder,
   onTheMarks,
   closeIt,
+  fasten,
   tensionTest,
   slipUnder,
   bulk,
