@@ -6,6 +6,18 @@ export type { ColourStop, DesignInput } from './design/schema';
 export type { StitchFigures } from './design/svg/estimate';
 export type { ReadSvg } from './design/svg/readSvg';
 export type { SvgRefusal } from './design/svg/refuse';
+export { allBounds, type Bounds, boundsAt } from './fields/bounds';
+export { fieldName, stageOfField } from './fields/names';
+export { boundsInWords, type FieldReading, readField } from './fields/readField';
+export {
+  changedThing,
+  FIELD_LETTERS,
+  keptUnread,
+  type Unread,
+  type WithUnread,
+  withUnread,
+} from './fields/unread';
+export { whyUnread } from './fields/unreadFindings';
 export { applyMend, type Finding, FindingSchema, isInTheWay, type Mend } from './findings/finding';
 export { questionText, type Reason, ReasonSchema } from './findings/reason';
 export { type Box, boxOf, centreOf, grown, heightOf, holdsPoint, widthOf } from './geometry/box';
@@ -134,7 +146,17 @@ export { deckOf } from './steps/jobSteps';
 export type { RingPicture, Step } from './steps/step';
 export { needleCare } from './stitch/needleCare';
 export type { StitchStop } from './stitch/planStitch';
-export { applyChange, type Change, type Ticket, TicketSchema } from './ticket';
+export {
+  admitted,
+  applyChange,
+  type Change,
+  MOST_SETTLED,
+  type Refusal,
+  type Ticket,
+  type TicketHead,
+  TicketHeadSchema,
+  TicketSchema,
+} from './ticket';
 export {
   bareUnitOf,
   type DisplayUnits,

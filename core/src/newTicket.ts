@@ -1,4 +1,5 @@
 import type { DesignInput } from './design/schema';
+import type { Unread } from './fields/unread';
 import { layersOfToday, sheetsOfToday } from './layers/keptSheets';
 import { PIECE_KINDS, type PieceKindId } from './piece/kinds';
 import { NO_COPIES_ASKED } from './place/schema';
@@ -9,7 +10,6 @@ const EMPTY_DESIGN: DesignInput = {
   name: '',
   widthMm: null,
   heightMm: null,
-  unread: {},
   stitches: null,
   densityClass: null,
   colours: [{ hex: '#1F4E79', name: 'navy', stitches: null }],
@@ -38,7 +38,6 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       fabricChanges: {},
       colour: usual.colour,
       readings: {},
-      unread: {},
       evenness: [],
       grain: null,
       sizes: [],
@@ -72,19 +71,31 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       nextTime: '',
       by: '',
     },
+    unread: {},
   };
 }
+
+/** A ticket as an older version kept it: unread texts stood with the piece and the design. */
+type KeptTicket = Ticket & { piece: { unread?: Unread }; design: { unread?: Unread } };
+
+const under = (path: string, unread: Unread = {}): Unread =>
+  Object.fromEntries(Object.entries(unread).map(([key, text]) => [`${path}.${key}`, text]));
 
 /**
  * A ticket kept by an older version, with the fields that came since at their usual values. Nothing that was
  * entered is changed; a ticket of today comes back equal.
  */
-export function withTodaysFields(kept: Ticket): Ticket {
+export function withTodaysFields(kept: KeptTicket): Ticket {
   const bare = newTicket(kept.id, kept.piece.kind);
   const filled = STAGES.map((stage) => [stage, { ...bare[stage], ...kept[stage] }]);
   const today: Ticket = { ...bare, ...kept, ...Object.fromEntries(filled) };
   return {
     ...today,
+    unread: {
+      ...under('piece.readings', kept.piece.unread),
+      ...under('design', kept.design.unread),
+      ...today.unread,
+    },
     layers: layersOfToday(today.layers, today.hoop.method),
     log: logOfToday(today.log, today.hoop.method),
   };

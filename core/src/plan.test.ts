@@ -1,3 +1,4 @@
+import { keptUnread } from './fields/unread';
 import { isInTheWay } from './findings/finding';
 import type { Plan } from './plan';
 import { planTicket } from './plan';
@@ -118,13 +119,11 @@ describe('a plan that cannot be right', () => {
 
   it('keeps an unread reading with its words, and names the field', () => {
     const ticket = exampleA();
-    const plan = planTicket(
-      { ...ticket, piece: { ...ticket.piece, unread: { length: 'two feet' } } },
-      SAMPLE_SHELF,
-      SAMPLE_RULES,
-    );
+    const kept = keptUnread(TicketSchema, ticket, { at: 'piece.readings.length', text: 'two feet' });
+    const plan = planTicket(kept, SAMPLE_SHELF, SAMPLE_RULES);
+    expect(plan.findings.filter(isInTheWay).map((f) => [f.code, f.severity])).toEqual([['unread', 'stop']]);
     expect(say(plan.findings[0]?.text ?? [], IN)).toBe(
-      '“two feet” for collar seam to hem does not read as a length.',
+      'collar seam to hem: “two feet” does not read as a length. Try 7 1/2 in, 19 cm or 190 mm.',
     );
     expect(plan.hoop).toBeNull();
   });

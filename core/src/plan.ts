@@ -1,5 +1,6 @@
 import { faintThreads } from './colour/faintThreads';
 import { type DesignPlan, planDesign } from './design/planDesign';
+import { isKeptUnread, unreadFindings } from './fields/unreadFindings';
 import { byGravity, type Finding } from './findings/finding';
 import type { Reason } from './findings/reason';
 import { type FinishPlan, planFinish } from './finish/planFinish';
@@ -148,7 +149,8 @@ function gather(ticket: Ticket, stages: Stages, rules: HouseRules): Plan {
   return {
     ...stages,
     findings: byGravity([
-      ...all.flatMap((stage) => stage.findings),
+      ...unreadFindings(ticket, rules.units),
+      ...all.flatMap((stage) => stage.findings).filter((f) => !isKeptUnread(ticket, f)),
       ...faintThreads(stages.piece.colour, stages.design.facts, rules),
       ...changedSince(ticket, stages),
     ]),

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { DesignInputSchema } from './design/schema';
+import { followRows, UnreadSchema, withUnread } from './fields/unread';
+
 import { FinishInputSchema } from './finish/schema';
 import { HoopInputSchema } from './hoop/schema';
 import { IdSchema } from './ids';
@@ -12,17 +14,27 @@ import { STAGES } from './stages';
 import { StitchInputSchema } from './stitch/schema';
 import { PhraseSchema } from './units/phrase';
 
-/** One piece of work: what the maker entered, and nothing that can be worked out. */
-export const TicketSchema = z.object({
-  id: IdSchema,
+const HEAD = {
   name: z.string().max(120),
   customer: z.string().max(120),
   /** ISO date, or null when it is not promised for a day. */
   due: z.iso.date().nullable(),
+};
+/** What a ticket is called, for whom, and until when. */
+export const TicketHeadSchema = z.object(HEAD);
+export type TicketHead = z.infer<typeof TicketHeadSchema>;
+
+/** The most phrases that a settled stage is kept with. */
+export const MOST_SETTLED = 400;
+
+/** One piece of work: what the maker entered, and nothing that can be worked out. */
+export const TicketSchema = z.object({
+  id: IdSchema,
+  ...HEAD,
   /** The stages the maker has settled. */
   settled: z.array(z.enum(STAGES)),
   /** What a settled stage answered then, so that a later change of it is told. */
-  settledAs: z.partialRecord(z.enum(STAGES), z.array(PhraseSchema).max(400)).default({}),
+  settledAs: z.partialRecord(z.enum(STAGES), z.array(PhraseSchema).max(MOST_SETTLED)).default({}),
   piece: PieceInputSchema,
   design: DesignInputSchema,
   place: PlaceInputSchema,
@@ -32,11 +44,18 @@ export const TicketSchema = z.object({
   stitch: StitchInputSchema,
   finish: FinishInputSchema,
   log: LogInputSchema,
+  /** What was typed and could not be taken, by the path of its field (`place.edgeGapMm`). */
+  unread: UnreadSchema.default({}),
 });
 export type Ticket = z.infer<typeof TicketSchema>;
 
 const changeOf = <S extends string, T extends z.ZodRawShape>(stage: S, schema: z.ZodObject<T>) =>
-  z.object({ stage: z.literal(stage), set: schema.partial() });
+  z.object({
+    stage: z.literal(stage),
+    set: schema.partial(),
+    /** Texts that could not be taken, by the path of their field; an empty one is no longer kept. */
+    unread: z.record(z.string(), z.string()).optional(),
+  });
 
 /** A change to one stage's inputs: the fields named in `set` replace the old ones. */
 export const ChangeSchema = z.discriminatedUnion('stage', [
@@ -54,5 +73,32 @@ export type Change = z.infer<typeof ChangeSchema>;
 
 /** The ticket after a change; the one given is left as it was. */
 export function applyChange(ticket: Ticket, change: Change): Ticket {
-  return { ...ticket, [change.stage]: { ...ticket[change.stage], ...change.set } };
+  const changed = { ...ticket, [change.stage]: { ...ticket[change.stage], ...change.set } };
+  const followed = followRows(ticket.unread, ticket, changed);
+  const unread = Object.entries(change.unread ?? {}).reduce(
+    (u, [at, text]) => withUnread(u, at, text),
+    followed,
+  );
+  return { ...changed, unread };
+}
+
+/** An input that a schema refuses: the path of its field, and what is allowed. */
+export interface Refusal {
+  at: string;
+  message: string;
+}
+
+/** A change without the inputs that the schema refuses, and why each is refused. */
+export function admitted(change: Change): { change: Change; refused: Refusal[] } {
+  const { error } = ChangeSchema.safeParse(change);
+  const issues = error?.issues.filter(({ path }) => path[0] === 'set') ?? [];
+  if (issues.length === 0) return { change, refused: [] };
+  const refused = issues.map(({ path, message }) => ({
+    at: [change.stage, ...path.slice(1)].join('.'),
+    message,
+  }));
+  const set = Object.fromEntries(
+    Object.entries(change.set).filter(([key]) => !issues.some(({ path }) => path[1] === key)),
+  );
+  return { change: { ...change, set } as Change, refused };
 }

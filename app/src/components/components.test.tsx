@@ -1,6 +1,7 @@
-import { fireEvent, render, screen } from '@testing-library/react-native';
-import { type Finding, type Mend, phrase } from '@zt/core';
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { type Finding, HOOP_PRESETS, type Hoop, hoopOf, type Mend, phrase } from '@zt/core';
 import { useState } from 'react';
+import { ItemForm } from '../testing/ItemForm';
 import { FindingNote } from './FindingNote';
 import { amount, sides } from './figures';
 import { KeyRow } from './KeyRow';
@@ -12,91 +13,175 @@ import { NumberField } from './ui/NumberField';
 import { Tick } from './ui/Tick';
 import { Txt } from './ui/Txt';
 import { UnitsToggle } from './ui/UnitsToggle';
+import { WordsField } from './ui/WordsField';
 import { Why } from './Why';
 
 const IN = { system: 'in', denominator: 16 } as const;
 const MM = { system: 'mm' } as const;
 
-function Held({ start = null, units = IN }: { start?: number | null; units?: typeof IN | typeof MM }) {
-  const [mm, setMm] = useState<number | null>(start);
-  const [unread, setUnread] = useState<string | undefined>(undefined);
-  return (
-    <>
-      <LengthField
-        label="chest"
-        mm={mm}
-        unread={unread}
-        units={units}
-        onLength={(value) => {
-          setMm(value);
-          setUnread(undefined);
-        }}
-        onUnread={setUnread}
-      />
-      <Txt testID="mm">{String(mm)}</Txt>
-      <Txt testID="unread">{String(unread)}</Txt>
-    </>
-  );
+interface FormProps {
+  start?: Partial<Hoop>;
+  units?: typeof IN | typeof MM;
+  children: (hoop: Hoop, put: (hoop: Hoop) => void) => React.ReactNode;
 }
 
+const heard: Hoop[] = [];
+/** A hoop of the schema, with what a test starts from. */
+const hoopWith = (start: Partial<Hoop> = {}): Hoop => {
+  const [preset] = HOOP_PRESETS;
+  if (!preset) throw new Error('there is a usual hoop');
+  return { ...hoopOf(preset, 'hoop-form-1', []), ...start };
+};
+/** A form over a hoop, which saves what it takes. */
+function Form({ start, units = IN, children }: FormProps) {
+  return (
+    <ItemForm noun="hoops" start={hoopWith(start)} units={units} onItem={(hoop) => heard.push(hoop)}>
+      {children}
+    </ItemForm>
+  );
+}
+/** The hoop as it was saved last; as it started, while nothing was. */
+const kept = (): Hoop => heard.at(-1) ?? hoopWith();
+beforeEach(() => {
+  heard.length = 0;
+});
+
+const Closes = (props: Omit<FormProps, 'children'>) => (
+  <Form {...props}>
+    {(hoop, put) => (
+      <LengthField
+        label="closes on"
+        at="closesOnMm"
+        mm={hoop.closesOnMm}
+        onLength={(closesOnMm) => put({ ...hoop, closesOnMm })}
+      />
+    )}
+  </Form>
+);
+
 describe('LengthField', () => {
-  const field = () => screen.getByLabelText('chest');
-  const read = (id: string) => screen.getByTestId(id).props.children;
+  const field = () => screen.getByLabelText('closes on');
+  const leave = () => fireEvent(field(), 'blur');
+  const type = (text: string) => {
+    fireEvent(field(), 'focus');
+    fireEvent.changeText(field(), text);
+  };
 
-  it('reads fractions and says how it understood them', async () => {
-    render(<Held />);
-    fireEvent.changeText(field(), '20 1/2');
-    expect(Number(read('mm'))).toBeCloseTo(520.7, 9);
-    expect(screen.getByText('understood as 20 1/2 in')).toBeTruthy();
+  it('says how it understands a fraction, and takes it when the field is left', () => {
+    render(<Closes />);
+    type('7/8');
+    expect(screen.getByText('understood as 7/8 in')).toBeTruthy();
+    expect(kept().closesOnMm).toBeNull();
+    leave();
+    expect(kept().closesOnMm).toBeCloseTo(22.225, 9);
   });
 
-  it('keeps what it cannot read, with the words for it', () => {
-    render(<Held />);
-    fireEvent.changeText(field(), 'two feet');
-    expect(read('unread')).toBe('two feet');
+  it('takes it on Enter too', () => {
+    render(<Closes />);
+    type('1/2');
+    fireEvent(field(), 'submitEditing');
+    expect(kept().closesOnMm).toBeCloseTo(12.7, 9);
+  });
+
+  it('takes nothing half typed, and a reading with its unit after a pause', () => {
+    jest.useFakeTimers();
+    render(<Closes />);
+    for (const text of ['2', '21', '21.', '21.2', '21.2 ', '21.2 m']) {
+      type(text);
+      act(() => void jest.advanceTimersByTime(5000));
+      expect(kept().closesOnMm).toBeNull();
+    }
+    type('21.2 mm');
+    act(() => void jest.advanceTimersByTime(400));
+    expect(kept().closesOnMm).toBeNull();
+    act(() => void jest.advanceTimersByTime(1000));
+    expect(kept().closesOnMm).toBe(21.2);
+    jest.useRealTimers();
+  });
+
+  it('keeps what it cannot take as it was typed, with what is allowed, and saves the rest', () => {
+    render(<Closes start={{ closesOnMm: 5 }} />);
+    type('two feet');
     expect(screen.getByText(/“two feet” does not read as a length/)).toBeTruthy();
-    fireEvent.changeText(field(), '2 cm');
-    expect([read('mm'), read('unread')]).toEqual(['20', 'undefined']);
+    leave();
+    expect([kept().closesOnMm, kept().unread]).toEqual([null, { closesOnMm: 'two feet' }]);
+    expect(field().props.value).toBe('two feet');
+    type('2');
+    leave();
+    expect(screen.getByText('“2” was not taken: a length from 1/32 in to 1 3/16 in.')).toBeTruthy();
+    expect(kept().unread).toEqual({ closesOnMm: '2' });
+    type('2 cm');
+    leave();
+    expect([kept().closesOnMm, kept().unread]).toEqual([20, {}]);
+    type('');
+    leave();
+    expect([kept().closesOnMm, kept().unread]).toEqual([null, {}]);
   });
 
-  it('steps by the tape’s smallest mark, and never below nothing', () => {
-    render(<Held start={25.4} />);
-    fireEvent.press(screen.getByLabelText('chest: more'));
-    expect(Number(read('mm'))).toBeCloseTo(26.9875, 9);
-    render(<Held start={0} units={MM} />);
-    fireEvent.press(screen.getByLabelText('chest: less'));
-    expect(read('mm')).toBe('0');
+  it('steps by the tape’s smallest mark, and never past a bound', () => {
+    render(<Closes start={{ closesOnMm: 25.4 }} />);
+    fireEvent.press(screen.getByLabelText('closes on: more'));
+    expect(kept().closesOnMm).toBeCloseTo(26.9875, 9);
+    screen.unmount();
+    render(<Closes start={{ closesOnMm: 30 }} units={MM} />);
+    fireEvent.press(screen.getByLabelText('closes on: more'));
+    expect(kept().closesOnMm).toBe(30);
   });
 
   it('shows the same length in the units chosen', () => {
-    const { rerender } = render(<Held start={193.4} />);
-    expect(field().props.value).toBe('7 5/8 in');
-    rerender(<Held start={193.4} units={MM} />);
-    expect(field().props.value).toBe('193.4 mm');
+    const { rerender } = render(<Closes start={{ closesOnMm: 12.7 }} />);
+    expect(field().props.value).toBe('1/2 in');
+    rerender(<Closes start={{ closesOnMm: 12.7 }} units={MM} />);
+    expect(field().props.value).toBe('12.7 mm');
   });
 });
 
-describe('NumberField', () => {
-  it('takes what it can, refuses the rest in words, and empties to nothing', () => {
-    const heard: (number | null)[] = [];
+describe('NumberField and WordsField', () => {
+  const leave = (label: string, text: string) => {
+    fireEvent(screen.getByLabelText(label), 'focus');
+    fireEvent.changeText(screen.getByLabelText(label), text);
+    fireEvent(screen.getByLabelText(label), 'blur');
+  };
+
+  it('takes what it can and refuses the rest in words; what must have a value keeps it', () => {
     render(
-      <NumberField
-        label="stitches"
-        value={null}
-        whole
-        least={1}
-        most={1000}
-        onNumber={(n) => heard.push(n)}
-      />,
+      <Form>
+        {(hoop, put) => (
+          <NumberField
+            label="places"
+            at="positions.count"
+            value={hoop.positions.count}
+            onNumber={(count) => put({ ...hoop, positions: { ...hoop.positions, count } })}
+          />
+        )}
+      </Form>,
     );
-    const field = screen.getByLabelText('stitches');
-    fireEvent.changeText(field, '640');
-    fireEvent.changeText(field, '6 40');
-    fireEvent.changeText(field, 'many');
-    expect(screen.getByText('stitches: a whole number from 1 to 1000. “many” was not taken.')).toBeTruthy();
-    fireEvent.changeText(field, '2000');
-    fireEvent.changeText(field, '');
-    expect(heard).toEqual([640, 640, null]);
+    leave('places', '3');
+    expect(kept().positions.count).toBe(3);
+    leave('places', 'many');
+    expect(screen.getByText('“many” was not taken: a whole number from 1 to 4.')).toBeTruthy();
+    leave('places', '2,5');
+    expect([kept().positions.count, kept().unread]).toEqual([3, { 'positions.count': '2,5' }]);
+    leave('places', '');
+    expect([kept().positions.count, kept().unread]).toEqual([3, {}]);
+    expect(screen.getByLabelText('places').props.value).toBe('3');
+  });
+
+  it('takes words as they come; too many stay in the field, and are not used', () => {
+    render(
+      <Form start={{ name: 'Ring' }}>
+        {(hoop, put) => (
+          <WordsField label="Name" at="name" value={hoop.name} onText={(name) => put({ ...hoop, name })} />
+        )}
+      </Form>,
+    );
+    fireEvent.changeText(screen.getByLabelText('Name'), 'Ring of ');
+    expect(kept().name).toBe('Ring of ');
+    leave('Name', 'x'.repeat(121));
+    expect(screen.getByText(/1 to 120 letters; 121 are typed/)).toBeTruthy();
+    expect([kept().name, kept().unread?.name?.length]).toEqual(['Ring of ', 121]);
+    leave('Name', '');
+    expect([kept().name, kept().unread]).toEqual(['Ring of ', {}]);
   });
 });
 

@@ -1,5 +1,6 @@
 import {
   applyMend,
+  boundsAt,
   type Change,
   type DisplayUnits,
   type Finding,
@@ -12,9 +13,11 @@ import {
   type StageState,
   stageStates,
   type Ticket,
+  TicketSchema,
 } from '@zt/core';
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
-import { mendTaken, ticketChanged } from '../store/editor';
+import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react';
+import { type Fields, FieldsContext } from '../components/ui/fields';
+import { fieldKept, mendTaken, ticketChanged } from '../store/editor';
 import { useAppDispatch } from '../store/store';
 import type { Shop } from './useShop';
 
@@ -57,10 +60,29 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
   const dispatch = useAppDispatch();
   const { shelf, rules } = shop;
   const plan = useMemo(() => planTicket(ticket, shelf, rules), [ticket, shelf, rules]);
+  const taking = useRef<string | null>(null);
   const change = useCallback(
-    (next: Change, gesture?: string) =>
-      void dispatch(ticketChanged({ change: next, ...(gesture ? { gesture } : {}) })),
+    (next: Change, gesture?: string) => {
+      const at = taking.current;
+      const as = gesture ?? at;
+      const taken = at === null ? next : { ...next, unread: { ...next.unread, [at]: '' } };
+      dispatch(ticketChanged({ change: taken, ...(as ? { gesture: as } : {}) }));
+    },
     [dispatch],
+  );
+  const fields = useMemo<Fields>(
+    () => ({
+      units: rules.units,
+      unread: ticket.unread,
+      boundsAt: (at) => boundsAt(TicketSchema, at),
+      take: (at, run) => {
+        taking.current = at;
+        run();
+        taking.current = null;
+      },
+      keep: (at, text) => void dispatch(fieldKept({ at, text })),
+    }),
+    [rules.units, ticket.unread, dispatch],
   );
   const [tried, setTried] = useState<{ mend: Mend; on: Ticket } | null>(null);
   const trial = tried?.on === ticket ? tried.mend : null;
@@ -92,7 +114,11 @@ export function OpenTicketProvider({ ticket, shop, loggedAs, children }: Provide
     }),
     [ticket, plan, shelf, rules, loggedAs, change, trial, tryOut, take, reading],
   );
-  return <OpenTicketContext.Provider value={open}>{children}</OpenTicketContext.Provider>;
+  return (
+    <OpenTicketContext.Provider value={open}>
+      <FieldsContext.Provider value={fields}>{children}</FieldsContext.Provider>
+    </OpenTicketContext.Provider>
+  );
 }
 
 export function useOpenTicket(): OpenTicket {

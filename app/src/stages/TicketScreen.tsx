@@ -1,4 +1,14 @@
-import { answerOf, deckOf, isInTheWay, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
+import {
+  answerOf,
+  deckOf,
+  fieldName,
+  isInTheWay,
+  STAGE_QUESTIONS,
+  STAGES,
+  type Stage,
+  say,
+  stageOfField,
+} from '@zt/core';
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
@@ -22,8 +32,12 @@ const SAVE_WORDS = {
   unsaved: 'saving',
   saving: 'saving',
   failed: 'not saved, trying again',
+  refused: 'not saved',
   conflict: 'not saved: changed elsewhere, load it again',
 } as const;
+
+/** So many are named at once. */
+const MOST_REFUSED = 3;
 
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   const { ticket, plan } = useOpenTicket();
@@ -50,7 +64,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
         </Txt>
         <Txt
           as="small"
-          tone={save === 'failed' || save === 'conflict' ? 'madder' : 'graphite'}
+          tone={['failed', 'refused', 'conflict'].includes(save) ? 'madder' : 'graphite'}
           live
           lines={1}
           testID="save-state"
@@ -102,6 +116,39 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   );
 }
 
+/** What was not taken: a change that goes past a bound, or a ticket that the server refuses; and where to go. */
+function Refused({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+  const { ticket } = useOpenTicket();
+  const p = usePalette();
+  const { refused, save } = useAppSelector((state) => state.editor);
+  if (refused.length === 0) return null;
+  const shown = refused.slice(0, MOST_REFUSED);
+  return (
+    <View
+      role="alert"
+      style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.madder, padding: 12, gap: 4 }}
+    >
+      <Txt as="strong">
+        {save === 'refused'
+          ? 'The shop’s computer does not take this ticket. What you typed is here; change what is named, and it saves.'
+          : 'Not taken; all else is as you made it.'}
+      </Txt>
+      {shown.map(({ at, message }) => (
+        <View key={`${at} ${message}`} style={{ gap: 2 }}>
+          <Txt>{at === '' ? message : `${fieldName(at, ticket)}: ${message}`}</Txt>
+          {at === '' || stageOfField(at) === stage ? null : (
+            <Press
+              kind="link"
+              title={`Go to ${STAGE_NAMES[stageOfField(at)]}`}
+              onPress={() => onStage(stageOfField(at))}
+            />
+          )}
+        </View>
+      ))}
+    </View>
+  );
+}
+
 function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
   const { findingsOf, states, units, take, trial, tryOut } = useOpenTicket();
   const p = usePalette();
@@ -121,6 +168,7 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
           {STAGE_QUESTIONS[stage]}
         </Txt>
       ) : null}
+      <Refused stage={stage} onStage={onStage} />
       {findings
         .filter((f) => f.field === undefined)
         .map((finding) => (

@@ -1,12 +1,14 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import type { Ticket } from '@zt/core';
+import type { Refusal, Ticket } from '@zt/core';
 import { api } from '../services/api';
 import {
   type EditorState,
+  fieldKept,
   mendTaken,
   redone,
   saveDone,
   saveFailed,
+  saveRefused,
   saveStarted,
   stageSettled,
   ticketChanged,
@@ -22,11 +24,39 @@ const QUIET_MS = 350;
 /** Rest after a failure before the next try, ms. */
 const RETRY_MS = 3000;
 
-const isChange = isAnyOf(ticketChanged, mendTaken, ticketNamed, stageSettled, undone, redone, ticketOpened);
+const isChange = isAnyOf(
+  fieldKept,
+  ticketChanged,
+  mendTaken,
+  ticketNamed,
+  stageSettled,
+  undone,
+  redone,
+  ticketOpened,
+);
 type WithEditor = { editor: EditorState };
 
 const isFailure = isAnyOf(saveFailed, waitingFailed);
-const isConflict = (error: unknown) => (error as { status?: unknown } | undefined)?.status === 409;
+const statusOf = (error: unknown): unknown => (error as { status?: unknown } | undefined)?.status;
+const isConflict = (error: unknown) => statusOf(error) === 409;
+
+/** What the server said of a ticket that it does not take; null when it may take it another time. */
+function refusalsOf(error: unknown): Refusal[] | null {
+  const status = statusOf(error);
+  if (typeof status !== 'number' || status < 400 || status >= 500 || status === 408 || status === 429)
+    return null;
+  const { message, issues } = (error as { data?: { message?: string; issues?: ServerIssue[] } }).data ?? {};
+  const named = (issues ?? []).map(({ path, message: why }) => ({
+    at: path.replace(/^ticket\./, ''),
+    message: why,
+  }));
+  return named.length > 0 ? named : [{ at: '', message: message ?? 'The shop’s computer does not take it.' }];
+}
+
+interface ServerIssue {
+  path: string;
+  message: string;
+}
 
 interface Unsaved {
   ticket: Ticket;
@@ -36,9 +66,9 @@ interface Unsaved {
 
 /** What is to be saved next: a ticket that was left unsaved, else the open one; null when all is kept. */
 export function nextUnsaved({ present, rev, save, waiting }: EditorState): Unsaved | null {
-  const left = waiting.find((w) => !w.conflict);
+  const left = waiting.find((w) => !w.conflict && w.refused.length === 0);
   if (left) return { ticket: left.ticket, rev: left.rev, open: false };
-  if (!present || save === 'saved' || save === 'conflict') return null;
+  if (!present || save === 'saved' || save === 'conflict' || save === 'refused') return null;
   return { ticket: present, rev, open: true };
 }
 
@@ -68,6 +98,8 @@ export function createAutosave() {
         if (result.data) listener.dispatch(saveDone({ rev: result.data.rev, ticket }));
         else if (isConflict(result.error))
           listener.dispatch(open ? saveFailed('conflict') : waitingConflicted(ticket.id));
+        else if (refusalsOf(result.error))
+          listener.dispatch(saveRefused({ id: ticket.id, refused: refusalsOf(result.error) ?? [] }));
         else {
           running = false;
           listener.subscribe();
@@ -82,9 +114,15 @@ export function createAutosave() {
   return autosave.middleware;
 }
 
+/** Leaves the field in the hand, so that what it reads is taken. */
+export function leaveField(): void {
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+}
+
 /** Sends what is not saved yet when the page is closed; the browser carries it out after the page has gone. */
 export function saveOnLeaving(getState: () => WithEditor): () => void {
   const leave = () => {
+    leaveField();
     const next = nextUnsaved(getState().editor);
     if (!next) return;
     const body = JSON.stringify({ ticket: next.ticket, rev: next.rev });
@@ -96,5 +134,10 @@ export function saveOnLeaving(getState: () => WithEditor): () => void {
     });
   };
   window.addEventListener('pagehide', leave);
-  return () => window.removeEventListener('pagehide', leave);
+  // Before the router: a screen that goes takes its fields with it.
+  window.addEventListener('popstate', leaveField, { capture: true });
+  return () => {
+    window.removeEventListener('pagehide', leave);
+    window.removeEventListener('popstate', leaveField, { capture: true });
+  };
 }

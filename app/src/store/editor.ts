@@ -1,22 +1,32 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import {
+  admitted,
   applyChange,
   applyMend,
   type Change,
+  keptUnread,
   type Mend,
+  MOST_SETTLED,
   type Phrase,
+  type Refusal,
   type Stage,
   type Ticket,
+  type TicketHead,
+  TicketHeadSchema,
+  TicketSchema,
+  withUnread,
 } from '@zt/core';
 
-/** How the ticket on the sheet stands with the server. */
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'conflict';
+/** How the ticket on the sheet stands with the server. `refused`: it does not take it, whenever it is asked. */
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'refused' | 'conflict';
 
 /** A ticket left before its last change was kept. */
 export interface WaitingTicket {
   ticket: Ticket;
   rev: number;
   conflict: boolean;
+  /** Why the server does not take it; empty while it has not said so. */
+  refused: Refusal[];
 }
 
 export interface EditorState {
@@ -29,6 +39,8 @@ export interface EditorState {
   gesture: string | null;
   /** Left unsaved when another ticket was opened; saved in the background. */
   waiting: WaitingTicket[];
+  /** What was not taken of the last change, or what the server does not take of the ticket. */
+  refused: Refusal[];
 }
 
 const EMPTY: EditorState = {
@@ -39,6 +51,7 @@ const EMPTY: EditorState = {
   save: 'saved',
   gesture: null,
   waiting: [],
+  refused: [],
 };
 const MOST_UNDO = 200;
 
@@ -49,7 +62,19 @@ function step(state: EditorState, next: Ticket, gesture: string | null): void {
   state.present = next;
   state.future = [];
   state.gesture = gesture;
+  state.refused = [];
   if (state.save !== 'conflict') state.save = 'unsaved';
+}
+
+/** The ticket as it stands outside the reducer: its lists are compared by identity. */
+const ticketOf = (state: EditorState): Ticket | null => state.present && (original(state.present) ?? null);
+
+/** What is refused of the head of a ticket, and what is not. */
+function admittedHead(head: Partial<TicketHead>): { head: Partial<TicketHead>; refused: Refusal[] } {
+  const { error } = TicketHeadSchema.partial().safeParse(head);
+  const refused = (error?.issues ?? []).map(({ path, message }) => ({ at: path.join('.'), message }));
+  const isRefused = (key: string) => refused.some(({ at }) => at === key);
+  return { head: Object.fromEntries(Object.entries(head).filter(([key]) => !isRefused(key))), refused };
 }
 
 const same = (a: Ticket, b: Ticket): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -58,7 +83,8 @@ const same = (a: Ticket, b: Ticket): boolean => JSON.stringify(a) === JSON.strin
 function leftUnsaved(state: EditorState, openedId: string): WaitingTicket[] {
   const { present, rev, save, waiting } = state;
   if (!present || present.id === openedId || save === 'saved') return waiting;
-  const left = { ticket: present, rev, conflict: save === 'conflict' };
+  const refused = save === 'refused' ? state.refused : [];
+  const left = { ticket: present, rev, conflict: save === 'conflict', refused };
   return [...waiting.filter((w) => w.ticket.id !== present.id), left];
 }
 
@@ -77,24 +103,39 @@ const editor = createSlice({
         waiting,
         present: own.ticket,
         rev: own.rev,
-        save: own.conflict ? 'conflict' : 'unsaved',
+        save: own.conflict ? 'conflict' : own.refused.length > 0 ? 'refused' : 'unsaved',
+        refused: own.refused,
       };
     },
     ticketChanged: (state, { payload }: PayloadAction<{ change: Change; gesture?: string }>) => {
-      if (state.present)
-        step(state, applyChange(state.present as Ticket, payload.change), payload.gesture ?? null);
+      const ticket = ticketOf(state as EditorState);
+      if (!ticket) return;
+      const { change, refused } = admitted(payload.change);
+      step(state, applyChange(ticket, change), payload.gesture ?? null);
+      state.refused = refused;
+    },
+    /** A field was left empty, or holds a text that could not be taken. */
+    fieldKept: (state, { payload }: PayloadAction<{ at: string; text: string }>) => {
+      const ticket = ticketOf(state as EditorState);
+      if (ticket) step(state, keptUnread(TicketSchema, ticket, payload), payload.at);
     },
     mendTaken: (state, { payload }: PayloadAction<Mend>) => {
-      if (state.present) step(state, applyMend(state.present as Ticket, payload), null);
+      const ticket = ticketOf(state as EditorState);
+      if (ticket) step(state, applyMend(ticket, payload), null);
     },
-    ticketNamed: (state, { payload }: PayloadAction<Partial<Pick<Ticket, 'name' | 'customer' | 'due'>>>) => {
-      if (state.present)
-        step(state, { ...(state.present as Ticket), ...payload }, `named ${Object.keys(payload).join()}`);
+    ticketNamed: (state, { payload }: PayloadAction<Partial<TicketHead>>) => {
+      const ticket = ticketOf(state as EditorState);
+      if (!ticket) return;
+      const { head, refused } = admittedHead(payload);
+      const unread = Object.keys(head).reduce((texts, key) => withUnread(texts, key, ''), ticket.unread);
+      step(state, { ...ticket, ...head, unread }, `named ${Object.keys(payload).join()}`);
+      state.refused = refused;
     },
     stageSettled: (state, { payload }: PayloadAction<{ stage: Stage; as: Phrase[] }>) => {
       const ticket = state.present as Ticket | null;
       if (!ticket) return;
-      const { stage, as } = payload;
+      const { stage } = payload;
+      const as = payload.as.slice(0, MOST_SETTLED);
       const settled = ticket.settled.includes(stage) ? ticket.settled : [...ticket.settled, stage];
       const next = { ...ticket, settled, settledAs: { ...ticket.settledAs, [stage]: as } };
       if (!same(next, ticket)) step(state, next, null);
@@ -144,6 +185,14 @@ const editor = createSlice({
     saveFailed: (state, { payload }: PayloadAction<'failed' | 'conflict'>) => {
       state.save = payload;
     },
+    /** The server does not take a ticket: it is not asked again until the ticket is another. */
+    saveRefused: (state, { payload }: PayloadAction<{ id: string; refused: Refusal[] }>) => {
+      if (state.present?.id === payload.id) {
+        if (state.save === 'saving') Object.assign(state, { save: 'refused', refused: payload.refused });
+        return;
+      }
+      for (const w of state.waiting) if (w.ticket.id === payload.id) w.refused = payload.refused;
+    },
   },
 });
 
@@ -159,6 +208,8 @@ export const {
   saveStarted,
   saveDone,
   saveFailed,
+  saveRefused,
+  fieldKept,
   waitingConflicted,
   waitingFailed,
 } = editor.actions;

@@ -74,11 +74,6 @@ describe('findings', () => {
       { heightMm: 5000 },
       "stop 5000 mm for the design's height cannot be right: between 3 mm and 1000 mm.",
     ],
-    [
-      'unread',
-      { unread: { widthMm: 'wide' }, widthMm: null },
-      "stop “wide” for the design's width does not read as a length.",
-    ],
     ['shrunk', { scalePercent: 85 }, 'warn Shrunk to 85 % with the same stitches it is 38 % denser.'],
     [
       'shrunk too far',

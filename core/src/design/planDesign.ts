@@ -58,9 +58,6 @@ const MOST_SIDE_MM = 1000;
 
 function sideFinding(input: DesignInput, field: 'widthMm' | 'heightMm', name: string): Finding | null {
   const stop = (code: string, text: Phrase) => finding('design', code, 'stop', text, { field });
-  const typed = input.unread[field];
-  if (typed !== undefined)
-    return stop('design-size-unread', phrase`“${typed}” for the design's ${name} does not read as a length.`);
   const value = input[field];
   if (value === null)
     return finding('design', 'design-size-missing', 'next', phrase`Still to enter: the design's ${name}.`, {

@@ -1,28 +1,51 @@
 import { z } from 'zod';
-import { PointSchema } from '../geometry/schema';
+import { pointWithin } from '../geometry/schema';
 import { HexSchema } from '../piece/schema';
+import { lengthMm } from '../units/schema';
 import { DENSITY_CLASSES } from './numbers';
+
+/** The longest side of a design, mm: beyond the largest frames in any shop. */
+export const MOST_DESIGN_MM = 2000;
+/** The most of a drawing that a ticket holds; `readSvg` refuses more. */
+export const ARTWORK_BOUNDS = { paths: 4000, letters: 1_000_000, hull: 2000, stops: 60 } as const;
+
+const designPoint = pointWithin(MOST_DESIGN_MM);
+const onTheDesign = (d: string): boolean =>
+  (d.match(/[\d.]+(?:e[-+]?\d+)?/gi) ?? []).every((figure) => Number(figure) <= MOST_DESIGN_MM);
 
 /** One drawn shape in mm about the design's visible centre. */
 export const ArtworkPathSchema = z.object({
   /** SVG path data of straight pieces only. */
-  d: z.string(),
-  stop: z.number().int().min(0),
+  d: z
+    .string()
+    .max(ARTWORK_BOUNDS.letters)
+    .refine(onTheDesign, `A drawn point lies over ${MOST_DESIGN_MM} mm from the centre.`),
+  stop: z
+    .number()
+    .int()
+    .min(0)
+    .max(ARTWORK_BOUNDS.stops - 1),
   /** Line width in mm; null for a filled shape. */
-  strokeMm: z.number().positive().nullable(),
+  strokeMm: lengthMm(0.001, MOST_DESIGN_MM).nullable(),
 });
 
 /** What a drawing file told: its shapes at true size, and the estimate made from them. */
 export const ArtworkSchema = z.object({
   fileName: z.string().max(200),
-  paths: z.array(ArtworkPathSchema).max(4000),
-  hull: z.array(PointSchema).max(2000),
+  paths: z
+    .array(ArtworkPathSchema)
+    .max(ARTWORK_BOUNDS.paths)
+    .refine(
+      (paths) => paths.reduce((sum, { d }) => sum + d.length, 0) <= ARTWORK_BOUNDS.letters,
+      `The shapes take over ${ARTWORK_BOUNDS.letters} letters.`,
+    ),
+  hull: z.array(designPoint).max(ARTWORK_BOUNDS.hull),
   /** Where the file's own centre lies, seen from the visible centre. */
-  fileCentre: PointSchema,
+  fileCentre: designPoint,
   /** Local thread cover of the densest shape, mm of thread per mm². */
-  mostCover: z.number().min(0),
-  narrowestSatinMm: z.number().positive().nullable(),
-  remarks: z.array(z.string()),
+  mostCover: z.number().min(0).max(1000),
+  narrowestSatinMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
+  remarks: z.array(z.string().max(400)).max(100),
 });
 export type Artwork = z.infer<typeof ArtworkSchema>;
 
@@ -41,19 +64,18 @@ export type Looks = (typeof LOOKS)[number];
 /** What the maker enters about the design. Lengths in mm; null is not known yet. */
 export const DesignInputSchema = z.object({
   name: z.string().max(120),
-  widthMm: z.number().nullable(),
-  heightMm: z.number().nullable(),
-  unread: z.record(z.string(), z.string()),
+  widthMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
+  heightMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
   stitches: z.number().int().min(1).max(2_000_000).nullable(),
   densityClass: z.enum(DENSITY_CLASSES).nullable(),
-  colours: z.array(ColourStopSchema).min(1).max(60),
+  colours: z.array(ColourStopSchema).min(1).max(ARTWORK_BOUNDS.stops),
   hasUp: z.boolean(),
   lettering: z.boolean(),
-  letterHeightMm: z.number().positive().max(400).nullable(),
+  letterHeightMm: lengthMm(0.5, 400).nullable(),
   scalePercent: z.number().min(10).max(200),
   artwork: ArtworkSchema.nullable(),
   /** How far each element of the drawing is moved from where the file has it, mm at 100 %; empty: as in the file. */
-  elementMoves: z.array(PointSchema).max(400).default([]),
+  elementMoves: z.array(designPoint).max(400).default([]),
   /** Which way a figure in it looks; null where it has none, or looks at you. */
   looks: z.enum(LOOKS).nullable().default(null),
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PointSchema } from '../geometry/schema';
+import { pointWithin } from '../geometry/schema';
 
 export const QUARTER_TURNS = [0, 90, 180, 270] as const;
 export type QuarterTurn = (typeof QUARTER_TURNS)[number];
@@ -10,11 +10,11 @@ export type Method = (typeof METHODS)[number];
 
 /** Null everywhere means: as proposed. */
 export const HoopInputSchema = z.object({
-  hoopId: z.string().nullable(),
+  hoopId: z.string().max(64).nullable(),
   /** The hoop's turn on the piece, clockwise, beyond the design's own. */
   turnDeg: QuarterTurnSchema.nullable(),
   /** The hoop's centre seen from the design's centre, mm in the hoop frame. */
-  shift: PointSchema.nullable(),
+  shift: pointWithin(2000).nullable(),
   method: z.enum(METHODS).nullable(),
   methodWhy: z.string().max(300),
   /** Stitched in parts, one hooping after the other, where the field does not take it whole. */

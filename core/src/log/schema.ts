@@ -2,12 +2,13 @@ import { z } from 'zod';
 import { METHODS } from '../hoop/schema';
 import { CHOICE_IDS, SheetsSchema } from '../layers/schema';
 import { STAGES } from '../stages';
+import { lengthMm } from '../units/schema';
 import { FAULT_IDS } from './faults';
 
 /** What was really used; null means: as planned. */
 export const UsedSchema = z.object({
   method: z.enum([...METHODS, 'partly']).nullable(),
-  hoopId: z.string().nullable(),
+  hoopId: z.string().max(64).nullable(),
   sheets: SheetsSchema.nullable(),
   topper: z.enum(CHOICE_IDS.topper).nullable(),
   needle: z.enum(CHOICE_IDS.needle).nullable(),
@@ -19,7 +20,7 @@ export type Used = z.infer<typeof UsedSchema>;
 export const LogInputSchema = z.object({
   used: UsedSchema,
   faults: z.partialRecord(z.enum(FAULT_IDS), z.number().int().min(0).max(3)),
-  misplacementMm: z.number().min(0).max(500).nullable(),
+  misplacementMm: lengthMm(0, 500).nullable(),
   minutes: z.partialRecord(z.enum(STAGES), z.number().min(0).max(10_000)),
   note: z.string().max(4000),
   nextTime: z.string().max(1000),

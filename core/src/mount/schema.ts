@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { PointSchema } from '../geometry/schema';
+import { alongMm } from '../units/schema';
 
 export const MARK_IDS = ['centre', 'left', 'right', 'top', 'foot'] as const;
 export type MarkId = (typeof MARK_IDS)[number];
 
 /** Where a mark of the piece is found on the hoop's grid: from the middle of the field, right and towards you, mm. */
-const coordinate = z.number().min(-600).max(600);
+const coordinate = alongMm(600);
 export const MarkFoundSchema = z.object({
   mark: z.enum(MARK_IDS),
   x: coordinate,
@@ -28,10 +29,10 @@ export const ObstacleSchema = z.object({
 export type Obstacle = z.infer<typeof ObstacleSchema>;
 
 export const MountInputSchema = z.object({
-  machineId: z.string().nullable(),
+  machineId: z.string().max(64).nullable(),
   mirror: z.boolean(),
   /** Ids of the checks done before the first stitch. */
-  checked: z.array(z.string()),
+  checked: z.array(z.string().max(80)).max(100),
   /** Marks read off the hoop's grid, each once; none while nobody asked how it sits. */
   readings: z.array(MarkFoundSchema).max(5).default([]),
   obstacles: z.array(ObstacleSchema).max(40).default([]),

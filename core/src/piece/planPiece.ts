@@ -58,14 +58,6 @@ const stopAt = (field: string, code: string, text: Finding['text']): Finding =>
   finding('piece', code, 'stop', text, { field });
 
 function checkReading(reading: Reading, input: PieceInput, asked = true): Finding | null {
-  const typed = input.unread[reading.id];
-  if (typed !== undefined) {
-    return stopAt(
-      reading.id,
-      'reading-unread',
-      phrase`“${typed}” for ${reading.name} does not read as a length.`,
-    );
-  }
   const value = input.readings[reading.id];
   if (value === undefined || !Number.isFinite(value)) {
     if (value === undefined && (reading.optional || !asked)) return null;

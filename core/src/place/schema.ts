@@ -1,13 +1,18 @@
 import { z } from 'zod';
 import { PointSchema } from '../geometry/schema';
+import { alongMm, FARTHEST_MM, lengthMm } from '../units/schema';
 
 export const MARK_METHODS = ['tape', 'fold', 'join', 'template', 'wear'] as const;
 export type MarkMethod = (typeof MARK_METHODS)[number];
 
 /** A length the maker sets, mm; null follows the house rules. */
-const wish = z.number().min(0).max(3000).nullable();
+const wish = lengthMm(0, 3000).nullable();
 
-export const ScatterSpotSchema = z.object({ x: z.number(), y: z.number(), turnDeg: z.number() });
+export const ScatterSpotSchema = z.object({
+  x: alongMm(FARTHEST_MM),
+  y: alongMm(FARTHEST_MM),
+  turnDeg: z.number().min(-360).max(360),
+});
 
 const RepeatSchema = z.object({ gapMm: wish, marginMm: wish, keep: z.enum(['gap', 'ends']) });
 const ScatterInputSchema = z.object({
@@ -35,8 +40,8 @@ export type DesignPart = (typeof DESIGN_PARTS)[number];
 export const AskedDepthSchema = z.object({
   from: z.string().min(1).max(40),
   part: z.enum(DESIGN_PARTS),
-  /** Whatever is typed is kept: one that leaves the piece is a finding. */
-  mm: z.number().min(0),
+  /** One that leaves the piece is a finding. */
+  mm: lengthMm(0, FARTHEST_MM),
 });
 export type AskedDepth = z.infer<typeof AskedDepthSchema>;
 

@@ -124,7 +124,7 @@ export function sizeRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): SizeRo
   const widthId = widthIdOf(own);
   const others = ticket.piece.sizes.map((size) => {
     const readings = readingsOfSize(size, ticket.piece.readings, widthId);
-    const piece = { ...ticket.piece, readings, unread: {}, evenness: [] };
+    const piece = { ...ticket.piece, readings, evenness: [] };
     return rowOf(size.name, false, planTicket({ ...ticket, piece }, shelf, rules));
   });
   const rows = [rowOf(ticket.name || 'this piece', true, own), ...others].sort((a, b) => a.faceMm - b.faceMm);

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { UnreadSchema } from '../fields/unread';
+import { atMost } from '../units/schema';
 import { QUESTION_IDS, type QuestionId, type SchoolOf, schoolsOf } from './schools';
 import { WaySchema } from './way';
 
@@ -7,12 +9,14 @@ export const DisplayUnitsSchema = z.union([
   z.object({ system: z.literal('mm') }),
 ]);
 
-const SchoolsSchema = z.partialRecord(z.enum(QUESTION_IDS), z.string()).superRefine((chosen, context) => {
-  for (const [question, school] of Object.entries(chosen)) {
-    if (schoolsOf(question as QuestionId).some(([id]) => id === school)) continue;
-    context.addIssue({ code: 'custom', path: [question], message: `There is no school “${school}”.` });
-  }
-});
+const SchoolsSchema = z
+  .partialRecord(z.enum(QUESTION_IDS), z.string().max(60))
+  .superRefine((chosen, context) => {
+    for (const [question, school] of Object.entries(chosen)) {
+      if (schoolsOf(question as QuestionId).some(([id]) => id === school)) continue;
+      context.addIssue({ code: 'custom', path: [question], message: `There is no school “${school}”.` });
+    }
+  });
 
 /** So many ways a shop keeps. */
 export const MOST_WAYS = 60;
@@ -21,9 +25,13 @@ export const MOST_WAYS = 60;
 export const HouseRulesSchema = z.object({
   units: DisplayUnitsSchema,
   schools: SchoolsSchema,
-  numbers: z.record(z.string(), z.number().min(0).max(100_000)),
+  numbers: z
+    .record(z.string().min(1).max(60), z.number().min(0).max(100_000))
+    .refine(atMost(500), 'At most 500 numbers.'),
   /** Ways of the shop's own, the latest first: each counts as a school. */
   ways: z.array(WaySchema).max(MOST_WAYS).default([]),
+  /** What was typed for a number and could not be taken. */
+  unread: UnreadSchema.optional(),
 });
 export type HouseRules = z.infer<typeof HouseRulesSchema>;
 

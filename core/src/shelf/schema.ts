@@ -1,26 +1,33 @@
 import { z } from 'zod';
+import { UnreadSchema } from '../fields/unread';
 import { PointSchema } from '../geometry/schema';
 import { IdSchema } from '../ids';
 import { CHOICE_IDS } from '../layers/schema';
 import { FabricSchema, HexSchema, PieceInputSchema } from '../piece/schema';
 import { PlaceInputSchema } from '../place/schema';
+import { FARTHEST_MM, lengthMm } from '../units/schema';
 
 export const HOOP_KINDS = ['screw', 'quick-release', 'magnetic', 'clamp frame', 'open frame'] as const;
 export type HoopKind = (typeof HOOP_KINDS)[number];
 export const SIDES = ['left', 'right', 'back', 'front'] as const;
 
+/** What every item has: its id, and what was typed on its form and could not be taken. */
+const ITEM = { id: IdSchema, unread: UnreadSchema.optional() };
 const name = z.string().min(1).max(120);
-const side = z.number().min(20).max(1200);
+const side = lengthMm(20, 1200);
+/** What adds up with the work, hours or metres, is kept up to here, and stays here when more is added. */
+export const MOST_COUNTED = 1_000_000;
+const counted = z.number().min(0).max(MOST_COUNTED);
 
 /** How many places along its length a repositioning hoop latches in, and how far apart they are, mm. */
 const PositionsSchema = z.object({
   count: z.number().int().min(1).max(4),
-  stepMm: z.number().min(0).max(400),
+  stepMm: lengthMm(0, 400),
 });
 
 /** A hoop: stitch field and outer ring in mm. A round field has equal sides; a ring is larger than its field. */
 export const HoopSchema = z.object({
-  id: IdSchema,
+  ...ITEM,
   name,
   fieldWidthMm: side,
   fieldHeightMm: side,
@@ -29,11 +36,11 @@ export const HoopSchema = z.object({
   ringHeightMm: side,
   kind: z.enum(HOOP_KINDS),
   bracket: z.enum(SIDES),
-  machineIds: z.array(IdSchema),
+  machineIds: z.array(IdSchema).max(50),
   /** Thickness of the ring from its outer edge inwards. */
-  wallMm: z.number().min(2).max(60).default(6),
+  wallMm: lengthMm(2, 60).default(6),
   /** The thickest stack it closes on; null for what its kind usually does. */
-  closesOnMm: z.number().min(0.5).max(30).nullable().default(null),
+  closesOnMm: lengthMm(0.5, 30).nullable().default(null),
   /** Whether it may lie a quarter turn round on the piece; a half turn always may. */
   mayTurn: z.boolean().default(true),
   /** The field is that of one position; one position for a hoop that is latched in one place only. */
@@ -44,6 +51,8 @@ export type Hoop = z.infer<typeof HoopSchema>;
 
 /** Why a hoop's figures cannot be right together, in a sentence; null when they can. It is kept as typed, and never fits. */
 export function whyHoopCannotBe(hoop: Hoop): string | null {
+  if (Object.keys(hoop.unread ?? {}).some((at) => at !== 'name'))
+    return 'One of its figures was typed and could not be taken: open it on the shelf and type it again.';
   if (hoop.fieldWidthMm > hoop.ringWidthMm)
     return 'Its ring is narrower than its stitch field: measure the ring outside, from edge to edge.';
   if (hoop.fieldHeightMm > hoop.ringHeightMm)
@@ -54,20 +63,20 @@ export function whyHoopCannotBe(hoop: Hoop): string | null {
 /** A needle in a machine: what it is, null where nobody has said, and how long it has stitched. */
 const FittedNeedleSchema = z.object({
   type: z.enum(CHOICE_IDS.needle).nullable(),
-  hours: z.number().min(0).max(1000),
+  hours: counted,
 });
 export type FittedNeedle = z.infer<typeof FittedNeedleSchema>;
 
 /** A machine, as far as mounting and timing ask. */
 export const MachineSchema = z.object({
-  id: IdSchema,
+  ...ITEM,
   name,
   needles: z.number().int().min(1).max(20),
   bed: z.enum(['flat', 'free arm']),
   /** The side on which its body stands, seen from the operator. */
   bodySide: z.enum(['right', 'back']),
   /** Room between needle and body, mm. */
-  throatMm: z.number().min(50).max(1500),
+  throatMm: lengthMm(50, 1500),
   stitchesPerMinute: z.number().min(50).max(2000),
   /** Whether it trims jump threads itself. */
   trims: z.boolean(),
@@ -89,7 +98,7 @@ export type Machine = z.infer<typeof MachineSchema>;
 
 /** Bounds of what lies loose of one material. */
 export const LOOSE_BOUNDS = { leastMm: 10, mostMm: 3000, mostOfOne: 1000, mostSizes: 200 } as const;
-const looseSide = z.number().min(LOOSE_BOUNDS.leastMm).max(LOOSE_BOUNDS.mostMm);
+const looseSide = lengthMm(LOOSE_BOUNDS.leastMm, LOOSE_BOUNDS.mostMm);
 
 /** Sheets of one size, bought so or left over as offcuts. */
 export const LooseSheetsSchema = z.object({
@@ -101,23 +110,23 @@ export type LooseSheets = z.infer<typeof LooseSheetsSchema>;
 
 /** A stabilizer, a topper or a cover sheet: a roll of it, and what lies loose, which is used first. */
 export const MaterialSchema = z.object({
-  id: IdSchema,
+  ...ITEM,
   name,
   /** The stabilizer or topper it is, by the trade's name. */
   type: z.string().min(1).max(60),
-  widthMm: z.number().min(0).max(3000),
-  metresLeft: z.number().min(0).max(2000),
+  widthMm: lengthMm(0, 3000),
+  metresLeft: counted,
   loose: z.array(LooseSheetsSchema).max(LOOSE_BOUNDS.mostSizes).default([]),
 });
 export type Material = z.infer<typeof MaterialSchema>;
 
 export const ThreadSchema = z.object({
-  id: IdSchema,
+  ...ITEM,
   name,
   hex: HexSchema,
   weight: z.union([z.literal(40), z.literal(60)]),
   fibre: z.enum(['polyester', 'rayon', 'cotton', 'metallic']),
-  metresLeft: z.number().min(0).max(20_000),
+  metresLeft: counted,
 });
 export type Thread = z.infer<typeof ThreadSchema>;
 
@@ -127,10 +136,10 @@ export type SupplyType = (typeof SUPPLY_TYPES)[number];
 
 /** Some of one supply, in its own unit (`SUPPLIES`); for one machine, or for all. */
 export const SupplySchema = z.object({
-  id: IdSchema,
+  ...ITEM,
   name,
   type: z.enum(SUPPLY_TYPES),
-  left: z.number().min(0).max(10_000),
+  left: counted,
   machineId: IdSchema.nullable(),
 });
 export type Supply = z.infer<typeof SupplySchema>;
@@ -142,23 +151,23 @@ export const BlankSchema = PieceInputSchema.pick({
   fabricChanges: true,
   colour: true,
   readings: true,
-}).extend({ id: IdSchema, name });
+}).extend({ ...ITEM, name });
 export type Blank = z.infer<typeof BlankSchema>;
 
 /** A place of the shop's own: a usual one, moved. The move grows with the width it was made at. */
 export const OwnPlacementSchema = PlaceInputSchema.pick({ school: true, turnDeg: true }).extend({
-  id: IdSchema,
+  ...ITEM,
   name,
   /** The usual placement it starts from, by id. */
   base: z.string().min(1).max(80),
   offset: PointSchema,
   /** Width of the face when it was made, mm. */
-  atWidthMm: z.number().positive().max(10_000),
+  atWidthMm: lengthMm(1, FARTHEST_MM),
 });
 export type OwnPlacement = z.infer<typeof OwnPlacementSchema>;
 
 /** A cloth of the shop's own, beside the library's. */
-export const OwnFabricSchema = FabricSchema.extend({ id: IdSchema, name });
+export const OwnFabricSchema = FabricSchema.extend({ ...ITEM, name });
 
 /** What the shop owns, and what it keeps for the next time. */
 export const ShelfSchema = z.object({

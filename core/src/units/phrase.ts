@@ -13,7 +13,7 @@ export const QuantitySchema = z.union([
 export type Quantity = z.infer<typeof QuantitySchema>;
 
 /** A sentence with figures in it, in reading order. */
-export const PhraseSchema = z.array(z.union([z.string(), QuantitySchema]));
+export const PhraseSchema = z.array(z.union([z.string().max(2000), QuantitySchema])).max(200);
 export type Phrase = z.infer<typeof PhraseSchema>;
 
 export const mm = (value: number): Quantity => ({ mm: value });

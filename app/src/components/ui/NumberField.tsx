@@ -1,58 +1,32 @@
-import { useState } from 'react';
+import { useDraft } from './fields';
 import { TextField } from './TextField';
 
 interface NumberFieldProps {
   label: string;
+  /** The path of the field in what is saved. */
+  at: string;
   value: number | null;
-  onNumber: (value: number | null) => void;
+  /** A number that was read, within the bounds of the schema. */
+  onNumber: (value: number) => void;
   hint?: string;
-  least?: number;
-  most?: number;
-  whole?: boolean;
   grow?: boolean;
 }
 
-/** A plain number; empty is not known. What cannot be one says so and changes nothing. */
-export function NumberField({
-  label,
-  value,
-  onNumber,
-  hint,
-  least = 0,
-  most = 1_000_000,
-  whole = false,
-  grow = false,
-}: NumberFieldProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
-  const read = (text: string) => {
-    setTyped(text);
-    const plain = text.replace(/\s/g, '').replace(',', '.');
-    const number = Number(plain);
-    if (plain === '') {
-      setError(null);
-      onNumber(null);
-    } else if (
-      !Number.isFinite(number) ||
-      number < least ||
-      number > most ||
-      (whole && !Number.isInteger(number))
-    ) {
-      setError(
-        `${label}: a ${whole ? 'whole ' : ''}number from ${least} to ${most}. “${text}” was not taken.`,
-      );
-    } else {
-      setError(null);
-      onNumber(number);
-    }
-  };
+/** A plain number; emptied, it is not known, or the usual one. */
+export function NumberField({ label, at, value, onNumber, hint, grow = false }: NumberFieldProps) {
+  const draft = useDraft({
+    at,
+    isLength: false,
+    shown: value === null ? '' : String(value),
+    onValue: (read) => onNumber(Number(read)),
+  });
   return (
     <TextField
       label={label}
-      value={typed ?? (value === null ? '' : String(value))}
-      onText={read}
-      onDone={() => error === null && setTyped(null)}
-      error={error}
+      value={draft.text}
+      onText={draft.type}
+      onDone={draft.leave}
+      error={draft.error}
       hint={hint}
       keyboard="decimal"
       grow={grow}

@@ -1,30 +1,29 @@
-import type { DisplayUnits } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from './Choice';
 import { LengthField } from './LengthField';
 
 interface SidedLengthFieldProps {
   label: string;
+  /** The path of the field in what is saved. */
+  at: string;
   /** Positive to the second side. */
   mm: number;
-  units: DisplayUnits;
   /** What either side is called, the negative one first. */
   sides: readonly [string, string];
   onLength: (mm: number) => void;
 }
 
 /** A length to one of two sides: how far, and which way. */
-export function SidedLengthField({ label, mm, units, sides, onLength }: SidedLengthFieldProps) {
+export function SidedLengthField({ label, at, mm, sides, onLength }: SidedLengthFieldProps) {
   const options = sides.map((name, i) => ({ id: i === 0 ? 'less' : 'more', name }));
   return (
     <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end', flexWrap: 'wrap' }}>
       <View style={{ flexGrow: 1, flexBasis: 110 }}>
         <LengthField
           label={label}
+          at={at}
           mm={Math.abs(mm)}
-          units={units}
           onLength={(value) => onLength(mm < 0 ? -value : value)}
-          onUnread={() => undefined}
           stepper={false}
         />
       </View>

@@ -1,3 +1,4 @@
+import { FIELD_LETTERS } from '@zt/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { FONTS } from '../../theme/fonts';
@@ -18,7 +19,7 @@ export interface TextFieldProps {
   /** For figures read at arm's length. */
   large?: boolean;
   placeholder?: string;
-  hint?: string;
+  hint?: string | undefined;
   error?: string | null;
   multiline?: boolean;
   keyboard?: 'text' | 'decimal';
@@ -73,6 +74,7 @@ export function TextField({
         placeholderTextColor={p.graphite}
         multiline={multiline}
         inputMode={keyboard}
+        maxLength={FIELD_LETTERS}
         renderErrorMessage={false}
         containerStyle={{ paddingHorizontal: 0 }}
         inputContainerStyle={{

@@ -3,6 +3,7 @@ import {
   BELIEFS,
   type ChangedTicket,
   type HouseRules,
+  HouseRulesSchema,
   NUMBERS,
   type NumberId,
   QUESTION_IDS,
@@ -18,6 +19,7 @@ import { BenchNav } from '../../components/BenchNav';
 import { SaveWord } from '../../components/SaveWord';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { FieldsContext } from '../../components/ui/fields';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
@@ -25,6 +27,7 @@ import { Screen } from '../../components/ui/Screen';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useShop } from '../../hooks/useShop';
+import { useThing } from '../../hooks/useThing';
 import { usePalette } from '../../theme/palette';
 import { Beliefs } from './Beliefs';
 import { RuleRow } from './RuleRow';
@@ -51,6 +54,7 @@ function NumberRow({
   onRules: (rules: HouseRules) => void;
 }) {
   const rule = NUMBERS[id];
+  const at = `numbers.${id}`;
   const own = rules.numbers[id];
   const value = own ?? rule.value;
   const set = (next: number) => onRules({ ...rules, numbers: { ...rules.numbers, [id]: next } });
@@ -62,21 +66,13 @@ function NumberRow({
   return (
     <RuleRow>
       {rule.unit === 'mm' ? (
-        <LengthField
-          label={rule.name}
-          mm={value}
-          units={rules.units}
-          onLength={set}
-          onUnread={() => undefined}
-          stepper={false}
-          hint={rule.reason}
-        />
+        <LengthField label={rule.name} at={at} mm={value} onLength={set} stepper={false} hint={rule.reason} />
       ) : (
         <NumberField
           label={`${rule.name} ${UNIT_WORDS[rule.unit]}`.trim()}
+          at={at}
           value={value}
-          most={100_000}
-          onNumber={(next) => next !== null && set(next)}
+          onNumber={set}
           hint={rule.reason}
         />
       )}
@@ -124,6 +120,12 @@ function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
 /** What this shop believes: a school to each question, and its own numbers. */
 export function RulesScreen() {
   const { rules, rulesSave, setRules } = useShop();
+  const { fields, put, refused } = useThing({
+    thing: rules,
+    units: rules.units,
+    schema: HouseRulesSchema,
+    onThing: setRules,
+  });
   const { decided, changed, follow } = useBenchPlans();
   const [sought, setSought] = useState('');
   const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) => answersTo(textOfNumber(id), sought));
@@ -173,11 +175,18 @@ export function RulesScreen() {
         </Disclosure>
         <Disclosure title={`Numbers: ${Object.keys(NUMBERS).length}, each with its reason`}>
           <TextField label="Find a number" value={sought} onText={setSought} />
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
-            {numbers.map((id) => (
-              <NumberRow key={id} id={id} rules={rules} onRules={setRules} />
-            ))}
-          </View>
+          {refused ? (
+            <Txt tone="madder" live>
+              {refused}
+            </Txt>
+          ) : null}
+          <FieldsContext.Provider value={fields}>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+              {numbers.map((id) => (
+                <NumberRow key={id} id={id} rules={rules} onRules={put} />
+              ))}
+            </View>
+          </FieldsContext.Provider>
         </Disclosure>
         <Txt as="small" tone="graphite">
           The product advises; it is not a safety authority. Follow your machine’s manual and the rules where

@@ -1,7 +1,7 @@
 import { type Shelf, STRUCTURES } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
-import { TextField } from '../../components/ui/TextField';
+import { WordsField } from '../../components/ui/WordsField';
 import { FabricFields } from '../../stages/piece/FabricFields';
 
 type OwnFabric = Shelf['fabrics'][number];
@@ -16,10 +16,11 @@ export function FabricForm({
 }) {
   return (
     <View style={{ gap: 10 }}>
-      <TextField
+      <WordsField
         label="Name"
+        at="name"
         value={fabric.name}
-        onText={(name) => name.trim() !== '' && onFabric({ ...fabric, name })}
+        onText={(name) => onFabric({ ...fabric, name })}
       />
       <Choice
         label="Structure"
@@ -35,7 +36,7 @@ export function FabricForm({
         chosen={fabric.surface}
         onChoose={(surface) => onFabric({ ...fabric, surface })}
       />
-      <FabricFields fabric={fabric} onChange={(changes) => onFabric({ ...fabric, ...changes })} />
+      <FabricFields fabric={fabric} at="" onChange={(changes) => onFabric({ ...fabric, ...changes })} />
     </View>
   );
 }

@@ -42,9 +42,9 @@ export function FittedNeedles({ machine, rules, onMachine }: FittedNeedlesProps)
       <NumberField
         key={at}
         label={`hours on ${which}`}
+        at={`fitted.${at}.hours`}
         value={needle.hours}
-        most={1000}
-        onNumber={(hours) => hours !== null && onMachine(withNeedle(machine, at, { ...needle, hours }))}
+        onNumber={(hours) => onMachine(withNeedle(machine, at, { ...needle, hours }))}
       />
       <Disclosure
         title={`in it: ${needle.type ? NEEDLES[needle.type].name : 'not said which'}`}

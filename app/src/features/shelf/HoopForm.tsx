@@ -11,9 +11,9 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { RingEditor } from './RingEditor';
 
 interface HoopFormProps {
@@ -47,11 +47,7 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
   const wrong = whyHoopCannotBe(hoop);
   return (
     <View style={{ gap: 10 }}>
-      <TextField
-        label="Name"
-        value={hoop.name}
-        onText={(name) => name.trim() !== '' && onHoop({ ...hoop, name })}
-      />
+      <WordsField label="Name" at="name" value={hoop.name} onText={(name) => onHoop({ ...hoop, name })} />
       <Choice
         label="Start from a usual size, mm"
         small
@@ -80,10 +76,9 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
       />
       <LengthField
         label="thickest stack it closes on"
+        at="closesOnMm"
         mm={hoop.closesOnMm}
-        units={units}
-        onLength={(mm) => mm >= 0.5 && onHoop({ ...hoop, closesOnMm: mm })}
-        onUnread={(text) => text.trim() === '' && onHoop({ ...hoop, closesOnMm: null })}
+        onLength={(mm) => onHoop({ ...hoop, closesOnMm: mm })}
         hint={
           hoop.closesOnMm === null ? 'Empty: what its kind usually closes on, by the house rules.' : undefined
         }
@@ -91,22 +86,21 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
       />
       <NumberField
         label="places it is latched in, along its height"
+        at="positions.count"
         value={positions.count}
-        least={1}
-        most={4}
-        whole
         onNumber={(count) =>
-          count !== null &&
-          onHoop({ ...hoop, positions: { count, stepMm: positions.stepMm || hoop.fieldHeightMm / 2 } })
+          onHoop({
+            ...hoop,
+            positions: { count, stepMm: positions.stepMm || Math.min(400, hoop.fieldHeightMm / 2) },
+          })
         }
       />
       {positions.count > 1 ? (
         <LengthField
           label="from one place to the next"
+          at="positions.stepMm"
           mm={positions.stepMm}
-          units={units}
           onLength={(stepMm) => onHoop({ ...hoop, positions: { ...positions, stepMm } })}
-          onUnread={() => undefined}
           hint="The field drawn is that of one place."
         />
       ) : null}

@@ -1,4 +1,4 @@
-import { type DisplayUnits, formatFigure, LOOSE_BOUNDS, type LooseSheets } from '@zt/core';
+import { type DisplayUnits, formatFigure, type LooseSheets } from '@zt/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { sides } from '../../components/figures';
@@ -59,7 +59,6 @@ interface LooseEditorProps {
   onLoose: (loose: LooseSheets[]) => void;
 }
 
-const { leastMm, mostMm, mostOfOne } = LOOSE_BOUNDS;
 const SIDES = [
   { id: 'widthMm', label: 'sheet, width' },
   { id: 'heightMm', label: 'sheet, height' },
@@ -112,19 +111,16 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
             <LengthField
               key={id}
               label={label}
+              at={`loose.${open}.${id}`}
               mm={sheets[id]}
-              units={units}
-              onLength={(mm) => mm >= leastMm && mm <= mostMm && put({ [id]: mm })}
-              onUnread={() => undefined}
+              onLength={(mm) => put({ [id]: mm })}
             />
           ))}
           <NumberField
             label="how many"
+            at={`loose.${open}.count`}
             value={sheets.count}
-            least={1}
-            most={mostOfOne}
-            whole
-            onNumber={(count) => count !== null && put({ count })}
+            onNumber={(count) => put({ count })}
           />
           <Press
             kind="link"

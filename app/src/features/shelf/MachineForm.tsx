@@ -1,10 +1,10 @@
-import type { DisplayUnits, HouseRules, Machine } from '@zt/core';
+import type { HouseRules, Machine } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
 import { Tick } from '../../components/ui/Tick';
+import { WordsField } from '../../components/ui/WordsField';
 import { FittedNeedles } from './FittedNeedles';
 
 const BODY = [
@@ -17,44 +17,41 @@ const TURN_STEPS = [
   { id: '90', name: 'by 90° only' },
 ] as const;
 const NUMBERS = [
-  { id: 'needles', label: 'needles', least: 1, most: 20, whole: true },
-  { id: 'stitchesPerMinute', label: 'stitches a minute', least: 50, most: 2000, whole: true },
-  { id: 'bobbinMetres', label: 'a full bobbin, m', least: 5, most: 500, whole: false },
+  { id: 'needles', label: 'needles' },
+  { id: 'stitchesPerMinute', label: 'stitches a minute' },
+  { id: 'bobbinMetres', label: 'a full bobbin, m' },
 ] as const;
 
 interface MachineFormProps {
   machine: Machine;
-  units: DisplayUnits;
   rules: HouseRules;
   onMachine: (machine: Machine) => void;
 }
 
-export function MachineForm({ machine, units, rules, onMachine }: MachineFormProps) {
+export function MachineForm({ machine, rules, onMachine }: MachineFormProps) {
   return (
     <View style={{ gap: 10 }}>
-      <TextField
+      <WordsField
         label="Name"
+        at="name"
         value={machine.name}
-        onText={(name) => name.trim() !== '' && onMachine({ ...machine, name })}
+        onText={(name) => onMachine({ ...machine, name })}
       />
-      {NUMBERS.map(({ id, label, least, most, whole }) => (
+      {NUMBERS.map(({ id, label }) => (
         <NumberField
           key={id}
           label={label}
+          at={id}
           value={machine[id]}
-          least={least}
-          most={most}
-          whole={whole}
-          onNumber={(value) => value !== null && onMachine({ ...machine, [id]: value })}
+          onNumber={(value) => onMachine({ ...machine, [id]: value })}
         />
       ))}
       <FittedNeedles machine={machine} rules={rules} onMachine={onMachine} />
       <LengthField
         label="throat: needle to body"
+        at="throatMm"
         mm={machine.throatMm}
-        units={units}
-        onLength={(mm) => mm >= 50 && onMachine({ ...machine, throatMm: mm })}
-        onUnread={() => undefined}
+        onLength={(mm) => onMachine({ ...machine, throatMm: mm })}
       />
       <Choice
         label="Its body stands"
@@ -72,21 +69,15 @@ export function MachineForm({ machine, units, rules, onMachine }: MachineFormPro
       />
       <NumberField
         label="its screen shrinks to, %"
+        at="resize.leastPercent"
         value={machine.resize.leastPercent}
-        least={10}
-        most={100}
-        onNumber={(leastPercent) =>
-          leastPercent !== null && onMachine({ ...machine, resize: { ...machine.resize, leastPercent } })
-        }
+        onNumber={(leastPercent) => onMachine({ ...machine, resize: { ...machine.resize, leastPercent } })}
       />
       <NumberField
         label="its screen enlarges to, %"
+        at="resize.mostPercent"
         value={machine.resize.mostPercent}
-        least={100}
-        most={400}
-        onNumber={(mostPercent) =>
-          mostPercent !== null && onMachine({ ...machine, resize: { ...machine.resize, mostPercent } })
-        }
+        onNumber={(mostPercent) => onMachine({ ...machine, resize: { ...machine.resize, mostPercent } })}
       />
       <Tick
         title="Its screen mirrors a design"

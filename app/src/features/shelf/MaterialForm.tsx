@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
+import { WordsField } from '../../components/ui/WordsField';
 import { LooseEditor } from './LooseEditor';
 
 const TYPES = [
@@ -21,10 +21,11 @@ interface MaterialFormProps {
 export function MaterialForm({ material, units, onMaterial }: MaterialFormProps) {
   return (
     <View style={{ gap: 10 }}>
-      <TextField
+      <WordsField
         label="Name"
+        at="name"
         value={material.name}
-        onText={(name) => name.trim() !== '' && onMaterial({ ...material, name })}
+        onText={(name) => onMaterial({ ...material, name })}
       />
       <Choice
         label="What it is"
@@ -35,16 +36,15 @@ export function MaterialForm({ material, units, onMaterial }: MaterialFormProps)
       />
       <LengthField
         label="width of the roll"
+        at="widthMm"
         mm={material.widthMm}
-        units={units}
         onLength={(mm) => onMaterial({ ...material, widthMm: mm })}
-        onUnread={() => undefined}
       />
       <NumberField
         label="metres left"
+        at="metresLeft"
         value={material.metresLeft}
-        most={2000}
-        onNumber={(value) => value !== null && onMaterial({ ...material, metresLeft: value })}
+        onNumber={(metresLeft) => onMaterial({ ...material, metresLeft })}
       />
       <LooseEditor
         loose={material.loose}

@@ -9,11 +9,11 @@ import { BOX, drawnSides, RingFigure } from './RingFigure';
 
 /** The lengths of a hoop that can be tapped on its drawing. */
 const LENGTHS = {
-  fieldWidthMm: { label: 'stitch field, width', least: 20 },
-  fieldHeightMm: { label: 'stitch field, height', least: 20 },
-  ringWidthMm: { label: 'outer ring, width', least: 20 },
-  ringHeightMm: { label: 'outer ring, height', least: 20 },
-  wallMm: { label: 'ring, thickness of its wall', least: 2 },
+  fieldWidthMm: 'stitch field, width',
+  fieldHeightMm: 'stitch field, height',
+  ringWidthMm: 'outer ring, width',
+  ringHeightMm: 'outer ring, height',
+  wallMm: 'ring, thickness of its wall',
 } as const;
 type LengthId = keyof typeof LENGTHS;
 const TAG_PX = 86;
@@ -98,7 +98,7 @@ function LengthTag({
     <Pressable
       role="button"
       aria-pressed={chosen}
-      aria-label={`Change ${LENGTHS[id].label}, now ${text}`}
+      aria-label={`Change ${LENGTHS[id]}, now ${text}`}
       onPress={onPress}
       style={{
         position: 'absolute',
@@ -141,7 +141,6 @@ export function RingEditor({ hoop, units, onHoop }: RingEditorProps) {
     wallMm: { x: -ring.w - 26, y: ring.h + 32 },
   };
   const set = (id: LengthId, mm: number) => {
-    if (mm < LENGTHS[id].least) return;
     const both = hoop.round && (id === 'fieldWidthMm' || id === 'fieldHeightMm');
     onHoop(both ? { ...hoop, fieldWidthMm: mm, fieldHeightMm: mm } : { ...hoop, [id]: mm });
   };
@@ -164,11 +163,10 @@ export function RingEditor({ hoop, units, onHoop }: RingEditorProps) {
       </View>
       <LengthField
         key={chosen}
-        label={LENGTHS[chosen].label}
+        label={LENGTHS[chosen]}
+        at={chosen}
         mm={hoop[chosen]}
-        units={units}
         onLength={(mm) => set(chosen, mm)}
-        onUnread={() => undefined}
       />
     </View>
   );

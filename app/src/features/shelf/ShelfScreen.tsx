@@ -1,14 +1,16 @@
-import type { Shelf, ShelfNoun } from '@zt/core';
+import { SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
 import { SaveWord } from '../../components/SaveWord';
 import { UndoBar } from '../../components/UndoBar';
+import { FieldsContext } from '../../components/ui/fields';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { saveStateOf, useShop } from '../../hooks/useShop';
+import { useThing } from '../../hooks/useThing';
 import { usePutItemMutation, useRemoveItemMutation } from '../../services/api';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
 import { Row } from './Row';
@@ -20,6 +22,10 @@ interface Removed {
   item: Item;
 }
 
+/** What is said of an item that something was typed on which could not be taken. */
+const notRead = ({ unread = {} }: Item): string[] =>
+  Object.values(unread).map((text) => `“${text.slice(0, 40)}” is not used`);
+
 interface NounListProps<N extends ShelfNoun> {
   noun: N;
   open: string | null;
@@ -27,9 +33,31 @@ interface NounListProps<N extends ShelfNoun> {
   onTakeOff: (removed: Removed) => void;
 }
 
+/** The form of one item: what is typed past its bounds stays with the item, and is not used. */
+function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N][number] }) {
+  const { shelf, rules, units } = useShop();
+  const [save] = usePutItemMutation({ fixedCacheKey: 'shelf' });
+  const { fields, put, refused } = useThing<Shelf[N][number]>({
+    thing: item,
+    units,
+    schema: SHELF_ITEMS[noun],
+    onThing: (changed) => void save({ noun, item: changed }),
+  });
+  return (
+    <FieldsContext.Provider value={fields}>
+      {NOUN_VIEWS[noun].form(item, put, { shelf, rules, units })}
+      {refused ? (
+        <Txt tone="madder" live>
+          {refused}
+        </Txt>
+      ) : null}
+    </FieldsContext.Provider>
+  );
+}
+
 /** All of one noun, each a line that opens into its form. */
 function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounListProps<N>) {
-  const { shelf, rules, units } = useShop();
+  const { shelf, units } = useShop();
   const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
   const view = NOUN_VIEWS[noun];
   const items: readonly Shelf[N][number][] = shelf[noun];
@@ -58,12 +86,12 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
         <Row
           key={item.id}
           title={item.name}
-          detail={view.detail(item, units)}
+          detail={[view.detail(item, units), ...notRead(item)].join('; ')}
           aside={view.aside?.(item)}
           open={open === item.id}
           onPress={() => onOpen(open === item.id ? null : item.id)}
         >
-          {view.form(item, (changed) => void put({ noun, item: changed }), { shelf, rules, units })}
+          <ItemForm noun={noun} item={item} />
           <Press kind="link" title="Take it off the shelf" onPress={() => onTakeOff({ noun, item })} />
         </Row>
       ))}
@@ -106,7 +134,7 @@ export function ShelfScreen() {
         ) : null}
         {putting.isError ? (
           <Txt tone="madder" live>
-            That was not saved: a figure is out of bounds. The shelf is as it was.
+            That was not saved. The shelf is as it was; try again.
           </Txt>
         ) : null}
         <ShoppingList />

@@ -2,7 +2,7 @@ import { type Machine, SUPPLIES, SUPPLY_TYPES, type Supply } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
+import { WordsField } from '../../components/ui/WordsField';
 
 const TYPES = SUPPLY_TYPES.map((id) => ({ id, name: SUPPLIES[id].name }));
 const EVERY = 'every machine';
@@ -19,10 +19,11 @@ export function SupplyForm({ supply, machines, onSupply }: SupplyFormProps) {
   const unnamed = supply.name === name;
   return (
     <View style={{ gap: 10 }}>
-      <TextField
+      <WordsField
         label="Name"
+        at="name"
         value={supply.name}
-        onText={(text) => text.trim() !== '' && onSupply({ ...supply, name: text })}
+        onText={(text) => onSupply({ ...supply, name: text })}
       />
       <Choice
         label="What it is"
@@ -33,9 +34,9 @@ export function SupplyForm({ supply, machines, onSupply }: SupplyFormProps) {
       />
       <NumberField
         label={`${unit === 'm' ? 'metres' : unit} left`}
+        at="left"
         value={supply.left}
-        most={10_000}
-        onNumber={(left) => left !== null && onSupply({ ...supply, left })}
+        onNumber={(left) => onSupply({ ...supply, left })}
       />
       <Choice
         label="For"

@@ -2,7 +2,7 @@ import type { Thread } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
+import { WordsField } from '../../components/ui/WordsField';
 import { ColourField } from '../../stages/piece/ColourField';
 
 const WEIGHTS = [
@@ -14,10 +14,11 @@ const FIBRES = (['polyester', 'rayon', 'cotton', 'metallic'] as const).map((id) 
 export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (thread: Thread) => void }) {
   return (
     <View style={{ gap: 10 }}>
-      <TextField
+      <WordsField
         label="Name"
+        at="name"
         value={thread.name}
-        onText={(name) => name.trim() !== '' && onThread({ ...thread, name })}
+        onText={(name) => onThread({ ...thread, name })}
       />
       <ColourField label="Colour" hex={thread.hex} onHex={(hex) => onThread({ ...thread, hex })} />
       <Choice
@@ -36,9 +37,9 @@ export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (th
       />
       <NumberField
         label="metres left"
+        at="metresLeft"
         value={thread.metresLeft}
-        most={20_000}
-        onNumber={(value) => value !== null && onThread({ ...thread, metresLeft: value })}
+        onNumber={(metresLeft) => onThread({ ...thread, metresLeft })}
       />
     </View>
   );

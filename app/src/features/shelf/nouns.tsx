@@ -12,7 +12,7 @@ import {
 } from '@zt/core';
 import type { ReactNode } from 'react';
 import { amount, metres } from '../../components/figures';
-import { TextField } from '../../components/ui/TextField';
+import { WordsField } from '../../components/ui/WordsField';
 import { newId } from '../../hooks/newId';
 import { FabricForm } from './FabricForm';
 import { HoopForm } from './HoopForm';
@@ -42,11 +42,7 @@ interface NounView<N extends ShelfNoun> {
 }
 
 const nameForm = <T extends { name: string }>(item: T, save: (item: T) => void) => (
-  <TextField
-    label="Name"
-    value={item.name}
-    onText={(name) => name.trim() !== '' && save({ ...item, name })}
-  />
+  <WordsField label="Name" at="name" value={item.name} onText={(name) => save({ ...item, name })} />
 );
 const firstCloth = FABRICS[0];
 
@@ -60,9 +56,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     },
     detail: (m, units) =>
       `${m.needles} ${m.needles === 1 ? 'needle' : 'needles'}, throat ${formatLength(m.throatMm, units)}, ${m.stitchesPerMinute} a minute`,
-    form: (machine, save, { units, rules }) => (
-      <MachineForm machine={machine} units={units} rules={rules} onMachine={save} />
-    ),
+    form: (machine, save, { rules }) => <MachineForm machine={machine} rules={rules} onMachine={save} />,
   },
   hoops: {
     title: 'Hoops',

@@ -3,11 +3,12 @@ import {
   DEFAULT_HOUSE_RULES,
   type LooseSheets,
   type Machine,
+  type Material,
   SUPPLIES,
   type Supply,
   USUAL_MACHINE,
 } from '@zt/core';
-import { useState } from 'react';
+import { ItemForm } from '../../testing/ItemForm';
 import { FittedNeedles } from './FittedNeedles';
 import { LooseEditor } from './LooseEditor';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
@@ -22,18 +23,29 @@ const sheets = (widthMm: number, heightMm: number, count: number): LooseSheets =
 
 const heard: LooseSheets[][] = [];
 
+const ROLL: Material = {
+  id: 'material-1',
+  name: 'Roll',
+  type: 'tear-away',
+  widthMm: 500,
+  metresLeft: 5,
+  loose: [],
+};
+
 function Held({ start }: { start: LooseSheets[] }) {
-  const [loose, setLoose] = useState(start);
   return (
-    <LooseEditor
-      loose={loose}
-      units={MM}
-      onLoose={(next) => {
-        heard.push(next);
-        setLoose(next);
-      }}
-    />
+    <ItemForm noun="materials" start={{ ...ROLL, loose: start }} onItem={({ loose }) => heard.push(loose)}>
+      {(roll, put) => (
+        <LooseEditor loose={roll.loose} units={MM} onLoose={(loose) => put({ ...roll, loose })} />
+      )}
+    </ItemForm>
   );
+}
+
+/** Types in a field and leaves it. */
+function fill(label: string, text: string) {
+  fireEvent.changeText(screen.getByLabelText(label), text);
+  fireEvent(screen.getByLabelText(label), 'blur');
 }
 
 describe('sheets and offcuts', () => {
@@ -53,8 +65,8 @@ describe('sheets and offcuts', () => {
     render(<Held start={[sheets(200, 250, 4)]} />);
     fireEvent.press(screen.getByLabelText('Add sheets of one size'));
     expect(heard.at(-1)).toEqual([sheets(200, 250, 4), sheets(200, 200, 1)]);
-    fireEvent.changeText(screen.getByLabelText('sheet, width'), '310 mm');
-    fireEvent.changeText(screen.getByLabelText('how many'), '2');
+    fill('sheet, width', '310 mm');
+    fill('how many', '2');
     expect(heard.at(-1)?.[1]).toEqual(sheets(310, 200, 2));
     fireEvent.press(screen.getByLabelText('These are used up'));
     expect(heard.at(-1)).toEqual([sheets(200, 250, 4)]);
@@ -65,10 +77,11 @@ describe('sheets and offcuts', () => {
   it('take no size that is none, and no count of none', () => {
     render(<Held start={[sheets(200, 250, 4)]} />);
     fireEvent.press(screen.getByLabelText('4 of 200 mm × 250 mm'));
-    fireEvent.changeText(screen.getByLabelText('sheet, height'), '2 mm');
-    fireEvent.changeText(screen.getByLabelText('how many'), '0');
-    expect(heard).toEqual([]);
-    expect(screen.getByText(/how many: a whole number from 1 to 1000/)).toBeTruthy();
+    fill('sheet, height', '2 mm');
+    fill('how many', '0');
+    expect(heard.every((loose) => loose[0]?.heightMm === 250 && loose[0]?.count === 4)).toBe(true);
+    expect(screen.getByText('“2 mm” was not taken: a length from 10 mm to 3000 mm.')).toBeTruthy();
+    expect(screen.getByText('“0” was not taken: a whole number from 1 to 1 000.')).toBeTruthy();
   });
 });
 
@@ -84,18 +97,22 @@ describe('a supply', () => {
   const heard: Supply[] = [];
   const show = (of: Supply) => {
     heard.length = 0;
-    render(<SupplyForm supply={of} machines={[machine]} onSupply={(s) => heard.push(s)} />);
+    render(
+      <ItemForm noun="supplies" start={of} onItem={(s) => heard.push(s)}>
+        {(each, put) => <SupplyForm supply={each} machines={[machine]} onSupply={put} />}
+      </ItemForm>,
+    );
   };
 
   it('is counted in its own unit, for one machine or for all', () => {
     show(supply);
-    fireEvent.changeText(screen.getByLabelText('needles left'), '12');
+    fill('needles left', '12');
     fireEvent.press(screen.getByLabelText('Flat bed'));
     fireEvent.press(screen.getByLabelText('every machine'));
     expect(heard.map((s) => [s.left, s.machineId])).toEqual([
       [12, null],
-      [3, 'machine-1'],
-      [3, null],
+      [12, 'machine-1'],
+      [12, null],
     ]);
   });
 
@@ -120,10 +137,14 @@ describe('the needles of a machine', () => {
   const heard: Machine[] = [];
 
   it('stand in a rack; the hours of the one chosen are changed', () => {
-    render(<FittedNeedles machine={six} rules={DEFAULT_HOUSE_RULES} onMachine={(m) => heard.push(m)} />);
+    render(
+      <ItemForm noun="machines" start={six} onItem={(m) => heard.push(m)}>
+        {(machine, put) => <FittedNeedles machine={machine} rules={DEFAULT_HOUSE_RULES} onMachine={put} />}
+      </ItemForm>,
+    );
     expect(screen.getByLabelText('Needle 1, 90/14, 9 of 8 hours')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Needle 4, not said which, 0 of 8 hours'));
-    fireEvent.changeText(screen.getByLabelText('hours on needle 4'), '2.5');
+    fill('hours on needle 4', '2.5');
     expect(heard.at(-1)?.fitted.map((n) => n.hours)).toEqual([9, 0, 0, 2.5, 0, 0]);
   });
 });

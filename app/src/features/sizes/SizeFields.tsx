@@ -3,25 +3,18 @@ import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
-import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
-
-const without = (record: Record<string, number>, key: string): Record<string, number> =>
-  Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
 
 /** The sizes of the order: from blanks on the shelf, or by their width alone, the rest in proportion. */
 export function SizeFields() {
-  const { ticket, plan, shelf, units, change } = useOpenTicket();
+  const { ticket, plan, shelf, change } = useOpenTicket();
   const { sizes, kind } = ticket.piece;
   const { asked } = plan.piece;
   const width = asked[0];
-  const set = (next: Size[], gesture?: string) => change({ stage: 'piece', set: { sizes: next } }, gesture);
-  const put = (i: number, size: Size, gesture: string) =>
-    set(
-      sizes.map((old, k) => (k === i ? size : old)),
-      gesture,
-    );
+  const set = (next: Size[]) => change({ stage: 'piece', set: { sizes: next } });
+  const put = (i: number, size: Size) => set(sizes.map((old, k) => (k === i ? size : old)));
   const blanks = shelf.blanks.filter((b) => b.kind === kind && !sizes.some((s) => s.name === b.name));
   const own = width ? (ticket.piece.readings[width.id] ?? width.typicalMm) : 0;
   const add = () =>
@@ -50,22 +43,20 @@ export function SizeFields() {
       {sizes.map((size, i) => (
         <View key={i} style={{ gap: 4 }}>
           <View style={{ flexDirection: 'row', gap: 8 }}>
-            <TextField
+            <WordsField
               grow
               label={`Size ${i + 1}`}
+              at={`piece.sizes.${i}.name`}
               value={size.name}
-              onText={(name) => name.trim() !== '' && put(i, { ...size, name }, `size ${i} name`)}
+              onText={(name) => put(i, { ...size, name })}
             />
             {width ? (
               <View style={{ flex: 1 }}>
                 <LengthField
                   label={`${width.name}, size ${i + 1}`}
+                  at={`piece.sizes.${i}.readings.${width.id}`}
                   mm={size.readings[width.id] ?? null}
-                  units={units}
-                  onLength={(mm) =>
-                    put(i, { ...size, readings: { ...size.readings, [width.id]: mm } }, `size ${i} width`)
-                  }
-                  onUnread={() => undefined}
+                  onLength={(mm) => put(i, { ...size, readings: { ...size.readings, [width.id]: mm } })}
                   stepper={false}
                 />
               </View>
@@ -76,24 +67,10 @@ export function SizeFields() {
               <View key={reading.id}>
                 <LengthField
                   label={`${reading.name}, size ${i + 1}`}
+                  at={`piece.sizes.${i}.readings.${reading.id}`}
                   mm={size.readings[reading.id] ?? null}
-                  units={units}
                   hint={size.readings[reading.id] === undefined ? 'in proportion to the width' : reading.how}
-                  onLength={(mm) =>
-                    put(
-                      i,
-                      { ...size, readings: { ...size.readings, [reading.id]: mm } },
-                      `size ${i} ${reading.id}`,
-                    )
-                  }
-                  onUnread={(text) =>
-                    text.trim() === '' &&
-                    put(
-                      i,
-                      { ...size, readings: without(size.readings, reading.id) },
-                      `size ${i} ${reading.id}`,
-                    )
-                  }
+                  onLength={(mm) => put(i, { ...size, readings: { ...size.readings, [reading.id]: mm } })}
                   stepper={false}
                 />
               </View>

@@ -2,8 +2,8 @@ import { type ColourStop, nameOfColour } from '@zt/core';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
-import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { ColourField } from '../piece/ColourField';
@@ -15,10 +15,10 @@ export function ColourStops() {
   const stops = ticket.design.colours;
   const set = (colours: ColourStop[], gesture?: string) =>
     change({ stage: 'design', set: { colours } }, gesture);
-  const put = (i: number, next: Partial<ColourStop>, gesture: string) =>
+  const put = (i: number, next: Partial<ColourStop>, gesture?: string) =>
     set(
       stops.map((stop, k) => (k === i ? { ...stop, ...next } : stop)),
-      `${gesture} ${i}`,
+      gesture,
     );
   return (
     <View style={{ gap: 4 }}>
@@ -41,15 +41,16 @@ export function ColourStops() {
               title={`${i + 1} ${stop.name}${stop.stitches === null ? '' : `, ${stop.stitches} stitches`}`}
               label={`colour ${i + 1} ${stop.name}`}
             >
-              <TextField
+              <WordsField
                 label={`name of colour ${i + 1}`}
+                at={`design.colours.${i}.name`}
                 value={stop.name}
-                onText={(name) => put(i, { name }, 'colour name')}
+                onText={(name) => put(i, { name })}
               />
               <ColourField
                 label={`Colour ${i + 1}`}
                 hex={stop.hex}
-                onHex={(hex) => put(i, { hex, name: nameOfColour(hex) }, 'colour')}
+                onHex={(hex) => put(i, { hex, name: nameOfColour(hex) }, `colour ${i}`)}
               />
             </Disclosure>
           </View>

@@ -3,9 +3,9 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
@@ -24,15 +24,11 @@ const LOOKING = [
   { id: 'right', name: 'to the right' },
 ] as const;
 
-const without = (record: Record<string, string>, key: string) =>
-  Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
-
 /** What goes on the piece: read from a drawing, or typed off the machine's screen. */
 export function DesignPanel() {
   const { ticket, plan, units, change } = useOpenTicket();
   const { design } = ticket;
-  const set = (next: Partial<DesignInput>, gesture?: string) =>
-    change({ stage: 'design', set: next }, gesture);
+  const set = (next: Partial<DesignInput>) => change({ stage: 'design', set: next });
   const facts = plan.design.facts;
   return (
     <View style={{ gap: 14 }}>
@@ -51,31 +47,19 @@ export function DesignPanel() {
         </View>
       ) : null}
       <SvgChooser />
-      <TextField
+      <WordsField
         label="Name of the design"
+        at="design.name"
         value={design.name}
-        onText={(name) => set({ name }, 'design name')}
+        onText={(name) => set({ name })}
       />
       {SIDES.map(({ id, name }) => (
         <View key={id} style={{ gap: 4 }}>
           <LengthField
             label={name}
+            at={`design.${id}`}
             mm={design[id]}
-            unread={design.unread[id]}
-            units={units}
-            onLength={(mm) =>
-              set({ [id]: mm, unread: without(design.unread, id), artwork: null }, `design ${id}`)
-            }
-            onUnread={(text) =>
-              set(
-                {
-                  [id]: null,
-                  unread: text.trim() === '' ? without(design.unread, id) : { ...design.unread, [id]: text },
-                  artwork: null,
-                },
-                `design ${id}`,
-              )
-            }
+            onLength={(mm) => set({ [id]: mm, artwork: null })}
             hint={
               design.artwork
                 ? 'From the drawing. Typing a size lets the drawing go; to resize it, use the percentage below.'
@@ -87,11 +71,9 @@ export function DesignPanel() {
       ))}
       <NumberField
         label="stitches"
+        at="design.stitches"
         value={design.stitches}
-        whole
-        least={1}
-        most={2_000_000}
-        onNumber={(stitches) => set({ stitches }, 'design stitches')}
+        onNumber={(stitches) => set({ stitches })}
         hint="From the machine's screen. Not known? Say how dense it is."
       />
       <FieldFindings field="stitches" />
@@ -118,19 +100,17 @@ export function DesignPanel() {
       {design.lettering ? (
         <LengthField
           label="height of the smallest letters"
+          at="design.letterHeightMm"
           mm={design.letterHeightMm}
-          units={units}
-          onLength={(mm) => mm > 0 && set({ letterHeightMm: mm }, 'letters')}
-          onUnread={(text) => text.trim() === '' && set({ letterHeightMm: null }, 'letters')}
+          onLength={(mm) => set({ letterHeightMm: mm })}
           stepper={false}
         />
       ) : null}
       <NumberField
         label="resized on the machine, %"
+        at="design.scalePercent"
         value={design.scalePercent}
-        least={10}
-        most={200}
-        onNumber={(scalePercent) => scalePercent !== null && set({ scalePercent }, 'design scale')}
+        onNumber={(scalePercent) => set({ scalePercent })}
         hint="100 is as it was made. The machine keeps the stitches."
       />
     </View>

@@ -36,7 +36,6 @@ export function SvgChooser() {
         colours,
         artwork,
         elementMoves: [],
-        unread: {},
         scalePercent: 100,
       },
     });

@@ -11,8 +11,8 @@ import {
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
-import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
@@ -171,10 +171,11 @@ export function HoopPanel() {
       />
       {ticket.hoop.method !== null ? (
         <View style={{ gap: 6 }}>
-          <TextField
+          <WordsField
             label="Why this method (goes into the log)"
+            at="hoop.methodWhy"
             value={ticket.hoop.methodWhy}
-            onText={(methodWhy) => change({ stage: 'hoop', set: { methodWhy } }, 'method why')}
+            onText={(methodWhy) => change({ stage: 'hoop', set: { methodWhy } })}
           />
           <Press
             kind="link"

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
-import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
 import { usePalette } from '../../theme/palette';
 
@@ -59,7 +59,8 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
           ))}
           {chosen.overruled ? (
             <>
-              <TextField
+              <WordsField
+                at={`layers.choices.${chosen.part}.why`}
                 label={`Why this ${name.toLowerCase()} (goes into the log)`}
                 value={chosen.why}
                 onText={(why) => onChoose(chosen.choice.id, why)}

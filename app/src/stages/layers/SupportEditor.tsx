@@ -13,7 +13,7 @@ import { Offer } from '../../components/Offer';
 import { SheetFields } from '../../components/SheetFields';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
-import { TextField } from '../../components/ui/TextField';
+import { WordsField } from '../../components/ui/WordsField';
 
 interface SupportEditorProps {
   layers: LayersPlan;
@@ -53,7 +53,8 @@ export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) 
       </View>
       {layers.supportOverruled ? (
         <>
-          <TextField
+          <WordsField
+            at="layers.support.why"
             label="Why this support (goes into the log)"
             value={why}
             onText={(text) => onSupport({ sheets, why: text })}

@@ -18,8 +18,8 @@ import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
-import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FaultRow } from './FaultRow';
 
@@ -113,9 +113,9 @@ function FaultFields() {
 
 /** How it was really done and how it came out. */
 export function LogPanel() {
-  const { ticket, units, change } = useOpenTicket();
+  const { ticket, change } = useOpenTicket();
   const { log } = ticket;
-  const set = (next: Partial<LogInput>, gesture: string) => change({ stage: 'log', set: next }, gesture);
+  const set = (next: Partial<LogInput>) => change({ stage: 'log', set: next });
   return (
     <View style={{ gap: 14 }}>
       <Txt as="heading" level={2}>
@@ -123,10 +123,9 @@ export function LogPanel() {
       </Txt>
       <LengthField
         label="off its place by"
+        at="log.misplacementMm"
         mm={log.misplacementMm}
-        units={units}
-        onLength={(mm) => set({ misplacementMm: mm }, 'misplacement')}
-        onUnread={(text) => text.trim() === '' && set({ misplacementMm: null }, 'misplacement')}
+        onLength={(mm) => set({ misplacementMm: mm })}
         hint="Measured from the marks to the stitched centre."
       />
       <FaultFields />
@@ -142,28 +141,20 @@ export function LogPanel() {
             key={stage}
             grow
             label={stage}
+            at={`log.minutes.${stage}`}
             value={log.minutes[stage] ?? null}
-            most={10_000}
-            onNumber={(value) =>
-              set(
-                {
-                  minutes: Object.fromEntries(
-                    Object.entries({ ...log.minutes, [stage]: value }).filter(([, v]) => v !== null),
-                  ) as LogInput['minutes'],
-                },
-                `minutes ${stage}`,
-              )
-            }
+            onNumber={(value) => set({ minutes: { ...log.minutes, [stage]: value } })}
           />
         ))}
       </View>
-      <TextField label="Note" value={log.note} multiline onText={(note) => set({ note }, 'note')} />
-      <TextField
+      <WordsField label="Note" at="log.note" value={log.note} multiline onText={(note) => set({ note })} />
+      <WordsField
         label="What to change next time"
+        at="log.nextTime"
         value={log.nextTime}
-        onText={(nextTime) => set({ nextTime }, 'next time')}
+        onText={(nextTime) => set({ nextTime })}
       />
-      <TextField label="Done by" value={log.by} onText={(by) => set({ by }, 'by')} />
+      <WordsField label="Done by" at="log.by" value={log.by} onText={(by) => set({ by })} />
     </View>
   );
 }

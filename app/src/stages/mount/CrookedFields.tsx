@@ -85,7 +85,7 @@ export function CrookedFields() {
             From the middle of the field, as you stand at the machine. Tap or drag them on the drawing, or
             type what a grid or a jogged needle says.
           </Txt>
-          {readings.map(({ mark, x, y }) => (
+          {readings.map(({ mark, x, y }, i) => (
             <View key={mark} style={{ gap: 4 }}>
               <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
                 <Txt as="label">{MARK_NAMES[mark]}</Txt>
@@ -98,15 +98,15 @@ export function CrookedFields() {
               </View>
               <SidedLengthField
                 label={`${MARK_NAMES[mark]} across`}
+                at={`mount.readings.${i}.x`}
                 mm={x}
-                units={units}
                 sides={['left', 'right']}
                 onLength={(mm) => put(mark, { x: mm })}
               />
               <SidedLengthField
                 label={`${MARK_NAMES[mark]} along`}
+                at={`mount.readings.${i}.y`}
                 mm={y}
-                units={units}
                 sides={['away', 'towards you']}
                 onLength={(mm) => put(mark, { y: mm })}
               />

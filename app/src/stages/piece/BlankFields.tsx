@@ -18,7 +18,6 @@ export function BlankFields() {
         fabricChanges: blank.fabricChanges,
         colour: blank.colour,
         readings: blank.readings,
-        unread: {},
       },
     });
   return (

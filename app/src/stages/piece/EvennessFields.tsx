@@ -14,10 +14,9 @@ const SIDES = [
 
 /** A second witness: how far a wale of a knit, or a thread of a weave, wanders off on its way down. */
 function GrainFields() {
-  const { ticket, units, change } = useOpenTicket();
+  const { ticket, change } = useOpenTicket();
   const { grain } = ticket.piece;
-  const set = (next: Grain | null, gesture?: string) =>
-    change({ stage: 'piece', set: { grain: next } }, gesture);
+  const set = (next: Grain | null) => change({ stage: 'piece', set: { grain: next } });
   if (!grain)
     return <Press kind="link" title="Read the grain too" onPress={() => set({ overMm: 300, driftMm: 0 })} />;
   return (
@@ -25,18 +24,17 @@ function GrainFields() {
       <Txt as="label">The grain, going down</Txt>
       <LengthField
         label="grain followed over"
+        at="piece.grain.overMm"
         mm={grain.overMm}
-        units={units}
-        onLength={(overMm) => overMm > 0 && set({ ...grain, overMm }, 'grain over')}
-        onUnread={() => undefined}
+        onLength={(overMm) => set({ ...grain, overMm })}
         stepper={false}
       />
       <SidedLengthField
         label="grain wanders by"
+        at="piece.grain.driftMm"
         mm={grain.driftMm}
-        units={units}
         sides={['to your left', 'to your right']}
-        onLength={(driftMm) => set({ ...grain, driftMm }, 'grain drift')}
+        onLength={(driftMm) => set({ ...grain, driftMm })}
       />
       <Press kind="link" title="Leave the grain out" onPress={() => set(null)} />
     </View>
@@ -45,16 +43,12 @@ function GrainFields() {
 
 /** Half widths at one to three heights: do the edges share a middle with the collar or the hem? */
 export function EvennessFields() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const { ticket, plan, change } = useOpenTicket();
   const { view, sketch } = plan.piece;
   const rows = ticket.piece.evenness;
-  const set = (evenness: Evenness[], gesture?: string) =>
-    change({ stage: 'piece', set: { evenness } }, gesture);
+  const set = (evenness: Evenness[]) => change({ stage: 'piece', set: { evenness } });
   const put = (i: number, id: keyof Evenness, mm: number) =>
-    set(
-      rows.map((row, k) => (k === i ? { ...row, [id]: mm } : row)),
-      `evenness ${i} ${id}`,
-    );
+    set(rows.map((row, k) => (k === i ? { ...row, [id]: mm } : row)));
   const half = faceWidthOf(view, sketch) / 2;
   const next: Evenness = { atMm: 150 + rows.length * 250, leftMm: half, rightMm: half };
   return (
@@ -67,10 +61,9 @@ export function EvennessFields() {
             <LengthField
               key={id}
               label={`${name} ${i + 1}`}
+              at={`piece.evenness.${i}.${id}`}
               mm={row[id]}
-              units={units}
-              onLength={(mm) => (mm > 0 || id === 'atMm') && put(i, id, mm)}
-              onUnread={() => undefined}
+              onLength={(mm) => put(i, id, mm)}
               stepper={false}
             />
           ))}

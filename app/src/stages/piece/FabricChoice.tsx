@@ -36,11 +36,12 @@ export function FabricChoice() {
       <Disclosure title="It differs on this piece" label="Change this cloth’s properties">
         <FabricFields
           fabric={fabric}
-          onChange={(changes, gesture) =>
-            change(
-              { stage: 'piece', set: { fabricChanges: { ...ticket.piece.fabricChanges, ...changes } } },
-              gesture,
-            )
+          at="piece.fabricChanges."
+          onChange={(changes) =>
+            change({
+              stage: 'piece',
+              set: { fabricChanges: { ...ticket.piece.fabricChanges, ...changes } },
+            })
           }
         />
       </Disclosure>

@@ -5,10 +5,10 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Tick } from '../../components/ui/Tick';
 
 const NUMBERS = [
-  { id: 'weightGsm', label: 'weight, g/m²', least: 1, most: 2000 },
-  { id: 'stretchPercent', label: 'stretch, %', least: 0, most: 200 },
-  { id: 'thicknessMm', label: 'thickness, mm', least: 0.05, most: 20 },
-  { id: 'pileMm', label: 'pile height, mm', least: 0, most: 30 },
+  { id: 'weightGsm', label: 'weight, g/m²' },
+  { id: 'stretchPercent', label: 'stretch, %' },
+  { id: 'thicknessMm', label: 'thickness, mm' },
+  { id: 'pileMm', label: 'pile height, mm' },
 ] as const;
 
 const FLAGS = [
@@ -25,22 +25,23 @@ const IRONS = [
 
 interface FabricFieldsProps {
   fabric: Fabric;
-  onChange: (changes: Partial<Fabric>, gesture?: string) => void;
+  /** The path of the cloth in what is saved, with its dot. */
+  at: string;
+  onChange: (changes: Partial<Fabric>) => void;
 }
 
 /** What a cloth is like, as far as embroidery asks. */
-export function FabricFields({ fabric, onChange: set }: FabricFieldsProps) {
+export function FabricFields({ fabric, at, onChange: set }: FabricFieldsProps) {
   return (
     <View style={{ gap: 8 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {NUMBERS.map(({ id, label, least, most }) => (
+        {NUMBERS.map(({ id, label }) => (
           <View key={id} style={{ flexBasis: 130, flexGrow: 1 }}>
             <NumberField
               label={label}
+              at={`${at}${id}`}
               value={fabric[id]}
-              least={least}
-              most={most}
-              onNumber={(value) => value !== null && set({ [id]: value }, `fabric ${id}`)}
+              onNumber={(value) => set({ [id]: value })}
             />
           </View>
         ))}

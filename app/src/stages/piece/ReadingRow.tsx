@@ -12,36 +12,17 @@ import { FieldFindings } from '../FieldFindings';
 /** A reading still to take is no fault: the row says so itself. */
 const QUIET = ['reading-missing'];
 
-const without = <T,>(record: Record<string, T>, key: string): Record<string, T> =>
-  Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
-
-/** What is entered for one reading, and how to change it. A text that is no length is kept as it was typed. */
+/** What is entered for one reading, and how to change it. */
 function useReading(reading: Reading) {
   const { ticket, change } = useOpenTicket();
-  const { readings, unread } = ticket.piece;
-  const gesture = `reading ${reading.id}`;
+  const { readings } = ticket.piece;
+  const at = `piece.readings.${reading.id}`;
   return {
+    at,
     mm: readings[reading.id] ?? null,
-    unread: unread[reading.id],
+    unread: ticket.unread[at],
     onLength: (mm: number) =>
-      change(
-        {
-          stage: 'piece',
-          set: { readings: { ...readings, [reading.id]: mm }, unread: without(unread, reading.id) },
-        },
-        gesture,
-      ),
-    onUnread: (text: string) =>
-      change(
-        {
-          stage: 'piece',
-          set: {
-            readings: without(readings, reading.id),
-            unread: text.trim() === '' ? without(unread, reading.id) : { ...unread, [reading.id]: text },
-          },
-        },
-        gesture,
-      ),
+      change({ stage: 'piece', set: { readings: { ...readings, [reading.id]: mm } } }),
   };
 }
 
@@ -60,7 +41,7 @@ interface ReadingRowProps {
 export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen, onNext }: ReadingRowProps) {
   const { units } = useOpenTicket();
   const p = usePalette();
-  const { mm, unread, onLength, onUnread } = useReading(reading);
+  const { at, mm, unread, onLength } = useReading(reading);
   const card = useRef<View>(null);
   useEffect(() => {
     if (open) (card.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'nearest' });
@@ -84,7 +65,7 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
           </View>
           <Txt
             as="figure"
-            tone={mm === null ? 'graphite' : 'ink'}
+            tone={unread === undefined ? (mm === null ? 'graphite' : 'ink') : 'madder'}
             style={mm === null ? { fontSize: 16 } : {}}
           >
             {shown}
@@ -110,11 +91,9 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
         large
         autoFocus={takesKeys}
         label={reading.name}
+        at={at}
         mm={mm}
-        unread={unread}
-        units={units}
         onLength={onLength}
-        onUnread={onUnread}
         onSubmit={onNext}
       />
       <FieldFindings field={reading.id} except={QUIET} />

@@ -19,12 +19,9 @@ export function SewingFields() {
         <LengthField
           key={field.id}
           label={`${sum.name}: ${field.name}`}
+          at={`piece.sewing.${field.id}`}
           mm={sewing[field.id] ?? field.usualMm}
-          units={units}
-          onLength={(mm) =>
-            change({ stage: 'piece', set: { sewing: { ...sewing, [field.id]: mm } } }, `sewing ${field.id}`)
-          }
-          onUnread={() => undefined}
+          onLength={(mm) => change({ stage: 'piece', set: { sewing: { ...sewing, [field.id]: mm } } })}
           stepper={false}
         />
       ))}

@@ -1,16 +1,12 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
-import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { useRemoveTicketMutation } from '../../services/api';
 import { ticketNamed } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-const isDay = (text: string) => DAY.test(text) && !Number.isNaN(Date.parse(text));
 
 /** What the ticket is called, for whom and until when. */
 export function TicketFields() {
@@ -18,13 +14,6 @@ export function TicketFields() {
   const dispatch = useAppDispatch();
   const router = useRouter();
   const [remove] = useRemoveTicketMutation();
-  const [dueError, setDueError] = useState<string | null>(null);
-  const setDue = (text: string) => {
-    if (text !== '' && !isDay(text))
-      return setDueError(`“${text}” is not a day yet. Write it as 2026-12-24.`);
-    setDueError(null);
-    dispatch(ticketNamed({ due: text === '' ? null : text }));
-  };
   const takeOff = async () => {
     await remove(ticket.id);
     router.replace({ pathname: '/', params: { removed: ticket.id } });
@@ -34,22 +23,24 @@ export function TicketFields() {
       <Txt as="heading" level={2}>
         The ticket
       </Txt>
-      <TextField
+      <WordsField
         label="Name of the ticket"
+        at="name"
         value={ticket.name}
         onText={(name) => dispatch(ticketNamed({ name }))}
         placeholder="e.g. Crew tee, crossed oars"
       />
-      <TextField
+      <WordsField
         label="For whom"
+        at="customer"
         value={ticket.customer}
         onText={(customer) => dispatch(ticketNamed({ customer }))}
       />
-      <TextField
+      <WordsField
         label="Promised for"
+        at="due"
         value={ticket.due ?? ''}
-        onText={setDue}
-        error={dueError}
+        onText={(due) => dispatch(ticketNamed({ due }))}
         placeholder="2026-12-24"
       />
       <Press kind="link" title="Take this ticket off the bench" onPress={takeOff} />

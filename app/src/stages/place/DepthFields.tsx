@@ -10,7 +10,7 @@ const PARTS: Record<DesignPart, string> = { top: 'its top', centre: 'its centre'
 
 /** A depth of the maker's own: from which landmark, to which part of the design, and how far. */
 export function DepthFields() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const { ticket, plan, change } = useOpenTicket();
   const { piece, place } = plan;
   if (!piece.geometry || !place) return null;
   const landmarks = depthLandmarks(piece.kind, piece.view, piece.geometry);
@@ -18,8 +18,7 @@ export function DepthFields() {
   const nearest = landmarks.find((d) => d.name === place.depthName) ?? landmarks[0];
   if (!nearest) return null;
   const now = asked ?? { from: nearest.id, part: 'centre' as const, mm: place.depthMm };
-  const put = (next: Partial<typeof now>, gesture?: string) =>
-    change({ stage: 'place', set: { depth: { ...now, ...next } } }, gesture);
+  const put = (next: Partial<typeof now>) => change({ stage: 'place', set: { depth: { ...now, ...next } } });
   const from = landmarks.find((d) => d.id === now.from) ?? nearest;
   return (
     <Disclosure
@@ -44,10 +43,9 @@ export function DepthFields() {
         />
         <LengthField
           label={`${PARTS[now.part]}, ${from.way === 'down' ? 'below' : 'above'} ${from.name}`}
+          at="place.depth.mm"
           mm={now.mm}
-          units={units}
-          onLength={(mm) => put({ mm }, 'asked depth')}
-          onUnread={() => undefined}
+          onLength={(mm) => put({ mm })}
         />
         {asked ? (
           <Press

@@ -50,7 +50,7 @@ function MoveFields() {
   const { ticket, units, change } = useOpenTicket();
   const { offset, snaps } = ticket.place;
   const by = stepOf(units);
-  const put = (next: Partial<typeof offset>, gesture: string) =>
+  const put = (next: Partial<typeof offset>, gesture?: string) =>
     change({ stage: 'place', set: { offset: { ...offset, ...next } } }, gesture);
   return (
     <Disclosure title="Move it by a tape’s mark" label="Move it by typed lengths">
@@ -68,17 +68,17 @@ function MoveFields() {
         </View>
         <SidedLengthField
           label="off the rule, across"
+          at="place.offset.x"
           mm={offset.x}
-          units={units}
           sides={['to your left', 'to your right']}
-          onLength={(x) => put({ x }, 'typed across')}
+          onLength={(x) => put({ x })}
         />
         <SidedLengthField
           label="off the rule, up or down"
+          at="place.offset.y"
           mm={offset.y}
-          units={units}
           sides={['higher', 'lower']}
-          onLength={(y) => put({ y }, 'typed down')}
+          onLength={(y) => put({ y })}
         />
         <Choice
           label="Dragged on the sheet, it comes to rest"

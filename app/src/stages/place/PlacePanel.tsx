@@ -26,7 +26,7 @@ const METHOD_NAMES: Record<MarkMethod, string> = {
 
 /** What this placement asks besides: a gap, repeats, a scatter. */
 function PlacementFields({ place }: { place: PlacePlan }) {
-  const { ticket, units, rules, change } = useOpenTicket();
+  const { ticket, rules, change } = useOpenTicket();
   const { copies, rule } = place.placement;
   if (copies === 'scatter') return <ScatterFields />;
   if (copies === 'closed hem' || copies === 'open hem') return <RepeatFields />;
@@ -34,10 +34,9 @@ function PlacementFields({ place }: { place: PlacePlan }) {
   return (
     <LengthField
       label="gap from the edge"
+      at="place.edgeGapMm"
       mm={ticket.place.edgeGapMm ?? numberFor(rules, 'edgeGapMm')}
-      units={units}
-      onLength={(edgeGapMm) => change({ stage: 'place', set: { edgeGapMm } }, 'edge gap')}
-      onUnread={() => undefined}
+      onLength={(edgeGapMm) => change({ stage: 'place', set: { edgeGapMm } })}
     />
   );
 }

@@ -18,8 +18,8 @@ export function RepeatFields() {
   const { repeat } = ticket.place;
   const run = plan.place?.run;
   const open = plan.place?.placement.copies === 'open hem';
-  const set = (changes: Partial<PlaceInput['repeat']>, gesture?: string) =>
-    change({ stage: 'place', set: { repeat: { ...repeat, ...changes } } }, gesture);
+  const set = (changes: Partial<PlaceInput['repeat']>) =>
+    change({ stage: 'place', set: { repeat: { ...repeat, ...changes } } });
   return (
     <View style={{ gap: 10 }}>
       {run ? (
@@ -32,19 +32,17 @@ export function RepeatFields() {
       ) : null}
       <LengthField
         label="wished gap"
+        at="place.repeat.gapMm"
         mm={repeat.gapMm ?? numberFor(rules, 'repeatGapMm')}
-        units={units}
-        onLength={(gapMm) => set({ gapMm }, 'repeat gap')}
-        onUnread={() => undefined}
+        onLength={(gapMm) => set({ gapMm })}
       />
       {open ? (
         <>
           <LengthField
             label="margin at either end"
+            at="place.repeat.marginMm"
             mm={repeat.marginMm ?? numberFor(rules, 'repeatMarginMm')}
-            units={units}
-            onLength={(marginMm) => set({ marginMm }, 'repeat margin')}
-            onUnread={() => undefined}
+            onLength={(marginMm) => set({ marginMm })}
           />
           <Choice
             label="What is left over"

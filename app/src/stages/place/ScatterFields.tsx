@@ -40,29 +40,26 @@ function useScattering() {
 
 /** Many motifs spread inside the seam line: how many, how far apart, and the search itself. */
 export function ScatterFields() {
-  const { ticket, units, rules, change } = useOpenTicket();
+  const { ticket, rules, change } = useOpenTicket();
   const p = usePalette();
   const { scatter, progress, start, stop } = useScattering();
   const set = (changes: Partial<PlaceInput['scatter']>) =>
-    change({ stage: 'place', set: { scatter: { ...ticket.place.scatter, ...changes } } }, 'scatter');
+    change({ stage: 'place', set: { scatter: { ...ticket.place.scatter, ...changes } } });
   return (
     <View style={{ gap: 10 }}>
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <NumberField
           grow
-          whole
           label="how many"
+          at="place.scatter.count"
           value={scatter.count}
-          least={1}
-          most={300}
-          onNumber={(count) => count !== null && set({ count })}
+          onNumber={(count) => set({ count })}
         />
         <LengthField
           label="least gap"
+          at="place.scatter.gapMm"
           mm={scatter.gapMm ?? numberFor(rules, 'scatterGapMm')}
-          units={units}
           onLength={(gapMm) => set({ gapMm })}
-          onUnread={() => undefined}
           stepper={false}
         />
       </View>

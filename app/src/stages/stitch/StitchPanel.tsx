@@ -114,10 +114,9 @@ export function StitchPanel() {
       </View>
       <NumberField
         label="bobbin left, m (empty: a full one)"
+        at="stitch.bobbinLeftM"
         value={ticket.stitch.bobbinLeftM}
-        least={0}
-        most={2000}
-        onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } }, 'bobbin')}
+        onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {stitch.acts.map((act) => (

@@ -1,0 +1,106 @@
+import {
+  type Bounds,
+  type DisplayUnits,
+  type FieldReading,
+  readField,
+  say,
+  type Unread,
+  whyUnread,
+} from '@zt/core';
+import { createContext, useContext, useEffect, useRef, useState } from 'react';
+
+/** Where the fields on a form put what is typed: the open ticket, an item of the shelf, the house rules. */
+export interface Fields {
+  units: DisplayUnits;
+  /** What was typed and could not be taken, by the path of its field. */
+  unread: Unread;
+  boundsAt: (at: string) => Bounds | null;
+  /** Runs the change that a field's reading makes; what was kept unread there is let go with it. */
+  take: (at: string, change: () => void) => void;
+  /** Leaves a field empty; keeps the text that could not be taken there, if there is one. */
+  keep: (at: string, text: string) => void;
+}
+
+export const FieldsContext = createContext<Fields | null>(null);
+
+export function useFields(): Fields {
+  const fields = useContext(FieldsContext);
+  if (!fields) throw new Error('assertion failed: no form is open here');
+  return fields;
+}
+
+/** Rest after a reading that is complete before it is taken from the hand, ms. */
+const PAUSE_MS = 900;
+
+interface DraftOf {
+  /** The path of the field in what is saved. */
+  at: string;
+  /** The value as it is shown while nobody types. */
+  shown: string;
+  /** Whether it is read and shown as a length; else the schema says so. */
+  isLength?: boolean;
+  onValue: (value: number | string) => void;
+}
+
+/** A field in the hand: its text, what it reads as, why it cannot be taken, and when it is. */
+export interface Draft {
+  text: string;
+  reading: FieldReading | null;
+  error: string | null;
+  bounds: Bounds;
+  type: (text: string) => void;
+  /** The field is left, or Enter was pressed: what it reads is taken. */
+  leave: () => void;
+  /** Takes a value that was not typed. */
+  put: (value: number) => void;
+}
+
+/**
+ * What is typed is a draft while the field is in the hand. It is taken on leaving it, on Enter, or after a pause
+ * when nobody would type on; words are taken as they come. What cannot be taken is kept as it was typed.
+ */
+export function useDraft({ at, shown, isLength, onValue }: DraftOf): Draft {
+  const fields = useFields();
+  const own = fields.boundsAt(at);
+  if (!own) throw new Error(`assertion failed: nothing is typed at ${at}`);
+  const bounds = own.kind === 'number' && isLength !== undefined ? { ...own, isLength } : own;
+  const [typed, setTyped] = useState<string | null>(null);
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(pause.current), []);
+  const kept = fields.unread[at];
+  const readingOf = (text: string) => readField(text, bounds, fields.units);
+  const take = (text: string) => {
+    clearTimeout(pause.current);
+    const reading = readingOf(text);
+    const words = bounds.kind === 'text' && bounds.least === 0;
+    if (reading.state === 'read') fields.take(at, () => onValue(reading.value));
+    else if (reading.state === 'empty' && words) fields.take(at, () => onValue(text));
+    else fields.keep(at, reading.state === 'empty' ? '' : text);
+  };
+  const reading = typed === null ? null : readingOf(typed);
+  const whyTyped = reading?.state === 'unread' ? say(reading.why, fields.units) : null;
+  const whyKept =
+    kept !== undefined && typed === null ? say(whyUnread(kept, bounds, fields.units), fields.units) : null;
+  return {
+    text: typed ?? kept ?? shown,
+    reading,
+    error: whyTyped ?? whyKept,
+    bounds,
+    type: (text) => {
+      setTyped(text);
+      clearTimeout(pause.current);
+      const now = readingOf(text);
+      if (bounds.kind === 'text') take(text);
+      else if (now.state === 'read' && now.complete) pause.current = setTimeout(() => take(text), PAUSE_MS);
+    },
+    leave: () => {
+      if (typed !== null && typed !== (kept ?? shown)) take(typed);
+      setTyped(null);
+    },
+    put: (value) => {
+      setTyped(null);
+      clearTimeout(pause.current);
+      fields.take(at, () => onValue(value));
+    },
+  };
+}

@@ -1,0 +1,35 @@
+import { boundsAt, changedThing, type DisplayUnits, keptUnread, type WithUnread } from '@zt/core';
+import { useRef, useState } from 'react';
+import type { Fields } from '../components/ui/fields';
+
+interface ThingOf<T> {
+  thing: T;
+  units: DisplayUnits;
+  /** The schema that the server checks the thing with. */
+  schema: Parameters<typeof keptUnread>[0];
+  onThing: (thing: T) => void;
+}
+
+/** The fields of something that is saved as a whole, how it is changed, and why a change of it was not taken. */
+export function useThing<T extends WithUnread>({ thing, units, schema, onThing }: ThingOf<T>) {
+  const taking = useRef<string | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const put = (after: T) => {
+    const changed = changedThing(thing, after, taking.current);
+    const { error } = schema.safeParse(changed);
+    setRefused(error?.issues[0]?.message ?? null);
+    if (!error) onThing(changed);
+  };
+  const fields: Fields = {
+    units,
+    unread: thing.unread ?? {},
+    boundsAt: (at) => boundsAt(schema, at),
+    take: (at, run) => {
+      taking.current = at;
+      run();
+      taking.current = null;
+    },
+    keep: (at, text) => onThing(keptUnread(schema, thing, { at, text })),
+  };
+  return { fields, put, refused };
+}
