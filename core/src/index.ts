@@ -7,6 +7,7 @@ export type { StitchFigures } from './design/svg/estimate';
 export type { ReadSvg } from './design/svg/readSvg';
 export type { SvgRefusal } from './design/svg/refuse';
 export { allBounds, type Bounds, boundsAt } from './fields/bounds';
+export { mendKept } from './fields/mendKept';
 export { fieldName, stageOfField } from './fields/names';
 export { boundsInWords, type FieldReading, readField } from './fields/readField';
 export {

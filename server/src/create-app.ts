@@ -6,13 +6,15 @@ import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import type { Context } from './context';
+import { StoreBusy } from './db/client';
 import { whatWasNotDone } from './defaultHook';
-import { ApiError, type ErrorBody } from './errors';
+import { ApiError, type ErrorBody, shortened } from './errors';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
 import { planRoutes } from './features/plan/routes';
 import { practiceRoutes } from './features/practice/routes';
 import { rulesRoutes } from './features/rules/routes';
+import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
 
@@ -28,11 +30,19 @@ const API_DOCUMENT = {
   },
 };
 
-function answerError(error: Error, path: string): { status: 400 | 404 | 409 | 413 | 500; body: ErrorBody } {
+function answerError(
+  error: Error,
+  path: string,
+): { status: 400 | 404 | 409 | 413 | 500 | 503; body: ErrorBody } {
   if (error instanceof ApiError)
     return { status: error.status, body: { code: error.code, message: error.message } };
   if (error instanceof HTTPException && error.status < 500) {
-    return { status: 400, body: { code: 'unreadable', message: `${whatWasNotDone(path)} ${error.message}` } };
+    const message = `${whatWasNotDone(path)} ${shortened(error.message)}`;
+    return { status: 400, body: { code: 'unreadable', message } };
+  }
+  if (error instanceof StoreBusy) {
+    const message = `${error.message} Nothing was saved; it can be tried again.`;
+    return { status: 503, body: { code: 'busy', message } };
   }
   return {
     status: 500,
@@ -68,6 +78,7 @@ export function createApp(context: Context) {
   app.route('/api/shelf', shelfRoutes(context));
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));
+  app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));
   app.route('/api/practice', practiceRoutes(context));
@@ -76,6 +87,10 @@ export function createApp(context: Context) {
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),
   );
   app.use('*', serveStatic({ root: context.config.webRoot }));
+  // A page of the app has no dot in its name; what has one is a file, and it is missing.
+  app.get('*', async (c, next) =>
+    /\.[^/]*$/.test(c.req.path) ? c.text('There is no such file.', 404) : next(),
+  );
   app.get('*', async (c) => c.html(await readFile(join(context.config.webRoot, 'index.html'), 'utf8')));
   return app;
 }

@@ -13,7 +13,7 @@ export type ErrorBody = z.infer<typeof ErrorSchema>;
 
 export class ApiError extends Error {
   constructor(
-    readonly status: 400 | 404 | 409 | 413,
+    readonly status: 400 | 404 | 409 | 413 | 503,
     readonly code: string,
     message: string,
   ) {
@@ -23,9 +23,18 @@ export class ApiError extends Error {
 
 export const notFound = (what: string) => new ApiError(404, 'not-found', `There is no such ${what}.`);
 
-/** The issues of a failed reading, each with the path of its field. */
+/** A refusal says no more than this, however much was sent. */
+const MOST_ISSUES = 20;
+const MOST_LETTERS = 200;
+export const shortened = (text: string): string =>
+  text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)}…` : text;
+
+/** The issues of a failed reading, each with the path of its field; the first of many. */
 export function issuesOf(error: z.ZodError): NonNullable<ErrorBody['issues']> {
-  return error.issues.map((issue) => ({ path: issue.path.join('.') || 'body', message: issue.message }));
+  return error.issues.slice(0, MOST_ISSUES).map((issue) => ({
+    path: shortened(issue.path.join('.')) || 'body',
+    message: shortened(issue.message),
+  }));
 }
 
 const json = <T extends z.ZodType>(schema: T, description: string) => ({
@@ -34,6 +43,8 @@ const json = <T extends z.ZodType>(schema: T, description: string) => ({
 });
 
 export const answers = json;
+/** The answer of a route that has nothing else to say. */
+export const Done = z.object({ done: z.literal(true) });
 export const body = <T extends z.ZodType>(schema: T) => ({
   required: true,
   content: { 'application/json': { schema } },
@@ -41,4 +52,5 @@ export const body = <T extends z.ZodType>(schema: T) => ({
 export const failures = {
   400: json(ErrorSchema, 'A field could not be read'),
   404: json(ErrorSchema, 'There is none such'),
+  409: json(ErrorSchema, 'It contradicts what is kept'),
 };

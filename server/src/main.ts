@@ -17,10 +17,11 @@ const server = serve(
   },
 );
 
-function stop() {
+/** Answers no more, finishes what was asked to be written, and leaves one whole file. */
+async function stop() {
   server.close();
-  context.store.close();
+  await context.store.close();
   process.exit(0);
 }
-process.on('SIGINT', stop);
-process.on('SIGTERM', stop);
+process.once('SIGINT', stop);
+process.once('SIGTERM', stop);

@@ -100,7 +100,7 @@ describe('tickets', () => {
     expect(await again.db.get<{ journal_mode: string }>(sql`PRAGMA journal_mode`)).toEqual({
       journal_mode: 'wal',
     });
-    again.close();
+    await again.close();
   });
 });
 

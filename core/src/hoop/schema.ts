@@ -8,6 +8,9 @@ export const QuarterTurnSchema = z.union([z.literal(0), z.literal(90), z.literal
 export const METHODS = ['hooped', 'floated'] as const;
 export type Method = (typeof METHODS)[number];
 
+/** The most parts a design is stitched in: beyond, it wants another hoop. */
+export const MOST_PARTS = 64;
+
 /** Null everywhere means: as proposed. */
 export const HoopInputSchema = z.object({
   hoopId: z.string().max(64).nullable(),
@@ -20,7 +23,7 @@ export const HoopInputSchema = z.object({
   /** Stitched in parts, one hooping after the other, where the field does not take it whole. */
   split: z.boolean().default(false),
   /** The part that is in the hoop now, from 0. */
-  part: z.number().int().min(0).max(63).default(0),
+  part: z.number().int().min(0).max(MOST_PARTS - 1).default(0),
 });
 export type HoopInput = z.infer<typeof HoopInputSchema>;
 

@@ -2,6 +2,7 @@ import { type Box, boxOf, centreOf, heightOf, holdsPoint, widthOf } from '../geo
 import { opposite, type Point, turn } from '../geometry/point';
 import { hullOf, type Polygon } from '../geometry/polygon';
 import { type Field, turnedHull, whyDesignDoesNotFit } from './fit';
+import { MOST_PARTS } from './schema';
 
 /** One part of a split design: what is stitched in one hooping. mm about the design's centre, in the hoop's turn. */
 export interface SplitPart {
@@ -114,6 +115,7 @@ function spansOver(
   const mostMm = fieldMm - HAIR_MM;
   if (mostMm <= overlapMm) return null;
   const parts = Math.ceil((length - overlapMm) / (mostMm - overlapMm));
+  if (parts > MOST_PARTS) return null;
   const starts = startsOf(whole, { parts, mostMm, overlapMm, elements });
   return starts.map((from, i) => {
     const next = starts[i + 1];
@@ -218,7 +220,7 @@ export function splitDesign(q: SplitQuestion): Split | null {
       q.overlapMm,
       elements.map(({ top, bottom }) => ({ from: top, to: bottom })),
     );
-  if (!columns || !rows) return null;
+  if (!columns || !rows || columns.length * rows.length > MOST_PARTS) return null;
   const boxes = rows.flatMap((row) =>
     columns.map((column) => ({ left: column.from, right: column.to, top: row.from, bottom: row.to })),
   );

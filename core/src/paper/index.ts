@@ -5,5 +5,5 @@ export { PROVING_MM } from './provingRulers';
 export { rulerSlots, type Slot } from './rulerSlots';
 export { sheetDrawing } from './sheetDrawing';
 export { templateDrawing } from './templateDrawing';
-export { PAPER_IDS, PAPERS, type Page, type PaperId, pagesFor } from './tiles';
+export { MOST_PAGES, PAPER_IDS, PAPERS, type Page, type PaperId, pageCount, pagesFor } from './tiles';
 export { traceDrawing } from './traceDrawing';

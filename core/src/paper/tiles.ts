@@ -39,6 +39,13 @@ const room = (paper: PaperId) => ({
 export const pagesAlong = (lengthMm: number, roomMm: number): number =>
   lengthMm <= roomMm ? 1 : 1 + Math.ceil((lengthMm - roomMm) / (roomMm - OVERLAP_MM) - 1e-9);
 
+/** The most pages of one print: beyond, the design lies off the piece, or is no design. */
+export const MOST_PAGES = 30;
+
+/** How many pages a drawing takes at true size. */
+export const pageCount = ({ box }: PaperDrawing, paper: PaperId): number =>
+  pagesAlong(widthOf(box), room(paper).width) * pagesAlong(heightOf(box), room(paper).height);
+
 /** A dashed line down the middle of an overlap, with what it joins; in page coordinates. */
 function join(points: [Point, Point], words: string): PaperMark[] {
   const [a, b] = points;

@@ -7,7 +7,14 @@ import type { Plan } from '../plan';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import { eachOf, type Size, withLoose } from './cutting';
-import { LooseSheetsSchema, type Machine, type Material, type Shelf, type SupplyType } from './schema';
+import {
+  LooseSheetsSchema,
+  type Machine,
+  type Material,
+  MOST_COUNTED,
+  type Shelf,
+  type SupplyType,
+} from './schema';
 import { needlesOf, suppliesFor } from './supplies';
 
 const sizes = z.array(LooseSheetsSchema.omit({ count: true })).default([]);
@@ -115,7 +122,9 @@ type ChangedItem = {
   [N in ShelfUse['noun']]: { noun: N; item: Shelf[N][number] };
 }[ShelfUse['noun']];
 
-const rounded = (value: number): number => Math.max(0, Math.round(value * 1e6) / 1e6);
+/** A count as the shelf keeps it: to a millionth, and within its bounds. */
+const rounded = (value: number): number =>
+  Math.min(MOST_COUNTED, Math.max(0, Math.round(value * 1e6) / 1e6));
 
 /** How each noun's item is once a use of it is taken (`by` 1) or given back (`by` −1). */
 const AFTER: {

@@ -11,25 +11,65 @@ export type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
 /** An open database with its one queue of writes. */
 export interface Store {
   db: Db;
-  /** Runs a write in a transaction of its own, after all writes asked for before it. */
+  /**
+   * Runs a write in a transaction of its own, after all writes asked for before it. While another program holds the
+   * file it is rolled back and tried again, for `PATIENCE_MS`; after that `StoreBusy` is thrown, and nothing written.
+   */
   write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
-  close: () => void;
+  /** Waits for the writes that were asked for, and leaves everything in the one file. */
+  close: () => Promise<void>;
 }
 
+/** Another program holds the database file. */
+export class StoreBusy extends Error {}
+
 const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
+/** How long one statement waits for the file; short, since nobody else is answered meanwhile. */
+const WAIT_MS = 100;
+const PAUSE_MS = 100;
+const PATIENCE_MS = 8000;
+
+/** Whether an error, or what caused it, is that the file is held by another. */
+function isBusy(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  return /SQLITE_(BUSY|LOCKED)|database is locked/.test(
+    `${error.message} ${'code' in error ? error.code : ''}`,
+  )
+    ? true
+    : isBusy(error.cause);
+}
+
+async function patiently<T>(work: () => Promise<T>): Promise<T> {
+  const until = Date.now() + PATIENCE_MS;
+  for (;;) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!isBusy(error)) throw error;
+      if (Date.now() > until) throw new StoreBusy('The database file is held by another program.');
+      await new Promise((later) => setTimeout(later, PAUSE_MS));
+    }
+  }
+}
 
 /** Opens the database, brings it up to date, and queues its writes: SQLite takes one writer at a time. */
 export async function openStore(url: string, migrationsFolder = MIGRATIONS): Promise<Store> {
-  const client = createClient({ url });
-  await client.execute('PRAGMA journal_mode = WAL');
+  const client = createClient({ url, timeout: WAIT_MS });
+  await patiently(() => client.execute('PRAGMA journal_mode = WAL'));
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { casing: 'snake_case' });
-  await migrate(db, { migrationsFolder });
+  await patiently(() => migrate(db, { migrationsFolder }));
   let last: Promise<unknown> = Promise.resolve();
   const write: Store['write'] = (work) => {
-    const run = last.then(() => db.transaction(work));
+    const run = last.then(() => patiently(() => db.transaction(work)));
     last = run.catch(() => undefined);
     return run;
   };
-  return { db, write, close: () => client.close() };
+  const close = async () => {
+    await last;
+    if (client.protocol === 'file')
+      await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+    client.close();
+  };
+  return { db, write, close };
 }

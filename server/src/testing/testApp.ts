@@ -46,8 +46,8 @@ export async function openTestApp() {
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),
     remove: (path: string) => send('DELETE', path),
-    close: () => {
-      store.close();
+    close: async () => {
+      await store.close();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -115,7 +115,7 @@ it('a database of the first version is brought up to date with its entries whole
     needles: 6,
     fitted: [{ type: null, hours: 3.5 }],
   });
-  store.close();
+  await store.close();
 });
 
 it('an entry that counted the hours of one needle gives them back to it', async () => {

@@ -1,6 +1,16 @@
-import { type LogEntry, type LogSummary, logOfToday, withTodaysFields } from '@zt/core';
+import {
+  type LogEntry,
+  LogEntrySchema,
+  type LogSummary,
+  LogSummarySchema,
+  logOfToday,
+  type ShelfUse,
+  ShelfUseSchema,
+  withTodaysFields,
+} from '@zt/core';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
+import { type Kept, readKept, textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
 
 export interface LogFilter {
@@ -10,10 +20,16 @@ export interface LogFilter {
   outcome?: LogSummary['outcome'] | undefined;
 }
 
+/** A line of the logbook, as far as it can be read. */
+export interface LogRow {
+  id: string;
+  kept: Kept<LogSummary>;
+}
+
 /** The logbook's lines, newest first, that agree with every filter given. */
-export async function listEntries(db: Pick<Db, 'select'>, filter: LogFilter): Promise<LogSummary[]> {
+export async function readLogRows(db: Pick<Db, 'select'>, filter: LogFilter = {}): Promise<LogRow[]> {
   const rows = await db
-    .select({ summary: logEntries.summary })
+    .select({ id: logEntries.id, summary: textOf(logEntries.summary) })
     .from(logEntries)
     .where(
       and(
@@ -25,21 +41,49 @@ export async function listEntries(db: Pick<Db, 'select'>, filter: LogFilter): Pr
       ),
     )
     .orderBy(desc(logEntries.loggedAt));
-  return rows.map((row) => row.summary);
+  return rows.map(({ id, summary }) => ({ id, kept: readKept(summary, LogSummarySchema) }));
 }
 
+/** The lines that can be read; the others are set aside. */
+export async function listEntries(db: Pick<Db, 'select'>, filter: LogFilter): Promise<LogSummary[]> {
+  return (await readLogRows(db, filter)).flatMap(({ kept }) => (kept.ok ? [kept.value] : []));
+}
+
+/** An entry as an older version kept it, with today's fields. */
+function entryOfToday(raw: LogEntry): LogEntry {
+  const ticket = withTodaysFields(raw.ticket);
+  return { ...raw, ticket, log: logOfToday(raw.log, ticket.hoop.method) };
+}
+
+/** One entry with its ticket and plan; null when there is none, or what is kept of it cannot be read. */
 export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<LogEntry | null> {
   const [row] = await db
     .select({
       id: logEntries.id,
       loggedAt: logEntries.loggedAt,
-      ticket: logEntries.ticket,
-      plan: logEntries.plan,
-      log: logEntries.log,
+      ticket: textOf(logEntries.ticket),
+      plan: textOf(logEntries.plan),
+      log: textOf(logEntries.log),
     })
     .from(logEntries)
     .where(and(eq(logEntries.id, id), isNull(logEntries.deletedAt)));
   if (!row) return null;
-  const ticket = withTodaysFields(row.ticket);
-  return { ...row, ticket, log: logOfToday(row.log, ticket.hoop.method) };
+  const { ticket, plan, log } = row;
+  const [head, body] = [
+    JSON.stringify({ id: row.id, loggedAt: row.loggedAt }).slice(1, -1),
+    `"ticket":${ticket}`,
+  ];
+  const kept = readKept(`{${head},${body},"plan":${plan},"log":${log}}`, LogEntrySchema, entryOfToday);
+  return kept.ok ? kept.value : null;
+}
+
+/** What an entry took off the shelf, as far as it can be read. */
+export function takenOf(text: string): ShelfUse[] {
+  const kept = readKept(text, ShelfUseSchema.array());
+  if (kept.ok) return kept.value;
+  const uses = Array.isArray(kept.raw) ? kept.raw : [];
+  return uses.flatMap((use) => {
+    const { data } = ShelfUseSchema.safeParse(use);
+    return data ? [data] : [];
+  });
 }

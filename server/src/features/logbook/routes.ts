@@ -2,14 +2,13 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, LogEntrySchema, LogSummarySchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { ApiError, answers, body, failures, notFound } from '../../errors';
+import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
 import { findTicket } from '../tickets/reader';
 import { findEntry, listEntries } from './reader';
 import { logPiece, takeBack } from './writer';
 
 const params = z.object({ id: IdSchema });
 const query = LogSummarySchema.pick({ kind: true, fabricId: true, method: true, outcome: true }).partial();
-const Done = z.object({ done: z.literal(true) });
 
 const list = createRoute({
   method: 'get',

@@ -1,11 +1,13 @@
-import { asUsed, type LogEntry, planTicket, ShelfUseSchema, shelfAfter, shelfUseOf } from '@zt/core';
+import { asUsed, type LogEntry, planTicket, shelfAfter, shelfUseOf } from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
+import { textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
 import { readRules } from '../rules/reader';
 import { readShelf } from '../shelf/reader';
 import { putItem } from '../shelf/writer';
 import { rowOf } from './map';
+import { takenOf } from './reader';
 
 /** Keeps an entry. Saying the same entry again changes nothing, so a repeated request is safe. */
 export async function addEntry(tx: Transaction, entry: LogEntry): Promise<void> {
@@ -41,9 +43,9 @@ export async function takeBack(tx: Transaction, id: string, deletedAt: string): 
     .update(logEntries)
     .set({ deletedAt })
     .where(eq(logEntries.id, id))
-    .returning({ taken: logEntries.taken });
+    .returning({ taken: textOf(logEntries.taken) });
   const shelf = await readShelf(tx);
-  const taken = (row?.taken ?? []).map((use) => ShelfUseSchema.parse(use));
-  for (const { noun, item } of shelfAfter(taken, shelf, -1)) await putItem(tx, noun, item);
+  for (const { noun, item } of shelfAfter(takenOf(row?.taken ?? '[]'), shelf, -1))
+    await putItem(tx, noun, item);
   return true;
 }

@@ -2,17 +2,22 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import {
   type DesignFacts,
   type HouseRules,
+  heightOf,
   IdSchema,
   type PlacePlan,
   type Plan,
   planTicket,
   type Shelf,
   type Ticket,
+  widthOf,
 } from '@zt/core';
 import {
   drawingToSvg,
+  MOST_PAGES,
   PAPER_IDS,
   type PaperDrawing,
+  type PaperId,
+  pageCount,
   placementRuler,
   rulerSlots,
   sheetDrawing,
@@ -29,7 +34,6 @@ import { findTicket } from '../tickets/reader';
 import { drawingToPdf } from './drawingToPdf';
 import { svgToPng } from './svgToPng';
 
-const PNG_PX = 1600;
 const params = z.object({ id: IdSchema });
 const query = z.object({ paper: z.enum(PAPER_IDS).default('a4') });
 
@@ -97,6 +101,18 @@ function ruler(printed: Printed): PaperDrawing {
   });
 }
 
+/** A drawing as PDF at true size; refused where it would take more paper than anyone lays together. */
+async function pdfOf(drawing: PaperDrawing, paper: PaperId, title: string): Promise<Uint8Array> {
+  const pages = pageCount(drawing, paper);
+  if (pages > MOST_PAGES)
+    throw new ApiError(
+      400,
+      'too-large',
+      `At true size this takes ${pages} pages; ${MOST_PAGES} at most are printed. Is the design off the piece? The ticket is as it was.`,
+    );
+  return drawingToPdf(drawing, paper, title);
+}
+
 const download = (c: Asked, body: Uint8Array | string, type: string, name: string) =>
   c.body(typeof body === 'string' ? body : new Uint8Array(body), 200, {
     'content-type': type,
@@ -116,12 +132,12 @@ export function paperRoutes({ store }: Context) {
   return new OpenAPIHono({ defaultHook })
     .openapi(templatePdf, async (c) => {
       const printed = await printedOf(c.req.valid('param').id);
-      const pdf = await drawingToPdf(template(printed), c.req.valid('query').paper, titleOf(printed));
+      const pdf = await pdfOf(template(printed), c.req.valid('query').paper, titleOf(printed));
       return download(c, pdf, 'application/pdf', 'template.pdf');
     })
     .openapi(rulerPdf, async (c) => {
       const printed = await printedOf(c.req.valid('param').id);
-      const pdf = await drawingToPdf(ruler(printed), c.req.valid('query').paper, titleOf(printed));
+      const pdf = await pdfOf(ruler(printed), c.req.valid('query').paper, titleOf(printed));
       return download(c, pdf, 'application/pdf', 'placement-ruler.pdf');
     })
     .openapi(templateSvg, async (c) => {
@@ -148,7 +164,11 @@ export function paperRoutes({ store }: Context) {
     })
     .openapi(sheetPng, async (c) => {
       const printed = await printedOf(c.req.valid('param').id);
-      const svg = drawingToSvg(sheetDrawing(printed.plan, printed.rules.units), titleOf(printed));
-      return download(c, await svgToPng(svg, PNG_PX), 'image/png', 'sheet.png');
+      const drawing = sheetDrawing(printed.plan, printed.rules.units);
+      const png = await svgToPng(
+        drawingToSvg(drawing, titleOf(printed)),
+        heightOf(drawing.box) / widthOf(drawing.box),
+      );
+      return download(c, png, 'image/png', 'sheet.png');
     });
 }

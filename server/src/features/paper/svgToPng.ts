@@ -10,13 +10,19 @@ const start = () =>
     initWasm(wasm),
   );
 
-/** A picture of an SVG drawing, so many pixels wide. */
-export async function svgToPng(svg: string, widthPx: number): Promise<Uint8Array> {
+/** The largest picture that is made, pixels either way. */
+const MOST_PX = { width: 1600, height: 4000 };
+
+/** A picture of an SVG drawing that is `upright` times as high as wide, as large as pictures are made. */
+export async function svgToPng(svg: string, upright: number): Promise<Uint8Array> {
   started ??= start();
   await started;
   const { plain, bold } = await fonts();
   const image = new Resvg(svg, {
-    fitTo: { mode: 'width', value: widthPx },
+    fitTo:
+      upright * MOST_PX.width > MOST_PX.height
+        ? { mode: 'height', value: MOST_PX.height }
+        : { mode: 'width', value: MOST_PX.width },
     font: {
       fontBuffers: [new Uint8Array(plain), new Uint8Array(bold)],
       defaultFontFamily: 'Atkinson Hyperlegible Next',

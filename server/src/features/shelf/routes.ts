@@ -2,11 +2,10 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, SHELF_ITEMS, SHELF_NOUNS, type ShelfNoun, ShelfSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { ApiError, answers, body, failures, notFound } from '../../errors';
+import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
 import { readShelf } from './reader';
-import { putItem, removeItem } from './writer';
+import { markItem, putItem } from './writer';
 
-const Done = z.object({ done: z.literal(true) });
 const params = z.object({ id: IdSchema });
 
 const read = createRoute({
@@ -45,7 +44,7 @@ export function shelfRoutes({ store, now }: Context) {
     });
   }
   return app.openapi(remove, async (c) => {
-    if (!(await store.write((tx) => removeItem(tx, c.req.valid('param').id, now())))) throw notFound('item');
+    if (!(await store.write((tx) => markItem(tx, c.req.valid('param'), now())))) throw notFound('item');
     return c.json({ done: true as const }, 200);
   });
 }

@@ -1,20 +1,34 @@
-import type { ShelfNoun } from '@zt/core';
-import { eq } from 'drizzle-orm';
+import { SHELF_ITEMS, type ShelfNoun } from '@zt/core';
+import { and, eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { shelfItems } from '../../db/schema/shelfItems';
+import { ApiError } from '../../errors';
 
-/** Puts an item on the shelf or changes it; one taken off before comes back. */
+/**
+ * Puts an item on the shelf or changes it; one taken off before comes back. What is written passes the schema that
+ * it is read with. An id stays with its noun.
+ */
 export async function putItem(tx: Transaction, noun: ShelfNoun, item: { id: string }): Promise<void> {
-  const row = { id: item.id, noun, item, deletedAt: null };
+  const row = { id: item.id, noun, item: SHELF_ITEMS[noun].parse(item), deletedAt: null };
+  const [kept] = await tx
+    .select({ noun: shelfItems.noun })
+    .from(shelfItems)
+    .where(eq(shelfItems.id, item.id));
+  if (kept && kept.noun !== noun)
+    throw new ApiError(409, 'wrong-noun', `This id is one of the ${kept.noun}. Nothing was saved.`);
   await tx.insert(shelfItems).values(row).onConflictDoUpdate({ target: shelfItems.id, set: row });
 }
 
-/** Takes an item off the shelf. Returns whether there was one. */
-export async function removeItem(tx: Transaction, id: string, deletedAt: string): Promise<boolean> {
+/** Takes one of a noun off the shelf, or puts it back (`null`). Returns whether there was one. */
+export async function markItem(
+  tx: Transaction,
+  { noun, id }: { noun: ShelfNoun; id: string },
+  deletedAt: string | null,
+): Promise<boolean> {
   const changed = await tx
     .update(shelfItems)
     .set({ deletedAt })
-    .where(eq(shelfItems.id, id))
+    .where(and(eq(shelfItems.id, id), eq(shelfItems.noun, noun)))
     .returning({ id: shelfItems.id });
   return changed.length > 0;
 }

@@ -2,7 +2,7 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, TicketSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { answers, body, ErrorSchema, failures, notFound } from '../../errors';
+import { answers, body, Done, ErrorSchema, failures, notFound } from '../../errors';
 import { findTicket, listTickets } from './reader';
 import { markDeleted, saveTicket } from './writer';
 
@@ -11,10 +11,11 @@ const Kept = z.object({
   rev: z.number().int(),
   updatedAt: z.string(),
   loggedAs: z.string().nullable(),
+  onBench: z.boolean(),
 });
 const params = z.object({ id: IdSchema });
-const Saved = z.object({ rev: z.number().int() });
-const Done = z.object({ done: z.literal(true) });
+/** `onBench` is false when the ticket was taken off the bench meanwhile: the save is kept, and it stays off. */
+const Saved = z.object({ rev: z.number().int(), onBench: z.boolean() });
 
 const list = createRoute({
   method: 'get',
@@ -36,8 +37,8 @@ const save = createRoute({
   request: { params, body: body(z.object({ ticket: TicketSchema, rev: z.number().int().min(0) })) },
   responses: {
     200: answers(Saved, 'Saved'),
-    409: answers(ErrorSchema.extend({ rev: z.number().int() }), 'Another save came between'),
     ...failures,
+    409: answers(ErrorSchema.extend({ rev: z.number().int() }), 'Another save came between'),
   },
 });
 const remove = createRoute({
@@ -73,7 +74,7 @@ export function ticketRoutes({ store, now }: Context) {
         );
       }
       const result = await store.write((tx) => saveTicket(tx, { ticket, rev, now: now() }));
-      if (result.ok) return c.json({ rev: result.rev }, 200);
+      if (result.ok) return c.json({ rev: result.rev, onBench: result.onBench }, 200);
       const message = 'This ticket was changed somewhere else. Nothing was overwritten; load it again.';
       return c.json({ code: result.code, message, rev: result.rev }, 409);
     })

@@ -1,0 +1,66 @@
+import { mendKept, SHELF_ITEMS, type Shelf, type ShelfNoun, summaryOf } from '@zt/core';
+import { eq } from 'drizzle-orm';
+import type { Transaction } from '../../db/client';
+import { logEntries } from '../../db/schema/logEntries';
+import { shelfItems } from '../../db/schema/shelfItems';
+import { findEntry } from '../logbook/reader';
+import { findShelfRow } from '../shelf/reader';
+import { putItem } from '../shelf/writer';
+import { readTicketRows } from '../tickets/reader';
+import { markDeleted, saveTicket } from '../tickets/writer';
+import { mendedTicket, type Place } from './reader';
+
+interface Row {
+  id: string;
+  now: string;
+}
+
+async function mendItem(tx: Transaction, { id }: Row): Promise<boolean> {
+  const row = await findShelfRow(tx, id);
+  if (!row || row.kept.ok || !(row.noun in SHELF_ITEMS)) return false;
+  const item = mendKept<Shelf[ShelfNoun][number]>(SHELF_ITEMS[row.noun] as never, row.kept.raw);
+  if (item) await putItem(tx, row.noun, item);
+  return item !== null;
+}
+
+async function mendTicket(tx: Transaction, { id, now }: Row): Promise<boolean> {
+  const [row] = await readTicketRows(tx, id);
+  if (!row || row.kept.ok) return false;
+  const ticket = mendedTicket(row.kept.raw);
+  if (ticket) await saveTicket(tx, { ticket, rev: row.rev, now });
+  return ticket !== null;
+}
+
+async function mendEntry(tx: Transaction, { id }: Row): Promise<boolean> {
+  const entry = await findEntry(tx, id);
+  if (!entry) return false;
+  await tx
+    .update(logEntries)
+    .set({ summary: summaryOf(entry) })
+    .where(eq(logEntries.id, id));
+  return true;
+}
+
+/** Makes a row readable, what was past its bounds kept as unread text. Returns whether it could be done. */
+export const MEND: Record<Place, (tx: Transaction, row: Row) => Promise<boolean>> = {
+  shelf: mendItem,
+  tickets: mendTicket,
+  logbook: mendEntry,
+};
+
+/** Takes a row that cannot be read out of sight, or puts it back (`null`). Returns whether there was one. */
+export async function markRow(
+  tx: Transaction,
+  place: Place,
+  id: string,
+  deletedAt: string | null,
+): Promise<boolean> {
+  if (place === 'tickets') return markDeleted(tx, id, deletedAt);
+  const table = place === 'shelf' ? shelfItems : logEntries;
+  const changed = await tx
+    .update(table)
+    .set({ deletedAt })
+    .where(eq(table.id, id))
+    .returning({ id: table.id });
+  return changed.length > 0;
+}
