@@ -1,13 +1,14 @@
 import type { DominantColour } from '@zt/core/colour/dominant';
-import { wrap } from 'comlink';
 import type { ColoursWorker } from './colours.worker';
+import { inWorker, type Job } from './inWorker';
+
+const LIMIT_MS = 20_000;
 
 /** The colours of a picture, found in a worker of its own; null for a file that is no picture. */
-export async function picturesColours(file: Blob, count: number): Promise<DominantColour[] | null> {
-  const worker = new Worker(new URL('./colours.worker.ts', import.meta.url));
-  try {
-    return await wrap<ColoursWorker>(worker).coloursOf(file, count);
-  } finally {
-    worker.terminate();
-  }
-}
+export const picturesColours = (file: Blob, count: number): Job<DominantColour[] | null> =>
+  inWorker<ColoursWorker, DominantColour[] | null>({
+    make: () => new Worker(new URL('./colours.worker.ts', import.meta.url)),
+    ask: (remote) => remote.coloursOf(file, count),
+    limitMs: LIMIT_MS,
+    what: 'The picture',
+  });

@@ -1,10 +1,14 @@
 import type { ScatterProgress, ScatterQuestion } from '@zt/core/place/scatter';
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
+import { inWorker, type Worked } from './inWorker';
 import type { ScatterWorker } from './scatter.worker';
 
+/** A search that has not ended by then has found what there is to find. */
+const LIMIT_MS = 60_000;
+
 export interface Scattering {
-  /** The best that was found; null when it was stopped before anything was. */
-  found: Promise<ScatterProgress | null>;
+  /** The best that was found; what was found before it was stopped, null when nothing was. */
+  found: Promise<Worked<ScatterProgress | null>>;
   /** Ends the search; what was found until then is kept. */
   stop: () => void;
 }
@@ -14,21 +18,20 @@ export function scatterMotifs(
   question: ScatterQuestion,
   onProgress: (progress: ScatterProgress) => void,
 ): Scattering {
-  const worker = new Worker(new URL('./scatter.worker.ts', import.meta.url));
   let last: ScatterProgress | null = null;
-  let settle: (progress: ScatterProgress | null) => void = () => undefined;
-  const stopped = new Promise<ScatterProgress | null>((resolve) => {
-    settle = resolve;
+  const tell = proxy((progress: ScatterProgress) => {
+    last = progress;
+    onProgress(progress);
   });
-  const finished = wrap<ScatterWorker>(worker).scatter(
-    question,
-    proxy((progress: ScatterProgress) => {
-      last = progress;
-      onProgress(progress);
-    }),
+  const { done, stop } = inWorker<ScatterWorker, ScatterProgress | null>({
+    make: () => new Worker(new URL('./scatter.worker.ts', import.meta.url)),
+    ask: (remote) => remote.scatter(question, tell),
+    limitMs: LIMIT_MS,
+    what: 'The scatter',
+  });
+  const found = done.then(
+    (worked): Worked<ScatterProgress | null> =>
+      worked.state === 'stopped' ? { state: 'done', value: last } : worked,
   );
-  return {
-    found: Promise.race([finished, stopped]).finally(() => worker.terminate()),
-    stop: () => settle(last),
-  };
+  return { found, stop };
 }

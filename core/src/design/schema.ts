@@ -2,12 +2,8 @@ import { z } from 'zod';
 import { pointWithin } from '../geometry/schema';
 import { HexSchema } from '../piece/schema';
 import { lengthMm } from '../units/schema';
+import { ARTWORK_BOUNDS, LEAST_STROKE_MM, MOST_DESIGN_MM, MOST_STITCHES } from './bounds';
 import { DENSITY_CLASSES } from './numbers';
-
-/** The longest side of a design, mm: beyond the largest frames in any shop. */
-export const MOST_DESIGN_MM = 2000;
-/** The most of a drawing that a ticket holds; `readSvg` refuses more. */
-export const ARTWORK_BOUNDS = { paths: 4000, letters: 1_000_000, hull: 2000, stops: 60 } as const;
 
 const designPoint = pointWithin(MOST_DESIGN_MM);
 const onTheDesign = (d: string): boolean =>
@@ -26,7 +22,7 @@ export const ArtworkPathSchema = z.object({
     .min(0)
     .max(ARTWORK_BOUNDS.stops - 1),
   /** Line width in mm; null for a filled shape. */
-  strokeMm: lengthMm(0.001, MOST_DESIGN_MM).nullable(),
+  strokeMm: lengthMm(LEAST_STROKE_MM, MOST_DESIGN_MM).nullable(),
 });
 
 /** What a drawing file told: its shapes at true size, and the estimate made from them. */
@@ -43,9 +39,9 @@ export const ArtworkSchema = z.object({
   /** Where the file's own centre lies, seen from the visible centre. */
   fileCentre: designPoint,
   /** Local thread cover of the densest shape, mm of thread per mm². */
-  mostCover: z.number().min(0).max(1000),
+  mostCover: z.number().min(0).max(ARTWORK_BOUNDS.cover),
   narrowestSatinMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
-  remarks: z.array(z.string().max(400)).max(100),
+  remarks: z.array(z.string().max(400)).max(ARTWORK_BOUNDS.remarks),
 });
 export type Artwork = z.infer<typeof ArtworkSchema>;
 
@@ -54,7 +50,7 @@ export const ColourStopSchema = z.object({
   hex: HexSchema,
   name: z.string().max(60),
   /** Null: an equal share of the whole. */
-  stitches: z.number().int().min(0).max(2_000_000).nullable(),
+  stitches: z.number().int().min(0).max(MOST_STITCHES).nullable(),
 });
 export type ColourStop = z.infer<typeof ColourStopSchema>;
 
@@ -66,7 +62,7 @@ export const DesignInputSchema = z.object({
   name: z.string().max(120),
   widthMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
   heightMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
-  stitches: z.number().int().min(1).max(2_000_000).nullable(),
+  stitches: z.number().int().min(1).max(MOST_STITCHES).nullable(),
   densityClass: z.enum(DENSITY_CLASSES).nullable(),
   colours: z.array(ColourStopSchema).min(1).max(ARTWORK_BOUNDS.stops),
   hasUp: z.boolean(),

@@ -23,7 +23,12 @@ export const HoopInputSchema = z.object({
   /** Stitched in parts, one hooping after the other, where the field does not take it whole. */
   split: z.boolean().default(false),
   /** The part that is in the hoop now, from 0. */
-  part: z.number().int().min(0).max(MOST_PARTS - 1).default(0),
+  part: z
+    .number()
+    .int()
+    .min(0)
+    .max(MOST_PARTS - 1)
+    .default(0),
 });
 export type HoopInput = z.infer<typeof HoopInputSchema>;
 

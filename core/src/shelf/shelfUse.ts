@@ -123,8 +123,7 @@ type ChangedItem = {
 }[ShelfUse['noun']];
 
 /** A count as the shelf keeps it: to a millionth, and within its bounds. */
-const rounded = (value: number): number =>
-  Math.min(MOST_COUNTED, Math.max(0, Math.round(value * 1e6) / 1e6));
+const rounded = (value: number): number => Math.min(MOST_COUNTED, Math.max(0, Math.round(value * 1e6) / 1e6));
 
 /** How each noun's item is once a use of it is taken (`by` 1) or given back (`by` −1). */
 const AFTER: {

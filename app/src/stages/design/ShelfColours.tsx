@@ -53,7 +53,9 @@ function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => v
   const [word, setWord] = useState<string | null>(null);
   const read = async (file: File) => {
     setWord('Looking at the picture.');
-    const found = await picturesColours(file, ticket.design.colours.length);
+    const worked = await picturesColours(file, ticket.design.colours.length).done;
+    if (worked.state === 'failed') return setWord(worked.message);
+    const found = worked.state === 'done' ? worked.value : null;
     if (!found || found.length === 0)
       return setWord('This is not a picture that can be read. The colours are as they were.');
     onColours(found.map((colour) => colour.hex));

@@ -1,4 +1,4 @@
-import { numberFor, type SvgRefusal } from '@zt/core';
+import { numberFor, type ReadSvg, type SvgRefusal } from '@zt/core';
 import { stitchFigures } from '@zt/core/design/stitchFigures';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -6,24 +6,29 @@ import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
-import { readDrawing, stopReading } from '../../workers/readDrawing';
+import type { Job } from '../../workers/inWorker';
+import { readDrawing } from '../../workers/readDrawing';
 
 /** Chooses an SVG file and reads it at its true size; a file that cannot be used leaves the ticket as it was. */
 export function SvgChooser() {
   const { ticket, rules, change } = useOpenTicket();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
-  const [reading, setReading] = useState(false);
-  const [refusal, setRefusal] = useState<SvgRefusal | null>(null);
+  const [reading, setReading] = useState<Job<ReadSvg | SvgRefusal> | null>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
   const read = async (file: File) => {
-    setReading(true);
     setRefusal(null);
-    const result = await readDrawing(
+    const job = readDrawing(
       file,
       stitchFigures((id) => numberFor(rules, id)),
     );
-    setReading(false);
-    if (!result.ok) return setRefusal(result);
+    setReading(job);
+    const worked = await job.done;
+    setReading(null);
+    if (worked.state === 'stopped') return;
+    if (worked.state === 'failed') return setRefusal(worked.message);
+    const result = worked.value;
+    if (!result.ok) return setRefusal(result.message);
     const { widthMm, heightMm, stitches, colours, artwork } = result;
     const name = ticket.design.name || file.name.replace(/\.svg$/i, '');
     change({
@@ -39,10 +44,6 @@ export function SvgChooser() {
         scalePercent: 100,
       },
     });
-  };
-  const stop = () => {
-    stopReading();
-    setReading(false);
   };
   return (
     <View style={{ gap: 6 }}>
@@ -74,7 +75,7 @@ export function SvgChooser() {
             'aria-label': 'Reading the drawing',
             style: { width: '100%', accentColor: p.chalk },
           })}
-          <Press kind="link" title="Stop reading" onPress={stop} />
+          <Press kind="link" title="Stop reading" onPress={reading.stop} />
         </View>
       ) : null}
       {refusal ? (
@@ -82,7 +83,7 @@ export function SvgChooser() {
           role="alert"
           style={{ backgroundColor: p.shade, borderLeftWidth: 8, borderColor: p.madder, padding: 12 }}
         >
-          <Txt as="strong">{refusal.message}</Txt>
+          <Txt as="strong">{refusal}</Txt>
         </View>
       ) : null}
     </View>

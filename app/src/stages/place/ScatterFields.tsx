@@ -20,6 +20,7 @@ const TURNS = [
 function useScattering() {
   const { ticket, plan, rules, change } = useOpenTicket();
   const [progress, setProgress] = useState<ScatterProgress | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
   const running = useRef<Scattering | null>(null);
   useEffect(() => () => running.current?.stop(), []);
   const start = async (input: PlaceInput['scatter']) => {
@@ -29,20 +30,23 @@ function useScattering() {
     const search = scatterMotifs(scatterQuestionFor({ facts, outline }, input, rules), setProgress);
     running.current = search;
     setProgress({ done: 0, of: 1, spots: [], leastMm: Number.POSITIVE_INFINITY });
-    const found = await search.found;
+    setFailed(null);
+    const worked = await search.found;
     running.current = null;
     setProgress(null);
+    setFailed(worked.state === 'failed' ? worked.message : null);
+    const found = worked.state === 'done' ? worked.value : null;
     if (found && found.spots.length > 0)
       change({ stage: 'place', set: { scatter: { ...input, spots: found.spots } } });
   };
-  return { scatter: ticket.place.scatter, progress, start, stop: () => running.current?.stop() };
+  return { scatter: ticket.place.scatter, progress, failed, start, stop: () => running.current?.stop() };
 }
 
 /** Many motifs spread inside the seam line: how many, how far apart, and the search itself. */
 export function ScatterFields() {
   const { ticket, rules, change } = useOpenTicket();
   const p = usePalette();
-  const { scatter, progress, start, stop } = useScattering();
+  const { scatter, progress, failed, start, stop } = useScattering();
   const set = (changes: Partial<PlaceInput['scatter']>) =>
     change({ stage: 'place', set: { scatter: { ...ticket.place.scatter, ...changes } } });
   return (
@@ -93,6 +97,11 @@ export function ScatterFields() {
           ) : null}
         </View>
       )}
+      {failed ? (
+        <Txt tone="madder" live>
+          {failed}
+        </Txt>
+      ) : null}
       {scatter.spots.length > 0 && !progress ? (
         <Txt
           as="small"

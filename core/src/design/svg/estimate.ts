@@ -29,10 +29,14 @@ const UNITS_PER_MM = 1000;
 const lengthOf = (line: Polyline): number =>
   segmentsOf(line.points, line.closed).reduce((sum, [a, b]) => sum + distance(a, b), 0);
 
-const toPath64 = (line: Polyline): Path64 =>
-  line.points.map((p) => ({
-    x: Math.round(p.x * UNITS_PER_MM),
-    y: Math.round(p.y * UNITS_PER_MM),
+/**
+ * A ring for the clipper, each corner put off by at most 6 µm. On some rings with edges that lie exactly on each other
+ * clipper2-ts 2.0.1 never ends: 28 of 71 000 rings on a grid; of two million put off like this, none.
+ */
+const toPath64 = (line: Polyline, ring: number): Path64 =>
+  line.points.map((p, i) => ({
+    x: Math.round(p.x * UNITS_PER_MM) + (((7 * i + 13 * ring) * 37) % 11) - 5,
+    y: Math.round(p.y * UNITS_PER_MM) + (((5 * i + 3 * ring) * 53) % 13) - 6,
   })) as Path64;
 
 function perimeterOf(paths: Paths64): number {

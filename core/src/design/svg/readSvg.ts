@@ -4,6 +4,7 @@ import { nameOfColour } from '../../colour/colour';
 import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../geometry/box';
 import { minus, type Point } from '../../geometry/point';
 import { hullOf } from '../../geometry/polygon';
+import { ARTWORK_BOUNDS, LEAST_STROKE_MM, MOST_DESIGN_MM, MOST_STITCHES } from '../bounds';
 import type { Artwork, ColourStop } from '../schema';
 import { type Estimate, estimateFilled, estimateLine, type StitchFigures } from './estimate';
 import { flattenPath, type Polyline, scaleOf } from './flatten';
@@ -21,6 +22,9 @@ export interface ReadSvg {
   artwork: Artwork;
 }
 
+/** As the ticket's schema has them. */
+const MOST_NAME = 200;
+
 interface Stitched {
   lines: Polyline[];
   hex: string;
@@ -37,10 +41,23 @@ function parseTree(text: string): INode | null {
   }
 }
 
+/** No point of a design that a hoop takes lies farther from its page's corner, mm. */
+const FARTHEST_POINT_MM = 3 * MOST_DESIGN_MM;
+const isNear = ({ x, y }: Point): boolean =>
+  Math.abs(x) <= FARTHEST_POINT_MM && Math.abs(y) <= FARTHEST_POINT_MM;
+
+interface FlatShape extends DrawnShape {
+  lines: Polyline[];
+}
+
+const flatShape = (shape: DrawnShape): FlatShape => ({
+  ...shape,
+  lines: flattenPath(shape.d, shape.transforms) ?? [],
+});
+
 /** The fill and the line of one shape, each as it would be stitched. */
-function stitchedParts(shape: DrawnShape, figures: StitchFigures): Stitched[] {
-  const lines = flattenPath(shape.d, shape.transforms);
-  if (lines === null || lines.length === 0) return [];
+function stitchedParts({ lines, ...shape }: FlatShape, figures: StitchFigures): Stitched[] {
+  if (lines.length === 0) return [];
   const parts: Stitched[] = [];
   if (shape.style.fill !== null) {
     const filled = lines.map((line) => ({ ...line, closed: true }));
@@ -49,7 +66,7 @@ function stitchedParts(shape: DrawnShape, figures: StitchFigures): Stitched[] {
   }
   if (shape.style.stroke !== null) {
     const strokeMm = Number.parseFloat(shape.style.strokeWidth) * scaleOf(shape.transforms);
-    if (strokeMm > 0) {
+    if (strokeMm >= LEAST_STROKE_MM) {
       parts.push({
         lines,
         hex: shape.style.stroke,
@@ -74,12 +91,22 @@ function extentOf(parts: readonly Stitched[]): Point[] {
 
 const rounded = (value: number) => Math.round(value * 100) / 100;
 
-function pathData(lines: readonly Polyline[], centre: Point): string {
+const samePoint = (a: Point | undefined, b: Point | undefined): boolean =>
+  a !== undefined && b !== undefined && Math.hypot(a.x - b.x, a.y - b.y) < 1e-6;
+
+/** The corners of a line, a ring's first not again at its end: thinned between two equal points it would lose one. */
+const cornersOf = ({ points, closed }: Polyline): Point[] =>
+  closed && points.length > 2 && samePoint(points[0], points.at(-1)) ? points.slice(0, -1) : points;
+
+/** The finest thinning of a line, µm: below a thread's width. */
+const FINE_UM = 50;
+
+function pathData(lines: readonly Polyline[], centre: Point, thinUm: number): string {
   return lines
     .map((line) => {
       const thinned = ramerDouglasPeucker(
-        line.points.map((p) => ({ x: (p.x - centre.x) * 1000, y: (p.y - centre.y) * 1000 })),
-        50,
+        cornersOf(line).map((p) => ({ x: (p.x - centre.x) * 1000, y: (p.y - centre.y) * 1000 })),
+        thinUm,
       );
       return `M${thinned.map((p) => `${rounded(p.x / 1000)} ${rounded(p.y / 1000)}`).join('L')}${line.closed ? 'Z' : ''}`;
     })
@@ -98,26 +125,62 @@ function colourStops(parts: readonly Stitched[]): { colours: ColourStop[]; stopO
   return { colours, stopOf };
 }
 
+/** Shapes of one stop and one line width as one shape: of one colour, their order shows nothing. */
+function joinedPaths(paths: Artwork['paths']): Artwork['paths'] {
+  const joined = new Map<string, Artwork['paths'][number]>();
+  for (const path of paths) {
+    const kind = `${path.stop} ${path.strokeMm}`;
+    const before = joined.get(kind);
+    joined.set(kind, before ? { ...before, d: before.d + path.d } : path);
+  }
+  return [...joined.values()];
+}
+
+const letters = (paths: Artwork['paths']): number => paths.reduce((sum, { d }) => sum + d.length, 0);
+/** Coarser and coarser: a drawing of very many points is thinned until a ticket holds it. */
+const THINNINGS_UM = [FINE_UM, 150, 400];
+
+/** The shapes of a drawing as a ticket holds them, thinned and joined as far as that asks; null beyond. */
+function pathsOf(
+  parts: readonly Stitched[],
+  stopOf: readonly number[],
+  centre: Point,
+): Artwork['paths'] | null {
+  for (const thinUm of THINNINGS_UM) {
+    const paths = parts.map(({ lines, strokeMm }, i) => ({
+      d: pathData(lines, centre, thinUm),
+      stop: stopOf[i] ?? 0,
+      strokeMm,
+    }));
+    if (letters(paths) > ARTWORK_BOUNDS.letters) continue;
+    const held = paths.length > ARTWORK_BOUNDS.paths ? joinedPaths(paths) : paths;
+    return held.length > ARTWORK_BOUNDS.paths ? null : held;
+  }
+  return null;
+}
+
 function artworkOf(
   parts: readonly Stitched[],
   stopOf: readonly number[],
   frame: { box: Box; width: number; height: number; extent: Point[]; fileName: string; remarks: string[] },
-): Artwork {
+): Artwork | null {
   const { box } = frame;
   const centre = centreOf(box);
+  const paths = pathsOf(parts, stopOf, centre);
+  const hull = hullOf(frame.extent);
+  if (!paths || hull.length > ARTWORK_BOUNDS.hull) return null;
   const satins = parts.flatMap(({ estimate }) => estimate.satinMm ?? []);
   return {
-    fileName: frame.fileName,
-    paths: parts.map(({ lines, strokeMm }, i) => ({
-      d: pathData(lines, centre),
-      stop: stopOf[i] ?? 0,
-      strokeMm,
-    })),
-    hull: hullOf(frame.extent).map((p) => ({ x: rounded(p.x - centre.x), y: rounded(p.y - centre.y) })),
+    fileName: frame.fileName.slice(0, MOST_NAME),
+    paths,
+    hull: hull.map((p) => ({ x: rounded(p.x - centre.x), y: rounded(p.y - centre.y) })),
     fileCentre: minus({ x: frame.width / 2, y: frame.height / 2 }, centre),
-    mostCover: Math.max(0, ...parts.map(({ estimate }) => estimate.cover ?? 0)),
-    narrowestSatinMm: satins.length > 0 ? Math.min(...satins) : null,
-    remarks: frame.remarks,
+    mostCover: parts.reduce(
+      (most, { estimate }) => Math.min(ARTWORK_BOUNDS.cover, Math.max(most, estimate.cover ?? 0)),
+      0,
+    ),
+    narrowestSatinMm: satins.length > 0 ? satins.reduce((least, mm) => Math.min(least, mm)) : null,
+    remarks: frame.remarks.slice(0, ARTWORK_BOUNDS.remarks),
   };
 }
 
@@ -136,17 +199,29 @@ export function readSvg(text: string, fileName: string, figures: StitchFigures):
   const perPx = root.attributes.viewBox ? viewBoxTransform(root, width, height) : `scale(${25.4 / 96})`;
   const walked = walkDrawing(root, perPx);
   if (walked.tooMany) return REFUSALS.tooComplex;
-  const parts = walked.shapes.flatMap((shape) => stitchedParts(shape, figures));
+  const shapes = walked.shapes.map(flatShape);
+  // Far points are refused before anything is reckoned with them: the clipping of such shapes takes no end.
+  if (!shapes.every(({ lines }) => lines.every(({ points }) => points.every(isNear)))) return REFUSALS.tooBig;
+  const parts = shapes.flatMap((shape) => stitchedParts(shape, figures));
   const extent = extentOf(parts);
   const box = boxOf(extent);
   if (parts.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
+  const off = minus({ x: width / 2, y: height / 2 }, centreOf(box));
+  const sides = [widthOf(box), heightOf(box), width, height, Math.abs(off.x), Math.abs(off.y)];
+  if (!sides.every((side) => side <= MOST_DESIGN_MM)) return REFUSALS.tooBig;
+  const stitches = parts.reduce((sum, { estimate }) => sum + estimate.stitches, 0);
+  if (stitches > MOST_STITCHES) return REFUSALS.tooManyStitches;
   const { colours, stopOf } = colourStops(parts);
+  if (colours.length > ARTWORK_BOUNDS.stops) return REFUSALS.tooManyStops;
+  const frame = { box, width, height, extent, fileName, remarks: [...walked.remarks] };
+  const artwork = artworkOf(parts, stopOf, frame);
+  if (!artwork) return REFUSALS.tooComplex;
   return {
     ok: true,
     widthMm: rounded(widthOf(box)),
     heightMm: rounded(heightOf(box)),
-    stitches: parts.reduce((sum, { estimate }) => sum + estimate.stitches, 0),
+    stitches,
     colours,
-    artwork: artworkOf(parts, stopOf, { box, width, height, extent, fileName, remarks: [...walked.remarks] }),
+    artwork,
   };
 }

@@ -1,6 +1,19 @@
+import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../bounds';
+
 export type SvgRefusal = {
   ok: false;
-  code: 'too-large' | 'not-svg' | 'entities' | 'script' | 'external' | 'no-size' | 'empty' | 'too-complex';
+  code:
+    | 'too-large'
+    | 'not-svg'
+    | 'entities'
+    | 'script'
+    | 'external'
+    | 'no-size'
+    | 'empty'
+    | 'too-complex'
+    | 'too-big'
+    | 'too-many-stops'
+    | 'too-many-stitches';
   message: string;
 };
 
@@ -34,6 +47,18 @@ export const REFUSALS = {
   tooComplex: refusal(
     'too-complex',
     'This drawing repeats itself too many times. Simplify it and try again.',
+  ),
+  tooBig: refusal(
+    'too-big',
+    `This drawing is over ${MOST_DESIGN_MM} mm wide or high, or lies as far off its page: larger than any hoop. Save it in the size it is stitched.`,
+  ),
+  tooManyStitches: refusal(
+    'too-many-stitches',
+    `This drawing would take over ${MOST_STITCHES} stitches. Save it smaller, or with less of it filled.`,
+  ),
+  tooManyStops: refusal(
+    'too-many-stops',
+    `This drawing changes its colour more than ${ARTWORK_BOUNDS.stops} times. Put the shapes of one colour next to each other and try again.`,
   ),
 } as const;
 
