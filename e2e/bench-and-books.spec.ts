@@ -1,5 +1,5 @@
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { fillIn, onTicket } from './support/ticket';
 
 test('the bench shows each ticket, its stage and its worst finding, and finds one', async ({ page }) => {
   await page.goto('/');
@@ -12,7 +12,7 @@ test('the bench shows each ticket, its stage and its worst finding, and finds on
   await expect(
     page.getByRole('link', { name: /Allotment hand towel, Place: The design lies over the border band\./ }),
   ).toBeVisible();
-  await page.getByRole('textbox', { name: 'Find a ticket' }).fill('rowing');
+  await fillIn(page.getByRole('textbox', { name: 'Find a ticket' }), 'rowing');
   await expect(rows).toHaveCount(3);
 });
 

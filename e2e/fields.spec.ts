@@ -12,7 +12,7 @@ test('the cloth on this ticket differs from the library’s, and every plan foll
   await ticket.fill('weight, g/m²', '150');
   await ticket.reads(/Jersey tee: 150 g\/m², 22 % stretch/);
   await ticket.fill('stretch, %', 'lots');
-  await ticket.reads('stretch, %: a number from 0 to 200. “lots” was not taken.');
+  await ticket.reads('“lots” was not taken: a number from 0 to 200.');
   await ticket.fill('stretch, %', '4');
   await page.getByRole('radio', { name: 'no iron' }).click();
   await page.getByRole('checkbox', { name: 'A hoop ring marks it' }).click();

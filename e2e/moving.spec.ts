@@ -1,5 +1,5 @@
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { fillIn, onTicket } from './support/ticket';
 
 test('a depth of one’s own is measured from a landmark, and the tape reads it', async ({ page }) => {
   const ticket = onTicket(page);
@@ -7,7 +7,7 @@ test('a depth of one’s own is measured from a landmark, and the tape reads it'
   await page.getByRole('button', { name: 'Set the depth yourself' }).click();
   await page.getByRole('radiogroup', { name: 'To' }).getByRole('radio', { name: 'its top' }).click();
   const depth = page.getByRole('textbox', { name: /^its top, below / });
-  await depth.fill('6');
+  await fillIn(depth, '6');
   await depth.blur();
   await page.getByRole('button', { name: 'why this place?' }).click();
   await ticket.reads(/6 in/);

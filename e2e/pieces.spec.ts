@@ -1,5 +1,5 @@
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { fillIn, onTicket } from './support/ticket';
 
 test('a hoodie with a pocket is measured reading by reading, and its chest mark found', async ({ page }) => {
   const ticket = onTicket(page);
@@ -18,7 +18,7 @@ test('a hoodie with a pocket is measured reading by reading, and its chest mark 
   ];
   for (const [name, value] of readings) {
     const field = page.getByRole('textbox', { name, exact: true });
-    await field.fill(value);
+    await fillIn(field, value);
     await field.press('Enter');
   }
   await expect(page.getByRole('button', { name: 'shoulder seam: 152.4 mm' })).toBeVisible();
@@ -266,10 +266,10 @@ test('the shop’s own cloth is added to the shelf and offered on a ticket', asy
 
 test('a kind is found by its name', async ({ page }) => {
   await page.goto('/new');
-  await page.getByRole('textbox', { name: 'Find a kind' }).fill('bread');
+  await fillIn(page.getByRole('textbox', { name: 'Find a kind' }), 'bread');
   await expect(page.getByRole('button', { name: 'Bread cloth' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'T-shirt' })).toHaveCount(0);
-  await page.getByRole('textbox', { name: 'Find a kind' }).fill('umbrella');
+  await fillIn(page.getByRole('textbox', { name: 'Find a kind' }), 'umbrella');
   await expect(page.getByText(/Nothing here is called “umbrella”/)).toBeVisible();
 });
 

@@ -95,11 +95,11 @@ test('a reading that is no length stays as typed, and nothing is planned from it
   const ticket = onTicket(page);
   await ticket.start('T-shirt');
   await ticket.fill('underarm to underarm', 'two feet');
-  await ticket.reads('“two feet” for underarm to underarm does not read as a length.');
+  await ticket.reads(/underarm to underarm: “two feet” does not read as a length/);
   await ticket.fill('collar seam to hem', '-5');
-  await ticket.reads(/for collar seam to hem does not read as a length/);
+  await ticket.reads(/collar seam to hem: “-5” is below zero; a length cannot be/);
   await ticket.fill('shoulder seam', '4 m');
-  await ticket.reads(/“4 m” for shoulder seam does not read as a length/);
+  await ticket.reads(/shoulder seam: “4 m” does not read as a length/);
   await ticket.saved();
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'underarm to underarm' })).toHaveValue('two feet');

@@ -116,6 +116,7 @@ export { answerOf } from './settle';
 export { type CutFrom, layoutOf } from './shelf/cutting';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {
+  MOST_COUNTED,
   type Blank,
   EMPTY_SHELF,
   type FittedNeedle,

@@ -1,4 +1,10 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Types into a field and leaves it, as a maker does: only then is it taken. */
+export async function fillIn(field: Locator, text: string): Promise<void> {
+  await field.fill(text);
+  await field.blur();
+}
 
 /** What a person does on a ticket, by the words on the screen. */
 export function onTicket(page: Page) {
@@ -15,8 +21,7 @@ export function onTicket(page: Page) {
       const field = page.getByRole('textbox', { name: label, exact: true });
       const line = page.getByRole('button', { name: new RegExp(`^${label}: `) });
       if ((await field.count()) === 0 && (await line.count()) > 0) await line.first().click();
-      await field.fill(value);
-      await field.blur();
+      await fillIn(field, value);
     },
     stage: async (name: string) => {
       await page

@@ -28,7 +28,7 @@ const entryOf = (ticket: Ticket, id: string) => ({
 describe('tickets', () => {
   it('come back as they were saved', async () => {
     const saved = await saveTicket(exampleA());
-    expect([saved.status, await saved.json()]).toEqual([200, { rev: 1 }]);
+    expect([saved.status, await saved.json()]).toEqual([200, { rev: 1, onBench: true }]);
     const kept = await (await shop.get(`/api/tickets/${exampleA().id}`)).json();
     expect(kept).toEqual({
       ticket: exampleA(),
@@ -258,6 +258,10 @@ describe('the interface’s own description', () => {
         '/api/practice',
         '/api/practice/press',
         '/api/practice/{run}',
+        '/api/set-aside',
+        '/api/set-aside/{place}/{id}',
+        '/api/set-aside/{place}/{id}/mend',
+        '/api/set-aside/{place}/{id}/restore',
         '/api/shelf/blanks/{id}',
         '/api/shelf/fabrics/{id}',
         '/api/shelf/placements/{id}',

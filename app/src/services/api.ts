@@ -13,6 +13,7 @@ export interface KeptTicket {
   rev: number;
   updatedAt: string;
   loggedAs: string | null;
+  onBench: boolean;
 }
 
 /** What lies on the practice machine, and how it stands. */
@@ -22,6 +23,16 @@ export interface OnPractice {
   job: PracticeJob;
   state: PracticeState;
 }
+
+/** Something kept that cannot be read: named, with why, and whether it can be mended. */
+export interface SetAside {
+  place: 'shelf' | 'tickets' | 'logbook';
+  id: string;
+  name: string;
+  why: string;
+  canMend: boolean;
+}
+type SetAsideRow = Pick<SetAside, 'place' | 'id'>;
 
 export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' | 'outcome'>>;
 
@@ -56,7 +67,7 @@ const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: savesInOrder,
-  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook'],
+  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside'],
   endpoints: (build) => ({
     tickets: build.query<KeptTicket[], void>({ query: () => '/tickets', providesTags: ['tickets'] }),
     ticket: build.query<KeptTicket, string>({
@@ -64,7 +75,7 @@ export const api = createApi({
       keepUnusedDataFor: 0,
       providesTags: ['ticket'],
     }),
-    saveTicket: build.mutation<{ rev: number }, { ticket: Ticket; rev: number }>({
+    saveTicket: build.mutation<{ rev: number; onBench: boolean }, { ticket: Ticket; rev: number }>({
       query: ({ ticket, rev }) => ({ url: `/tickets/${ticket.id}`, method: 'PUT', body: { ticket, rev } }),
       invalidatesTags: ['tickets'],
     }),
@@ -123,6 +134,19 @@ export const api = createApi({
       query: (id) => ({ url: `/logbook/${id}`, method: 'DELETE' }),
       invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
     }),
+    setAside: build.query<SetAside[], void>({ query: () => '/set-aside', providesTags: ['setAside'] }),
+    mendRow: build.mutation<unknown, SetAsideRow>({
+      query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}/mend`, method: 'POST' }),
+      invalidatesTags: ['setAside', 'shelf', 'tickets', 'logbook'],
+    }),
+    removeRow: build.mutation<unknown, SetAsideRow>({
+      query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['setAside'],
+    }),
+    restoreRow: build.mutation<unknown, SetAsideRow>({
+      query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['setAside'],
+    }),
     layPractice: build.mutation<OnPractice, { ticket: Ticket; lie: PracticeLie }>({
       query: (body) => ({ url: '/practice', method: 'PUT', body }),
     }),
@@ -147,6 +171,10 @@ export const {
   useEntryQuery,
   useAddEntryMutation,
   useRemoveEntryMutation,
+  useSetAsideQuery,
+  useMendRowMutation,
+  useRemoveRowMutation,
+  useRestoreRowMutation,
   useLayPracticeMutation,
   usePressPracticeMutation,
 } = api;

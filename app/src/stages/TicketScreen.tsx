@@ -12,6 +12,7 @@ import {
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
+import { UndoBar } from '../components/UndoBar';
 import { IconPress } from '../components/ui/IconPress';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
@@ -19,7 +20,8 @@ import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { useKeys } from '../hooks/useKeys';
 import type { Shop } from '../hooks/useShop';
 import { TriedOut, useOpenTicket } from '../hooks/useTicket';
-import { redone, stageSettled, undone } from '../store/editor';
+import { useRestoreTicketMutation } from '../services/api';
+import { putBackOnBench, redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useWide } from '../theme/layout';
@@ -149,6 +151,24 @@ function Refused({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => 
   );
 }
 
+/** Says that the ticket is off the bench, and puts it back. */
+function OffBench() {
+  const { ticket } = useOpenTicket();
+  const dispatch = useAppDispatch();
+  const offBench = useAppSelector((state) => state.editor.offBench);
+  const [restore] = useRestoreTicketMutation();
+  if (!offBench) return null;
+  const putBack = async () => {
+    if ('data' in (await restore(ticket.id))) dispatch(putBackOnBench());
+  };
+  return (
+    <UndoBar
+      text="This ticket was taken off the bench. What you change is kept, and it stays off."
+      onPutBack={() => void putBack()}
+    />
+  );
+}
+
 function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
   const { findingsOf, states, units, take, trial, tryOut } = useOpenTicket();
   const p = usePalette();
@@ -168,6 +188,7 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
           {STAGE_QUESTIONS[stage]}
         </Txt>
       ) : null}
+      <OffBench />
       <Refused stage={stage} onStage={onStage} />
       {findings
         .filter((f) => f.field === undefined)

@@ -16,8 +16,7 @@ function useEditedTicket(id: string) {
   const present = useAppSelector((state) => state.editor.present);
   const open = present?.id === id ? present : null;
   useEffect(() => {
-    if (kept.data && kept.data.ticket.id === id && !open)
-      dispatch(ticketOpened({ ticket: kept.data.ticket, rev: kept.data.rev }));
+    if (kept.data && kept.data.ticket.id === id && !open) dispatch(ticketOpened(kept.data));
   }, [kept.data, id, open, dispatch]);
   return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError && !open };
 }

@@ -92,10 +92,10 @@ export function createAutosave() {
         const { ticket, rev, open } = next;
         const save = api.endpoints.saveTicket.initiate({ ticket, rev });
         const result = await (listener.dispatch(save as never) as unknown as Promise<{
-          data?: { rev: number };
+          data?: { rev: number; onBench: boolean };
           error?: unknown;
         }>);
-        if (result.data) listener.dispatch(saveDone({ rev: result.data.rev, ticket }));
+        if (result.data) listener.dispatch(saveDone({ ...result.data, ticket }));
         else if (isConflict(result.error))
           listener.dispatch(open ? saveFailed('conflict') : waitingConflicted(ticket.id));
         else if (refusalsOf(result.error))

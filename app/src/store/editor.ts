@@ -39,6 +39,8 @@ export interface EditorState {
   gesture: string | null;
   /** Left unsaved when another ticket was opened; saved in the background. */
   waiting: WaitingTicket[];
+  /** Taken off the bench meanwhile, here or elsewhere: it is saved, and stays off. */
+  offBench: boolean;
   /** What was not taken of the last change, or what the server does not take of the ticket. */
   refused: Refusal[];
 }
@@ -51,6 +53,7 @@ const EMPTY: EditorState = {
   save: 'saved',
   gesture: null,
   waiting: [],
+  offBench: false,
   refused: [],
 };
 const MOST_UNDO = 200;
@@ -93,11 +96,18 @@ const editor = createSlice({
   name: 'editor',
   initialState: EMPTY,
   reducers: {
-    ticketOpened: (state, { payload }: PayloadAction<{ ticket: Ticket; rev: number }>) => {
+    ticketOpened: (state, { payload }: PayloadAction<{ ticket: Ticket; rev: number; onBench?: boolean }>) => {
       const left = leftUnsaved(state as EditorState, payload.ticket.id);
       const own = left.find((w) => w.ticket.id === payload.ticket.id);
       const waiting = left.filter((w) => w !== own);
-      if (!own) return { ...EMPTY, waiting, present: payload.ticket, rev: payload.rev };
+      if (!own)
+        return {
+          ...EMPTY,
+          waiting,
+          present: payload.ticket,
+          rev: payload.rev,
+          offBench: payload.onBench === false,
+        };
       return {
         ...EMPTY,
         waiting,
@@ -165,9 +175,10 @@ const editor = createSlice({
     saveStarted: (state) => {
       state.save = 'saving';
     },
-    saveDone: (state, { payload }: PayloadAction<{ rev: number; ticket: Ticket }>) => {
+    saveDone: (state, { payload }: PayloadAction<{ rev: number; ticket: Ticket; onBench?: boolean }>) => {
       if (state.present?.id === payload.ticket.id) {
         state.rev = payload.rev;
+        state.offBench = payload.onBench === false;
         if (state.save === 'saving') state.save = 'saved';
         return;
       }
@@ -176,6 +187,9 @@ const editor = createSlice({
       const renewed = (w: WaitingTicket) =>
         w.ticket.id === payload.ticket.id ? { ...w, rev: payload.rev } : w;
       state.waiting = (state as EditorState).waiting.filter(stillWaits).map(renewed);
+    },
+    putBackOnBench: (state) => {
+      state.offBench = false;
     },
     /** A ticket that waits could not be saved; it goes on waiting. */
     waitingFailed: (state) => state,
@@ -209,6 +223,7 @@ export const {
   saveDone,
   saveFailed,
   saveRefused,
+  putBackOnBench,
   fieldKept,
   waitingConflicted,
   waitingFailed,

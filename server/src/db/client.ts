@@ -1,10 +1,10 @@
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { createClient } from '@libsql/client';
+import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 
-export type Db = LibSQLDatabase;
+export type Db = LibSQLDatabase & { $client: Client };
 /** What a writer takes: a running transaction, so that it cannot write outside one. */
 export type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
 
@@ -39,7 +39,11 @@ function isBusy(error: unknown): boolean {
     : isBusy(error.cause);
 }
 
-async function patiently<T>(work: () => Promise<T>): Promise<T> {
+/**
+ * Does work on the file, again and again while another program holds it. A statement that was refused stays open in
+ * its connection, and keeps every later one there from committing: the connections are closed and opened anew.
+ */
+async function patiently<T>(client: Client, work: () => Promise<T>): Promise<T> {
   const until = Date.now() + PATIENCE_MS;
   for (;;) {
     try {
@@ -47,6 +51,7 @@ async function patiently<T>(work: () => Promise<T>): Promise<T> {
     } catch (error) {
       if (!isBusy(error)) throw error;
       if (Date.now() > until) throw new StoreBusy('The database file is held by another program.');
+      await client.reconnect();
       await new Promise((later) => setTimeout(later, PAUSE_MS));
     }
   }
@@ -55,13 +60,13 @@ async function patiently<T>(work: () => Promise<T>): Promise<T> {
 /** Opens the database, brings it up to date, and queues its writes: SQLite takes one writer at a time. */
 export async function openStore(url: string, migrationsFolder = MIGRATIONS): Promise<Store> {
   const client = createClient({ url, timeout: WAIT_MS });
-  await patiently(() => client.execute('PRAGMA journal_mode = WAL'));
+  await patiently(client, () => client.execute('PRAGMA journal_mode = WAL'));
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { casing: 'snake_case' });
-  await patiently(() => migrate(db, { migrationsFolder }));
+  await patiently(client, () => migrate(db, { migrationsFolder }));
   let last: Promise<unknown> = Promise.resolve();
   const write: Store['write'] = (work) => {
-    const run = last.then(() => patiently(() => db.transaction(work)));
+    const run = last.then(() => patiently(client, () => db.transaction(work)));
     last = run.catch(() => undefined);
     return run;
   };

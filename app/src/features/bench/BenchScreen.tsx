@@ -17,6 +17,7 @@ import { type Href, Link, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
+import { SetAsideRows } from '../../components/SetAsideRows';
 import { UndoBar } from '../../components/UndoBar';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
@@ -28,6 +29,7 @@ import { useShop } from '../../hooks/useShop';
 import { type KeptTicket, useRestoreTicketMutation, useTicketsQuery } from '../../services/api';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { STAGE_NAMES } from '../../tape/Tape';
+import { useAppSelector } from '../../store/store';
 import { usePalette } from '../../theme/palette';
 
 interface BenchRow {
@@ -155,6 +157,24 @@ function RemovedBar({ id }: { id: string }) {
   return <UndoBar text="The ticket is off the bench." onPutBack={() => void undo()} />;
 }
 
+/** Tickets left with something that the server does not take: they wait here, and hold up no other. */
+function NotSaved() {
+  const router = useRouter();
+  const waiting = useAppSelector((state) => state.editor.waiting);
+  return waiting
+    .filter(({ conflict, refused }) => conflict || refused.length > 0)
+    .map(({ ticket, conflict }) => (
+      <View key={ticket.id} role="alert" style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Txt tone="madder">
+            {`“${ticket.name || 'New ticket'}” is not saved: ${conflict ? 'it was changed elsewhere' : 'something on it is not taken'}.`}
+          </Txt>
+        </View>
+        <Press title="Open it" onPress={() => router.push(`/ticket/${ticket.id}/piece`)} />
+      </View>
+    ));
+}
+
 /** Today's tickets: what each looks like, what to do next, and what is wrong. */
 export function BenchScreen({ removed }: { removed: string | null }) {
   const shop = useShop();
@@ -187,6 +207,8 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         }
       >
         {removed ? <RemovedBar id={removed} /> : null}
+        <SetAsideRows place="tickets" />
+        <NotSaved />
         {failed ? (
           <Txt tone="madder" live>
             The shop’s computer does not answer. Nothing is lost; this page tries again when you come back to

@@ -5,6 +5,7 @@ import { type Href, Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
+import { SetAsideRows } from '../../components/SetAsideRows';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
@@ -100,6 +101,7 @@ export function LogbookScreen() {
         title="Logbook"
         subtitle={`${entries.length} ${entries.length === 1 ? 'piece' : 'pieces'}: ${countsOf(entries)}`}
       >
+        <SetAsideRows place="logbook" />
         <Disclosure
           title={chosen.length > 0 ? `Shown: ${chosen.join(', ')}` : 'Show only some'}
           label="Filters"

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
 import { SaveWord } from '../../components/SaveWord';
+import { SetAsideRows } from '../../components/SetAsideRows';
 import { UndoBar } from '../../components/UndoBar';
 import { FieldsContext } from '../../components/ui/fields';
 import { Press } from '../../components/ui/Press';
@@ -137,6 +138,7 @@ export function ShelfScreen() {
             That was not saved. The shelf is as it was; try again.
           </Txt>
         ) : null}
+        <SetAsideRows place="shelf" />
         <ShoppingList />
         {SHOWN_NOUNS.map((noun) => (
           <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />

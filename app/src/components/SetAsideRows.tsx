@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  type SetAside,
+  useMendRowMutation,
+  useRemoveRowMutation,
+  useRestoreRowMutation,
+  useSetAsideQuery,
+} from '../services/api';
+import { usePalette } from '../theme/palette';
+import { UndoBar } from './UndoBar';
+import { Press } from './ui/Press';
+import { Txt } from './ui/Txt';
+
+/** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
+export function SetAsideRows({ place }: { place: SetAside['place'] }) {
+  const p = usePalette();
+  const { data } = useSetAsideQuery();
+  const [mend, mending] = useMendRowMutation();
+  const [remove] = useRemoveRowMutation();
+  const [restore] = useRestoreRowMutation();
+  const [removed, setRemoved] = useState<SetAside | null>(null);
+  const rows = (data ?? []).filter((row) => row.place === place);
+  return (
+    <>
+      {removed ? (
+        <UndoBar
+          text={`“${removed.name}” is taken away.`}
+          onPutBack={() => {
+            void restore(removed);
+            setRemoved(null);
+          }}
+        />
+      ) : null}
+      {rows.map((row) => (
+        <View
+          key={row.id}
+          role="alert"
+          style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.madder, padding: 12, gap: 6 }}
+        >
+          <Txt as="strong">{`“${row.name}” cannot be read, and is set aside`}</Txt>
+          <Txt as="small">{`${row.why} All else is as it was.`}</Txt>
+          <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+            {row.canMend ? (
+              <Press
+                title="Mend it"
+                label={`Mend ${row.name}: what was out of bounds stays beside its field`}
+                onPress={() => void mend(row)}
+              />
+            ) : null}
+            <Press
+              kind="link"
+              title="Take it away"
+              label={`Take ${row.name} away`}
+              onPress={() => {
+                void remove(row);
+                setRemoved(row);
+              }}
+            />
+          </View>
+        </View>
+      ))}
+      {mending.isError ? (
+        <Txt tone="madder" live>
+          It could not be mended. It is kept as it is.
+        </Txt>
+      ) : null}
+    </>
+  );
+}

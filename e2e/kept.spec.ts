@@ -1,0 +1,134 @@
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { fillIn, onTicket } from './support/ticket';
+
+test('what goes past a bound stays in its field, is named, and the ticket around it saves', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await ticket.start('Hand towel');
+  await ticket.fill('Promised for', '2026-02-31');
+  await ticket.reads('“2026-02-31” was not taken: a day, written 2026-12-24.');
+  await ticket.fill('side to side', '1000 m m');
+  await ticket.fill('Name of the ticket', 'Typed after it');
+  await ticket.saved();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Name of the ticket' })).toHaveValue('Typed after it');
+  await expect(page.getByRole('textbox', { name: 'Promised for' })).toHaveValue('2026-02-31');
+  await ticket.reads(/side to side: “1000 m m” does not read as a length/);
+  await expectAccessible(page);
+  await expectNoSidewaysScroll(page);
+  await page.getByRole('button', { name: 'Leave it out' }).first().click();
+  await page.getByRole('button', { name: 'Leave it out' }).first().click();
+  await expect(page.getByText(/was not taken|does not read/)).toHaveCount(0);
+  await ticket.saved();
+});
+
+test('a mark read far off the hoop’s grid is kept as typed and stops the keys, not the saving', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/mount');
+  await page.getByRole('button', { name: 'How it sits in the hoop' }).click();
+  await page.getByRole('button', { name: 'Read three marks' }).click();
+  await ticket.fill('centre mark across', '30');
+  await ticket.reads('“30” was not taken: a length from 0 in to 23 5/8 in.');
+  await ticket.reads(/centre mark across: “30” was not taken/);
+  await ticket.saved();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'centre mark across' })).toHaveValue('30');
+  await ticket.fill('centre mark across', '0');
+  await expect(page.getByText(/was not taken/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Leave the readings out' }).click();
+  await ticket.saved();
+});
+
+test('a length typed slowly is taken whole, never half', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('Bath towel');
+  const field = page.getByRole('textbox', { name: 'side to side', exact: true });
+  await field.pressSequentially('44', { delay: 20 });
+  await ticket.reads('understood as 44 in');
+  await field.pressSequentially('.2 mm', { delay: 20 });
+  await ticket.reads('understood as 44.2 mm');
+  await expect(page.getByText(/44.2 mm|1 3\/4 in/).first()).toBeVisible();
+  await field.press('Enter');
+  await ticket.saved();
+  await page.reload();
+  await ticket.reads('1 3/4 in');
+});
+
+test.describe('a ticket that the server does not take', () => {
+  test.use({ allowed: [/Failed to load resource/] });
+
+  test('is told with the field and where to go, holds up no other, and saves once it is changed', async ({
+    page,
+  }) => {
+    const ticket = onTicket(page);
+    await ticket.start('Bath towel');
+    await ticket.saved();
+    const issues = [{ path: 'ticket.design.widthMm', message: 'At most 2000 mm.' }];
+    let puts = 0;
+    await page.route('**/api/tickets/*', (route) => {
+      if (route.request().method() !== 'PUT') return route.continue();
+      puts += 1;
+      return route.fulfill({
+        status: 400,
+        json: { code: 'unreadable', message: 'Nothing was saved.', issues },
+      });
+    });
+    await ticket.fill('Name of the ticket', 'Refused');
+    await ticket.reads('design width: At most 2000 mm.');
+    await expect(page.getByTestId('save-state').filter({ visible: true })).toContainText('not saved');
+    const asked = puts;
+    await page.unroute('**/api/tickets/*');
+    await page.getByRole('button', { name: 'Go to Design' }).click();
+    await expect(page.getByRole('heading', { name: 'What goes on it' })).toBeVisible();
+    expect(asked).toBe(1);
+    await page.getByRole('button', { name: 'Back to the bench' }).click();
+    await page.getByRole('button', { name: 'Start a piece' }).click();
+    await page.getByRole('button', { name: 'Bib', exact: true }).click();
+    await ticket.fill('Name of the ticket', 'The other one');
+    await ticket.saved();
+    await page.getByRole('button', { name: 'Back to the bench' }).click();
+    await ticket.reads('“Refused” is not saved: something on it is not taken.');
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await ticket.fill('Name of the ticket', 'Taken');
+    await ticket.saved();
+  });
+});
+
+test('a figure on the shelf past its bound stays with its item, and the hoop is not planned with', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Add a hoop' }).click();
+  await fillIn(page.getByRole('textbox', { name: 'thickest stack it closes on' }), '9 in');
+  await ticket.reads('“9 in” was not taken: a length from 1/32 in to 1 3/16 in.');
+  await ticket.reads('One of its figures was typed and could not be taken');
+  await expect(page.getByTestId('save-state').filter({ visible: true })).toContainText('saved');
+  await page.reload();
+  const row = page.getByRole('button', { name: /^New hoop: .*“9 in” is not used/ });
+  await row.click();
+  await fillIn(page.getByRole('textbox', { name: 'thickest stack it closes on' }), '9 mm');
+  await expect(page.getByText(/was not taken/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click();
+});
+
+test('a ticket taken off the bench elsewhere is kept, stays off, and is put back', async ({
+  page,
+  request,
+  baseURL,
+}) => {
+  const ticket = onTicket(page);
+  await ticket.start('Bib');
+  await ticket.saved();
+  const id = page.url().split('/').at(-2);
+  await request.delete(`${baseURL}/api/tickets/${id}`);
+  await ticket.fill('Name of the ticket', 'Still here');
+  await ticket.reads('This ticket was taken off the bench. What you change is kept, and it stays off.');
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('This ticket was taken off the bench')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back to the bench' }).click();
+  await ticket.reads('Still here');
+});

@@ -1,0 +1,216 @@
+import { copyFileSync, existsSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { createClient } from '@libsql/client';
+import { applyChange, MOST_COUNTED, type Ticket } from '@zt/core';
+import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { openStore } from './db/client';
+import { listTickets } from './features/tickets/reader';
+import { openTestApp, type TestApp } from './testing/testApp';
+
+let shop: TestApp;
+beforeEach(async () => {
+  shop = await openTestApp();
+});
+afterEach(() => shop.close());
+
+const body = async (answer: Promise<{ json: () => Promise<unknown> }>) => (await answer).json() as never;
+const save = (ticket: Ticket, rev = 0) => shop.put(`/api/tickets/${ticket.id}`, { ticket, rev });
+const sql = (statement: string, ...args: string[]) => shop.store.db.$client.execute({ sql: statement, args });
+const fill = async () => {
+  for (const noun of ['machines', 'hoops', 'threads', 'materials'] as const)
+    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+};
+const entryOf = (ticket: Ticket, id: string) => ({ id, ticket, plan: {}, log: ticket.log });
+
+describe('one row that cannot be read', () => {
+  const [thread] = SAMPLE_SHELF.threads;
+  const spool = { ...thread, id: 'thread-of-old', name: 'Old spool', metresLeft: 2 * MOST_COUNTED };
+  const put = (item: object) =>
+    sql(
+      "INSERT INTO shelf_items (id, noun, item) VALUES ('thread-of-old', 'threads', ?)",
+      JSON.stringify(item),
+    );
+
+  it('is set aside and named; shelf, plans, logging and taking back go on', async () => {
+    await fill();
+    await put(spool);
+    await sql("INSERT INTO shelf_items (id, noun, item) VALUES ('damaged-row-1', 'hoops', '{not json')");
+    expect((await shop.get('/api/shelf')).status).toBe(200);
+    expect((await shop.post('/api/plan', { ticket: exampleA() })).status).toBe(200);
+    await save(exampleA());
+    expect((await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'))).status).toBe(201);
+    expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
+    const rows: { name: string; why: string; canMend: boolean }[] = await body(shop.get('/api/set-aside'));
+    expect(rows.map(({ name, why, canMend }) => [name, why, canMend])).toEqual([
+      ['damaged-row-1', 'what is kept of it is damaged', false],
+      ['Old spool', 'metresLeft: Too big: expected number to be <=1000000', true],
+    ]);
+  });
+
+  it('is mended: the nearest value, and what it held beside its field', async () => {
+    await put(spool);
+    expect((await shop.post('/api/set-aside/shelf/thread-of-old/mend')).status).toBe(200);
+    const { threads } = (await body(shop.get('/api/shelf'))) as typeof SAMPLE_SHELF;
+    expect(threads.map((t) => [t.metresLeft, t.unread])).toEqual([[MOST_COUNTED, { metresLeft: '2000000' }]]);
+    expect(await body(shop.get('/api/set-aside'))).toEqual([]);
+  });
+
+  it('is taken away and put back', async () => {
+    await put(spool);
+    expect((await shop.remove('/api/set-aside/shelf/thread-of-old')).status).toBe(200);
+    expect(await body(shop.get('/api/set-aside'))).toEqual([]);
+    expect((await shop.post('/api/set-aside/shelf/thread-of-old/restore')).status).toBe(200);
+    expect(await body(shop.get('/api/set-aside'))).toHaveLength(1);
+    expect((await shop.remove('/api/set-aside/shelf/no-such-row')).status).toBe(404);
+  });
+
+  it('may be a ticket: the others are on the bench, and it comes back with what was past its bounds', async () => {
+    await save(exampleA());
+    const far = applyChange(exampleA(), { stage: 'design', set: { widthMm: 1_000_000 } });
+    await sql(
+      "INSERT INTO tickets (id, ticket, rev, updated_at) VALUES ('ticket-too-far', ?, 3, '')",
+      JSON.stringify({ ...far, id: 'ticket-too-far' }),
+    );
+    expect(await body(shop.get('/api/tickets'))).toHaveLength(1);
+    expect((await shop.get('/api/tickets/ticket-too-far')).status).toBe(404);
+    expect((await shop.post('/api/set-aside/tickets/ticket-too-far/mend')).status).toBe(200);
+    const kept = (await body(shop.get('/api/tickets/ticket-too-far'))) as { ticket: Ticket; rev: number };
+    expect([kept.ticket.design.widthMm, kept.ticket.unread, kept.rev]).toEqual([
+      null,
+      { 'design.widthMm': '1000000' },
+      4,
+    ]);
+  });
+
+  it('may be a line of the logbook: it is made anew from its entry', async () => {
+    await save(exampleA());
+    await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'));
+    await sql("UPDATE log_entries SET summary = '{}'");
+    expect(await body(shop.get('/api/logbook'))).toEqual([]);
+    expect(await body(shop.get('/api/set-aside'))).toMatchObject([{ place: 'logbook', canMend: true }]);
+    await shop.post('/api/set-aside/logbook/entry-number-1/mend');
+    expect(await body(shop.get('/api/logbook'))).toHaveLength(1);
+  });
+
+  it('may be the house rules: what can be read of them is followed', async () => {
+    await sql(
+      "INSERT INTO house_rules (id, rules) VALUES ('shop', ?)",
+      JSON.stringify({
+        units: { system: 'mm' },
+        schools: { layerCount: 'nobody' },
+        numbers: { needleHours: -5 },
+      }),
+    );
+    expect(await body(shop.get('/api/rules'))).toMatchObject({ units: { system: 'mm' }, schools: {} });
+  });
+});
+
+it('a sum past its bound stays at the bound, and everything can be read after', async () => {
+  await fill();
+  const [machine] = SAMPLE_SHELF.machines;
+  if (!machine) throw new Error('the shelf has a machine');
+  const worn = { ...machine, fitted: [{ type: null, hours: MOST_COUNTED }] };
+  expect((await shop.put(`/api/shelf/machines/${machine.id}`, worn)).status).toBe(200);
+  await save(exampleA());
+  expect((await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'))).status).toBe(201);
+  const { machines } = (await body(shop.get('/api/shelf'))) as typeof SAMPLE_SHELF;
+  expect(machines.find((m) => m.id === machine.id)?.fitted[0]?.hours).toBe(MOST_COUNTED);
+  expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
+});
+
+it('a lock held for a second holds a save up, and no later one', async () => {
+  const other = createClient({ url: shop.url });
+  const holding = await other.transaction('write');
+  await holding.execute("INSERT INTO shelf_items (id, noun, item) VALUES ('held-by-other', 'hoops', '{}')");
+  let saved = false;
+  const waiting = save(exampleA()).then((answer) => {
+    saved = true;
+    return answer;
+  });
+  await new Promise((later) => setTimeout(later, 1000));
+  expect(saved).toBe(false);
+  await holding.rollback();
+  other.close();
+  expect((await waiting).status).toBe(200);
+  for (let rev = 1; rev < 6; rev++) expect((await save(exampleA(), rev)).status).toBe(200);
+}, 30_000);
+
+it('a write that fails half way leaves nothing, and the next one goes through', async () => {
+  const fault = shop.store.write(async (tx) => {
+    await tx.run("INSERT INTO shelf_items (id, noun, item) VALUES ('half-done-1', 'hoops', '{}')");
+    throw new Error('on purpose');
+  });
+  await expect(fault).rejects.toThrow('on purpose');
+  expect((await save(exampleA())).status).toBe(200);
+  expect(await body(shop.get('/api/set-aside'))).toEqual([]);
+});
+
+it('an id stays with its noun', async () => {
+  await fill();
+  const [thread, hoop] = [SAMPLE_SHELF.threads[0], SAMPLE_SHELF.hoops[0]];
+  expect((await shop.remove(`/api/shelf/hoops/${thread?.id}`)).status).toBe(404);
+  const swapped = await shop.put(`/api/shelf/hoops/${thread?.id}`, { ...hoop, id: thread?.id });
+  expect([swapped.status, (await swapped.json()).code]).toEqual([409, 'wrong-noun']);
+  expect(((await body(shop.get('/api/shelf'))) as typeof SAMPLE_SHELF).threads).toHaveLength(
+    SAMPLE_SHELF.threads.length,
+  );
+});
+
+it('a ticket taken off the bench stays off when another device saves it, and the save is kept', async () => {
+  await save(exampleA());
+  await shop.remove(`/api/tickets/${exampleA().id}`);
+  const changed = { ...exampleA(), name: 'Changed elsewhere' };
+  expect(await body(save(changed, 1))).toEqual({ rev: 2, onBench: false });
+  expect(await body(shop.get('/api/tickets'))).toEqual([]);
+  await shop.post(`/api/tickets/${exampleA().id}/restore`);
+  expect(await body(shop.get('/api/tickets'))).toMatchObject([
+    { ticket: { name: 'Changed elsewhere' }, onBench: true },
+  ]);
+});
+
+it('a log entry of things nobody knows is answered in words', async () => {
+  await save(exampleA());
+  const used = { ...exampleA().log.used, hoopId: 'a-hoop-nobody-has' };
+  const known = { ...entryOf(exampleA(), 'entry-number-1'), log: { ...exampleA().log, used } };
+  expect((await shop.post('/api/logbook', known)).status).toBe(201);
+  const cloth = { ...exampleA(), piece: { ...exampleA().piece, fabricId: 'no-such-cloth' } };
+  expect((await shop.post('/api/logbook', entryOf(cloth, 'entry-number-2'))).status).toBe(201);
+  expect(
+    (await shop.post('/api/logbook', entryOf({ ...cloth, id: 'no-such-ticket' }, 'entry-number-3'))).status,
+  ).toBe(404);
+  expect(
+    (await shop.post('/api/logbook', { ...known, log: { ...known.log, faults: { nothing: 2 } } })).status,
+  ).toBe(400);
+});
+
+it('a refusal is short, however much was sent', async () => {
+  const unread = Object.fromEntries(Array.from({ length: 4000 }, (_, i) => [`${'x'.repeat(190)}${i}`, 5]));
+  const answer = await shop.put(`/api/tickets/${exampleA().id}`, {
+    ticket: { ...exampleA(), unread },
+    rev: 0,
+  });
+  expect(answer.status).toBe(400);
+  expect((await answer.text()).length).toBeLessThan(12_000);
+  const broken = await shop.put(`/api/tickets/${exampleA().id}`, `{"ticket": ${'"'.repeat(100_000)}`);
+  expect([broken.status, (await broken.text()).length < 600]).toEqual([400, true]);
+});
+
+it('a missing script is missing; a page of the app is the app', async () => {
+  expect((await shop.get('/_expo/static/js/web/entry-gone.js')).status).toBe(404);
+  expect((await shop.get('/fonts/gone.ttf')).status).toBe(404);
+});
+
+it('closing leaves one whole file that can be copied', async () => {
+  await save(exampleA());
+  await shop.store.close();
+  const file = join(shop.folder, 'shop.db');
+  const ahead = `${file}-wal`;
+  expect(existsSync(ahead) ? statSync(ahead).size : 0).toBe(0);
+  const copy = join(shop.folder, 'copy.db');
+  copyFileSync(file, copy);
+  const store = await openStore(`file:${copy}`, join(process.cwd(), 'server/src/db/migrations'));
+  expect(await listTickets(store.db)).toHaveLength(1);
+  await store.close();
+  // the file that was open is opened again for the others
+  shop = await openTestApp();
+});
