@@ -116,7 +116,6 @@ export { answerOf } from './settle';
 export { type CutFrom, layoutOf } from './shelf/cutting';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './shelf/presets';
 export {
-  MOST_COUNTED,
   type Blank,
   EMPTY_SHELF,
   type FittedNeedle,
@@ -126,6 +125,7 @@ export {
   type LooseSheets,
   type Machine,
   type Material,
+  MOST_COUNTED,
   type OwnPlacement,
   SHELF_ITEMS,
   SHELF_NOUNS,

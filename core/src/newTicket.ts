@@ -40,6 +40,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
       readings: {},
       evenness: [],
       grain: null,
+      quantity: 1,
       sizes: [],
       sewing: {},
       stripEdge: null,
@@ -75,6 +76,9 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
   };
 }
 
+/** A size of an order that did not count its pieces yet. */
+const ONE = { count: 1 };
+
 /** A ticket as an older version kept it: unread texts stood with the piece and the design. */
 type KeptTicket = Ticket & { piece: { unread?: Unread }; design: { unread?: Unread } };
 
@@ -89,8 +93,10 @@ export function withTodaysFields(kept: KeptTicket): Ticket {
   const bare = newTicket(kept.id, kept.piece.kind);
   const filled = STAGES.map((stage) => [stage, { ...bare[stage], ...kept[stage] }]);
   const today: Ticket = { ...bare, ...kept, ...Object.fromEntries(filled) };
+  const sizes = today.piece.sizes.map((size) => ({ ...ONE, ...size }));
   return {
     ...today,
+    piece: { ...today.piece, sizes },
     unread: {
       ...under('piece.readings', kept.piece.unread),
       ...under('design', kept.design.unread),

@@ -103,6 +103,7 @@ export function planTicket(ticket: Ticket, shelf: Shelf, rules: HouseRules): Pla
     rules,
     kind: THREADS[layers.parts.thread.choice.id as ThreadId],
     copies: Math.max(1, place.copies.length),
+    pieces: piece.pieces,
   });
   const finish = planFinish({ piece, opened: piece.opened, layers, rules });
   return gather(

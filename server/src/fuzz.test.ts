@@ -50,7 +50,7 @@ const TICKETS: Ticket[] = PIECE_KIND_IDS.flatMap((kind, k) =>
     const sized = applyChange(full, {
       stage: 'piece',
       set: {
-        sizes: [{ name: 'a', readings: ticket.piece.readings }],
+        sizes: [{ name: 'a', count: 2, readings: ticket.piece.readings }],
         evenness: [{ atMm: 100, leftMm: 250, rightMm: 252 }],
         grain: { overMm: 300, driftMm: 4 },
         sewing: { seam: 10 },

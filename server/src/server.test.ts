@@ -35,6 +35,7 @@ describe('tickets', () => {
       rev: 1,
       updatedAt: '2026-05-04T10:00:00.000Z',
       loggedAs: null,
+      onBench: true,
     });
     expect(await (await shop.get('/api/tickets')).json()).toHaveLength(1);
   });

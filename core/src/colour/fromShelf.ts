@@ -4,6 +4,7 @@ import { shortTurnDeg } from '../geometry/point';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Thread } from '../shelf/schema';
+import { spoolsOf } from '../shelf/spools';
 import { colourDifference, lightnessOf } from './colour';
 
 const toLch = converter('lch65');
@@ -94,6 +95,19 @@ export const isOfKind = (thread: Thread, kind: Pick<Thread, 'weight' | 'fibre'>)
  * of another kind is never more than a substitute.
  */
 export function threadFor(
+  hex: string,
+  kind: Pick<Thread, 'weight' | 'fibre'>,
+  threads: readonly Thread[],
+): { thread: Thread | null; match: ThreadMatch } {
+  const { thread, match } = nearestOf(hex, kind, threads);
+  return { thread: thread && spoolWithSome(thread, threads), match };
+}
+
+/** Of all spools of a thread one with some left, the one begun first; the thread itself when all are empty. */
+const spoolWithSome = (thread: Thread, threads: readonly Thread[]): Thread =>
+  spoolsOf(thread, threads)[0] ?? thread;
+
+function nearestOf(
   hex: string,
   kind: Pick<Thread, 'weight' | 'fibre'>,
   threads: readonly Thread[],

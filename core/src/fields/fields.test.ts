@@ -153,7 +153,7 @@ describe('an unread text', () => {
   it('is let go when its field gets a value, and goes with its row', () => {
     const set = (ticket: Ticket, sizes: Ticket['piece']['sizes']) =>
       applyChange(ticket, { stage: 'piece', set: { sizes } });
-    const sizes = ['a', 'b', 'c'].map((name) => ({ name, readings: {} }));
+    const sizes = ['a', 'b', 'c'].map((name) => ({ name, count: 1, readings: {} }));
     const ticket = kept(set(exampleA(), sizes), 'piece.sizes.1.readings.length', 'x');
     const [a, b, c] = ticket.piece.sizes;
     if (!a || !b || !c) throw new Error('three sizes were put');

@@ -28,6 +28,8 @@ const NAMES: Record<string, string | Namer> = {
   'piece.evenness.*.*': (_, [i, side = '']) => `${SIDES_OF_ROW[side] ?? inWords(side)} ${row(i)}`,
   'piece.grain.overMm': 'grain followed over',
   'piece.grain.driftMm': 'grain wanders by',
+  'piece.quantity': 'how many pieces',
+  'piece.sizes.*.count': (_, [i]) => `how many of size ${row(i)}`,
   'piece.sizes.*.name': (_, [i]) => `name of size ${row(i)}`,
   'piece.sizes.*.readings.*': (ticket, [i, id]) => `${readingName(ticket, id)}, size ${row(i)}`,
   'piece.sewing.*': (_, [id]) => sewingName(id),

@@ -13,7 +13,7 @@ export interface SheetPiece {
   name: string;
   widthMm: number;
   heightMm: number;
-  /** How many such pieces: one to each hooping. */
+  /** How many such pieces: one to each hooping of every piece in the order. */
   count: number;
   /** Loose sheets and offcuts first, then a roll. */
   from: CutFrom[];
@@ -30,9 +30,9 @@ type Wanted = Pick<SheetPiece, 'type' | 'name' | 'widthMm' | 'heightMm' | 'count
  * The pieces a ticket's stack is cut from: what is in the ring is the ring and its allowance, what is not the
  * field and its allowance, a film or a cover the design and its own. Empty while the plan has no hoop.
  */
-export function wantedPieces({ layers, hoop, design }: Plan, rules: HouseRules): Wanted[] {
+export function wantedPieces({ piece, layers, hoop, design }: Plan, rules: HouseRules): Wanted[] {
   if (!layers || !hoop?.laid || !hoop.cut || !design.facts) return [];
-  const count = hoopingCount(hoop);
+  const count = hoopingCount(hoop) * piece.pieces;
   const { widthMm, heightMm, patch } = hoop.cut;
   const sheets = layers.stack.flatMap(({ sheet, clamped, name }) => {
     const size = clamped ? { widthMm, heightMm } : patch;

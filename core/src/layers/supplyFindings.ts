@@ -1,6 +1,6 @@
 import { isOfKind } from '../colour/fromShelf';
 import { type Finding, finding, type Mend } from '../findings/finding';
-import type { Shelf } from '../shelf/schema';
+import { isThere, type Shelf } from '../shelf/schema';
 import { isOut, SUPPLIES } from '../shelf/supplies';
 import { phrase } from '../units/phrase';
 import type { LayerFacts } from './facts';
@@ -29,7 +29,7 @@ const outOf = (name: string, mends: Mend[]): Finding =>
 
 /** Whether the shop has threads, and none of this kind. */
 export const isThreadOut = (id: ThreadId, { threads }: Shelf): boolean =>
-  threads.length > 0 && !threads.some((t) => t.metresLeft > 0 && isOfKind(t, THREADS[id]));
+  threads.length > 0 && !threads.some((t) => isThere(t) && isOfKind(t, THREADS[id]));
 
 /** The nearest choice that is there, in place of one that is used up. */
 function partMend(

@@ -13,7 +13,11 @@ export interface Slot {
 /** The sizes a ruler is made for when the order names none: the graded table's own widths. */
 function gradedSizes(ticket: Ticket): Ticket['piece']['sizes'] {
   if (ticket.piece.readings.chestWidth === undefined) return [];
-  return GRADE_ANCHORS.map((chestWidth, i) => ({ name: GRADE_NAMES[i] ?? '', readings: { chestWidth } }));
+  return GRADE_ANCHORS.map((chestWidth, i) => ({
+    name: GRADE_NAMES[i] ?? '',
+    count: 1,
+    readings: { chestWidth },
+  }));
 }
 
 /** A slot for the ticket's piece and for each size of its order; a size that could not be placed has none. */

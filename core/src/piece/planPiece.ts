@@ -8,7 +8,7 @@ import { FABRICS } from './fabrics';
 import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from './geometry';
 import { isA } from './geometry';
 import { PIECE_KINDS, type PieceKindId } from './kinds';
-import type { Evenness, Fabric, PieceInput } from './schema';
+import { type Evenness, type Fabric, type PieceInput, pieceCount } from './schema';
 import { sewingLength } from './sewing';
 import { type Strip, withStrip } from './strip';
 
@@ -25,6 +25,8 @@ export interface PiecePlan {
   colour: string;
   /** Half widths read at up to three heights. */
   evenness: readonly Evenness[];
+  /** How many pieces the order makes, all sizes together. */
+  pieces: number;
   /** Seams opened to let a hoop in, by name. */
   opened: readonly string[];
   readings: Readonly<Record<string, number>>;
@@ -198,6 +200,7 @@ export function planPiece(
     fabric,
     colour: input.colour,
     evenness: input.evenness,
+    pieces: pieceCount(input),
     opened: input.opened,
     readings: input.readings,
     geometry,

@@ -57,9 +57,14 @@ const ReadingsSchema = z
   .record(z.string().min(1).max(60), lengthMm(0, FARTHEST_MM))
   .refine(atMost(100), 'At most 100 readings.');
 
+/** The most pieces of one kind in an order. */
+export const MOST_PIECES = 1000;
+
 /** Another size of the same order: its own readings in mm; what is missing follows this piece in proportion. */
 export const SizeSchema = z.object({
   name: z.string().min(1).max(60),
+  /** How many pieces of this size are made. */
+  count: z.number().int().min(0).max(MOST_PIECES).default(1),
   readings: ReadingsSchema,
 });
 export type Size = z.infer<typeof SizeSchema>;
@@ -80,6 +85,8 @@ export const PieceInputSchema = z.object({
   evenness: z.array(EvennessSchema).max(3),
   /** Going down the piece; null where it was not read. */
   grain: GrainSchema.nullable().default(null),
+  /** How many pieces of the size measured here are made. */
+  quantity: z.number().int().min(1).max(MOST_PIECES).default(1),
   /** The other sizes of the order. */
   sizes: z.array(SizeSchema).max(40).default([]),
   /** Lengths in mm for the sewing sums, by the sum's field; a missing one is the usual. */
@@ -93,3 +100,7 @@ export const PieceInputSchema = z.object({
   opened: z.array(z.string().max(60)).max(20).default([]),
 });
 export type PieceInput = z.infer<typeof PieceInputSchema>;
+
+/** How many pieces an order makes: of the size measured, and of every other. */
+export const pieceCount = ({ quantity, sizes }: Pick<PieceInput, 'quantity' | 'sizes'>): number =>
+  sizes.reduce((sum, { count }) => sum + count, quantity);

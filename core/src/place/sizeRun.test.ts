@@ -10,7 +10,7 @@ const withSizes = (sizes: [string, Record<string, number>][], placement = 'left-
   const ticket = exampleA();
   return {
     ...ticket,
-    piece: { ...ticket.piece, sizes: sizes.map(([name, readings]) => ({ name, readings })) },
+    piece: { ...ticket.piece, sizes: sizes.map(([name, readings]) => ({ name, count: 1, readings })) },
     place: { ...ticket.place, placement },
   };
 };
@@ -34,7 +34,7 @@ describe('a run of sizes', () => {
 
   it('fills a size’s missing readings in proportion to its width', () => {
     const readings = readingsOfSize(
-      { name: 'L', readings: { chestWidth: 600, length: 700 } },
+      { name: 'L', count: 1, readings: { chestWidth: 600, length: 700 } },
       { chestWidth: 500, length: 600, shoulder: 140 },
       'chestWidth',
     );

@@ -127,37 +127,49 @@ function offRoll(
   return ways.sort((a, b) => a.metres - b.metres)[0] ?? null;
 }
 
-/** The rest off a roll, one that has enough of it before one that has not; null when none is wide enough. */
+/** As many pieces as a roll has enough for, at most `count`; null when it has not enough for one. */
+function mostOff(material: Material, piece: Size, count: number, leastMm: number): CutFrom | null {
+  for (let n = count; n > 0; n--) {
+    const cut = offRoll(piece, n, material.widthMm);
+    if (!cut) return null;
+    if (cut.metres <= material.metresLeft + 1e-9)
+      return { ...cut, material, sheet: null, count: n, offcuts: kept(cut.offcuts, leastMm) };
+    // no row more than there is length for
+    n = Math.min(n, Math.floor((n * material.metresLeft) / cut.metres) + cut.perRow);
+  }
+  return null;
+}
+
+/** The rest off a roll: one that has enough for all, else the one that was begun most; null when none has for one. */
 function fromRoll(
   piece: Size,
   count: number,
   materials: readonly Material[],
   leastMm: number,
 ): CutFrom | null {
-  const options = materials
-    .filter((m) => m.metresLeft > 0)
-    .flatMap((material) => {
-      const cut = offRoll(piece, count, material.widthMm);
-      return cut ? [{ ...cut, material, sheet: null, count, offcuts: kept(cut.offcuts, leastMm) }] : [];
-    });
-  const enough = (cut: CutFrom) => Number(cut.material.metresLeft >= cut.metres);
-  return options.sort((a, b) => enough(b) - enough(a) || a.metres - b.metres)[0] ?? null;
+  const options = materials.flatMap((material) => mostOff(material, piece, count, leastMm) ?? []);
+  const all = (cut: CutFrom) => Number(cut.count === count);
+  return (
+    options.sort(
+      (a, b) =>
+        all(b) - all(a) || (all(a) ? a.metres - b.metres : a.material.metresLeft - b.material.metresLeft),
+    )[0] ?? null
+  );
 }
 
-/** A material once it was cut. A roll with less than was asked is then empty and leaves no offcut. */
+/** A material once it was cut. */
 function cut(material: Material, { sheet, metres, offcuts }: CutFrom): Material {
   if (sheet) return { ...material, loose: withLoose(withLoose(material.loose, [sheet], -1), offcuts, 1) };
-  const short = metres > material.metresLeft;
   return {
     ...material,
-    metresLeft: short ? 0 : material.metresLeft - metres,
-    loose: short ? material.loose : withLoose(material.loose, offcuts, 1),
+    metresLeft: Math.max(0, material.metresLeft - metres),
+    loose: withLoose(material.loose, offcuts, 1),
   };
 }
 
 /**
  * Cuts some pieces of one size: each from the smallest loose sheet that holds it (a piece may lie either way
- * round), the rest in rows off a roll. Offcuts with both sides at least `leastMm` are kept. Straight cuts only.
+ * round), the rest in rows off as many rolls as it needs. Offcuts with both sides at least `leastMm` are kept. Straight cuts only.
  */
 export function cutPieces(
   piece: Size,
@@ -177,9 +189,13 @@ export function cutPieces(
     if (!next) break;
     take(next);
   }
-  const roll = wanted > 0 ? fromRoll(piece, wanted, after, leastMm) : null;
-  if (roll) take(roll);
-  return { from, missing: roll ? 0 : wanted, after };
+  while (wanted > 0) {
+    const roll = fromRoll(piece, wanted, after, leastMm);
+    if (!roll) break;
+    take(roll);
+    wanted -= roll.count;
+  }
+  return { from, missing: wanted, after };
 }
 
 /**

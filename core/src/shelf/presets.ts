@@ -63,5 +63,6 @@ export const USUAL_MACHINE: Omit<Machine, 'id' | 'name'> = {
   knowsHoops: true,
   turnStepDeg: 1,
   fitted: [],
+  bobbinLeftM: null,
   bobbinMetres: 70,
 };

@@ -93,6 +93,8 @@ export const MachineSchema = z.object({
   /** What is in its needles, from the first; beyond the list they are new. `needlesOf` has one for each. */
   fitted: z.array(FittedNeedleSchema).max(20).default([]),
   bobbinMetres: z.number().min(5).max(500),
+  /** What the last piece left on the bobbin in it, m; null: a full one. */
+  bobbinLeftM: z.number().min(0).max(2000).nullable().default(null),
 });
 export type Machine = z.infer<typeof MachineSchema>;
 
@@ -126,9 +128,17 @@ export const ThreadSchema = z.object({
   hex: HexSchema,
   weight: z.union([z.literal(40), z.literal(60)]),
   fibre: z.enum(['polyester', 'rayon', 'cotton', 'metallic']),
-  metresLeft: counted,
+  /** Null: the shop does not count it. */
+  metresLeft: counted.nullable(),
 });
 export type Thread = z.infer<typeof ThreadSchema>;
+
+/** Whether there is some of a thread: what is not counted is there. */
+export const isThere = ({ metresLeft }: Pick<Thread, 'metresLeft'>): boolean => metresLeft !== 0;
+
+/** Whether two spools are of one thread: its colour, weight and fibre. */
+export const isSameThread = (a: Omit<Thread, 'id'>, b: Omit<Thread, 'id'>): boolean =>
+  a.hex.toUpperCase() === b.hex.toUpperCase() && a.weight === b.weight && a.fibre === b.fibre;
 
 /** What is counted as it is used up: needles, wound bobbins, adhesives. */
 export const SUPPLY_TYPES = [...CHOICE_IDS.needle, ...CHOICE_IDS.bobbin, 'spray', 'tape'] as const;

@@ -6,28 +6,40 @@ import { cutSheets } from '../layers/sheetPieces';
 import type { Plan } from '../plan';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
+import type { StitchPlan } from '../stitch/planStitch';
 import { eachOf, type Size, withLoose } from './cutting';
 import {
+  isSameThread,
   LooseSheetsSchema,
   type Machine,
   type Material,
   MOST_COUNTED,
   type Shelf,
   type SupplyType,
+  type Thread,
 } from './schema';
+import { spoolsOf, takeFrom } from './spools';
 import { needlesOf, suppliesFor } from './supplies';
 
+/** The item, and what it was called then. */
+const item = { id: IdSchema, name: z.string().max(120).optional() };
+const bobbinM = z.number().nullable();
 const sizes = z.array(LooseSheetsSchema.omit({ count: true })).default([]);
 
 /**
  * What a finished piece took off the shelf: metres of a roll and loose sheets, and the offcuts it put there; metres
- * of a thread; hours of each of a machine's needles; some of a supply, in its unit.
+ * of a thread; hours of each of a machine's needles, and the bobbin it left there; some of a supply, in its unit.
  */
 export const ShelfUseSchema = z.discriminatedUnion('noun', [
-  z.object({ noun: z.literal('materials'), id: IdSchema, metres: z.number(), sheets: sizes, offcuts: sizes }),
-  z.object({ noun: z.literal('threads'), id: IdSchema, metres: z.number() }),
-  z.object({ noun: z.literal('machines'), id: IdSchema, hours: z.array(z.number()) }),
-  z.object({ noun: z.literal('supplies'), id: IdSchema, amount: z.number() }),
+  z.object({ noun: z.literal('materials'), ...item, metres: z.number(), sheets: sizes, offcuts: sizes }),
+  z.object({ noun: z.literal('threads'), ...item, metres: z.number() }),
+  z.object({
+    noun: z.literal('machines'),
+    ...item,
+    hours: z.array(z.number()),
+    bobbin: z.object({ was: bobbinM, is: bobbinM }).optional(),
+  }),
+  z.object({ noun: z.literal('supplies'), ...item, amount: z.number() }),
 ]);
 export type ShelfUse = z.infer<typeof ShelfUseSchema>;
 
@@ -51,6 +63,7 @@ function materialUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
       {
         noun: 'materials',
         id: now.id,
+        name: now.name,
         metres,
         sheets: moreOf(before, now),
         offcuts: moreOf(now, before),
@@ -59,26 +72,41 @@ function materialUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
   });
 }
 
-/** Metres of each owned thread in all copies, by its id; no more than is there: what is taken can be given back. */
-function threadUses({ stitch }: Plan, copies: number): ShelfUse[] {
-  const byId = new Map<string, number>();
-  for (const { thread, topM } of stitch?.stops ?? [])
-    if (thread) byId.set(thread.id, Math.min(thread.metresLeft, (byId.get(thread.id) ?? 0) + topM * copies));
-  return [...byId].map(([id, metres]) => ({ noun: 'threads', id, metres }));
+/** Metres of each thread of a plan, all its stops and stitchings together. */
+export function threadsNeeded({ stops, stitchings }: StitchPlan): { thread: Thread; metres: number }[] {
+  const needs: { thread: Thread; metres: number }[] = [];
+  for (const { thread, topM } of stops) {
+    if (!thread) continue;
+    const same = needs.find((need) => isSameThread(need.thread, thread));
+    if (same) same.metres += topM * stitchings;
+    else needs.push({ thread, metres: topM * stitchings });
+  }
+  return needs;
 }
 
-function needleUse({ stitch }: Plan, machine: Machine, copies: number): ShelfUse {
+/** Metres off each spool: from as many spools of a thread as it needs, never more than they have. */
+function threadUses(stitch: StitchPlan, shelf: Shelf): ShelfUse[] {
+  return threadsNeeded(stitch).flatMap(({ thread, metres }) =>
+    takeFrom(spoolsOf(thread, shelf.threads), metres, (spool) => spool.metresLeft).map(
+      ({ lot: { id, name }, amount }): ShelfUse => ({ noun: 'threads', id, name, metres: amount }),
+    ),
+  );
+}
+
+function machineUse(stitch: StitchPlan, machine: Machine): ShelfUse {
   const hours = needlesOf(machine).map(() => 0);
-  for (const { needle, stitches } of stitch?.stops ?? [])
-    hours[needle] = (hours[needle] ?? 0) + (stitches * copies) / machine.stitchesPerMinute / MINUTES_AN_HOUR;
-  return { noun: 'machines', id: machine.id, hours };
+  for (const { needle, stitches } of stitch.stops)
+    hours[needle] =
+      (hours[needle] ?? 0) + (stitches * stitch.stitchings) / machine.stitchesPerMinute / MINUTES_AN_HOUR;
+  const { id, name, bobbinLeftM: was } = machine;
+  return { noun: 'machines', id, name, hours, bobbin: { was, is: stitch.bobbinAfterM } };
 }
 
 /** Bobbins, spray and tape that a planned piece takes, each in its own unit; needles go when they are changed. */
 export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyType; amount: number }[] {
   const { stitch, layers, mount, hoop } = plan;
   if (!stitch || !layers || !hoop) return [];
-  const hoopings = hoopingCount(hoop);
+  const hoopings = hoopingCount(hoop) * plan.piece.pieces;
   const counted = (uses: (sheet: Sheet) => boolean) => layers.sheets.filter(uses).length * hoopings;
   const sprayed = counted((s) => s.bond === 'sprayed');
   const taped = counted((s) => s.fastening === 'tape');
@@ -94,10 +122,14 @@ export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyTyp
 
 function supplyUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
   return suppliesNeeded(plan, rules).flatMap(({ type, amount }) => {
-    const [supply] = suppliesFor(type, plan.mount?.machine ?? null, shelf);
-    return supply
-      ? [{ noun: 'supplies' as const, id: supply.id, amount: Math.min(amount, supply.left) }]
-      : [];
+    return takeFrom(suppliesFor(type, plan.mount?.machine ?? null, shelf), amount, ({ left }) => left).map(
+      (taken) => ({
+        noun: 'supplies' as const,
+        id: taken.lot.id,
+        name: taken.lot.name,
+        amount: taken.amount,
+      }),
+    );
   });
 }
 
@@ -106,13 +138,12 @@ function supplyUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
  * stitched, bobbin thread and adhesive. Never more than is there. Empty while the plan has no stitching.
  */
 export function shelfUseOf(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
-  const { stitch, mount, place } = plan;
+  const { stitch, mount } = plan;
   if (!stitch) return [];
-  const copies = Math.max(1, place?.copies.length ?? 1);
   return [
     ...materialUses(plan, shelf, rules),
-    ...threadUses(plan, copies),
-    ...(mount?.machine ? [needleUse(plan, mount.machine, copies)] : []),
+    ...threadUses(stitch, shelf),
+    ...(mount?.machine ? [machineUse(stitch, mount.machine)] : []),
     ...supplyUses(plan, shelf, rules),
   ];
 }
@@ -124,6 +155,17 @@ type ChangedItem = {
 
 /** A count as the shelf keeps it: to a millionth, and within its bounds. */
 const rounded = (value: number): number => Math.min(MOST_COUNTED, Math.max(0, Math.round(value * 1e6) / 1e6));
+
+/** The bobbin in a machine as a piece left it; taking the piece back gives back the one before, unless it is another. */
+function bobbinOf(
+  { bobbinLeftM }: Machine,
+  { was, is }: { was: number | null; is: number | null },
+  by: 1 | -1,
+): number | null {
+  const now = is === null ? null : rounded(is);
+  if (by === 1) return now;
+  return bobbinLeftM === now ? was : bobbinLeftM;
+}
 
 /** How each noun's item is once a use of it is taken (`by` 1) or given back (`by` −1). */
 const AFTER: {
@@ -141,9 +183,13 @@ const AFTER: {
         ? withLoose(withLoose(item.loose, sheets, -1), offcuts, 1)
         : withLoose(withLoose(item.loose, offcuts, -1), sheets, 1),
   }),
-  threads: (item, { metres }, by) => ({ ...item, metresLeft: rounded(item.metresLeft - by * metres) }),
-  machines: (item, { hours }, by) => ({
+  threads: (item, { metres }, by) => ({
     ...item,
+    metresLeft: item.metresLeft === null ? null : rounded(item.metresLeft - by * metres),
+  }),
+  machines: (item, { hours, bobbin }, by) => ({
+    ...item,
+    bobbinLeftM: bobbin ? bobbinOf(item, bobbin, by) : item.bobbinLeftM,
     fitted: needlesOf(item).map((needle, i) => ({
       ...needle,
       hours: rounded(needle.hours + by * (hours[i] ?? 0)),

@@ -4,7 +4,7 @@ import { type Plan, planTicket } from '../plan';
 import { numberFor } from '../rules/numbers';
 import type { HouseRules } from '../rules/schema';
 import type { Ticket } from '../ticket';
-import type { Material, Shelf, SupplyType } from './schema';
+import type { Material, Shelf, SupplyType, Thread } from './schema';
 import { suppliesNeeded } from './shelfUse';
 import { isOut, SUPPLIES } from './supplies';
 
@@ -46,13 +46,16 @@ const rollNeeds = (pieces: readonly SheetPiece[]): Omit<Need, 'ticket'>[] =>
     return { group: 'roll', type, name, amount: metres + lacking };
   });
 
-function threadNeeds({ stitch, layers, place }: Plan, shelf: Shelf): Omit<Need, 'ticket'>[] {
+/** What all spools of one thread are called by. */
+const threadType = ({ hex, weight, fibre }: Thread): string => `${hex.toUpperCase()} ${weight} ${fibre}`;
+
+function threadNeeds({ stitch, layers }: Plan, shelf: Shelf): Omit<Need, 'ticket'>[] {
   if (!stitch || !layers || shelf.threads.length === 0) return [];
-  const copies = Math.max(1, place?.copies.length ?? 1);
+  const copies = stitch.stitchings;
   const kind = layers.parts.thread.choice.name;
   return stitch.stops.map(({ thread, match, hex, name, topM }) =>
     thread && match !== 'substitute'
-      ? { group: 'thread', type: thread.id, name: thread.name, amount: topM * copies }
+      ? { group: 'thread', type: threadType(thread), name: thread.name, amount: topM * copies }
       : {
           group: 'colour',
           type: `${hex} ${kind}`,
@@ -130,12 +133,17 @@ export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: Ho
     const low = onlySheets ? 0 : numberFor(rules, 'lowRollM');
     return line({ group: 'roll', type, name, unit: 'm', has }, low);
   });
-  const threads = shelf.threads.flatMap(({ id, name, metresLeft }) =>
-    line(
-      { group: 'thread', type: id, name: `Thread, ${name}`, unit: 'm', has: metresLeft },
+  const spools = shelf.threads.map((thread) => ({ type: threadType(thread), name: thread.name }));
+  const threads = typesOf('thread', spools).flatMap(([type, name]) => {
+    const left = shelf.threads.filter((t) => threadType(t) === type).map((t) => t.metresLeft);
+    // of a thread that is not counted nobody knows that it is nearly gone
+    if (left.includes(null)) return [];
+    const has = sum(left.map((metres) => metres ?? 0));
+    return line(
+      { group: 'thread', type, name: `Thread, ${name}`, unit: 'm', has },
       numberFor(rules, 'lowThreadM'),
-    ),
-  );
+    );
+  });
   const colours = typesOf('colour', []).flatMap(([type, name]) =>
     line({ group: 'colour', type, name, unit: 'm', has: 0 }, 0),
   );

@@ -56,12 +56,12 @@ export function isOut(type: SupplyType, shelf: Shelf): boolean {
   return !shelf.machines.some((m) => needlesOf(m).some((needle) => needle.type === type));
 }
 
-/** The supplies of a type that serve a machine, its own before those for all, those with some left first. */
+/** The supplies of a type that serve a machine: those with some left first, its own before those for all, what was begun first. */
 export function suppliesFor(type: SupplyType, machine: Machine | null, shelf: Shelf): Supply[] {
   const rank = (s: Supply) => (s.left > 0 ? 0 : 2) + (s.machineId === null ? 1 : 0);
   return shelf.supplies
     .filter((s) => s.type === type && (s.machineId === null || s.machineId === machine?.id))
-    .sort((a, b) => rank(a) - rank(b));
+    .sort((a, b) => rank(a) - rank(b) || a.left - b.left);
 }
 
 /**

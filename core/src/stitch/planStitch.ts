@@ -24,12 +24,16 @@ export interface StitchStop extends PlannedStop {
 
 export interface StitchPlan {
   stops: StitchStop[];
+  /** How often the design is stitched: its copies on every piece of the order. */
+  stitchings: number;
   totalMinutes: number;
   topM: number;
   bobbinNeededM: number;
   bobbinLeftM: number;
-  /** Index of the colour stop in which the bobbin would run out; null when it lasts. */
-  runsOutAt: number | null;
+  /** The colour stop in which the bobbin would run out, and the piece, both from 0; null when it lasts. */
+  runsOut: { stop: number; piece: number } | null;
+  /** What is then left on the bobbin in the machine, full ones put in as they run out. */
+  bobbinAfterM: number;
   acts: Phrase[];
   findings: Finding[];
   reasons: Reason[];
@@ -88,28 +92,42 @@ function planStop(stop: ThreadedStop, i: number, { machine, rules }: StitchConte
   };
 }
 
-/** Copy by copy, the colour stop in which the bobbin ends. */
-function runsOut(stops: readonly StitchStop[], leftM: number, copies: number): number | null {
-  let used = 0;
-  for (let copy = 0; copy < copies; copy++) {
-    for (const [i, stop] of stops.entries()) {
-      used += stop.bobbinM;
-      if (used > leftM) return i;
-    }
-  }
-  return null;
+/** The piece and the colour stop in which the bobbin ends: whole stitchings first, then stop by stop. */
+function runsOut(
+  stops: readonly StitchStop[],
+  leftM: number,
+  { copies, pieces }: Pick<StitchContext, 'copies' | 'pieces'>,
+): StitchPlan['runsOut'] {
+  const once = stops.reduce((sum, stop) => sum + stop.bobbinM, 0);
+  if (once * copies * pieces <= leftM) return null;
+  const whole = Math.floor(leftM / once);
+  let used = whole * once;
+  const stop = stops.findIndex(({ bobbinM: metres }) => {
+    used += metres;
+    return used > leftM;
+  });
+  return { stop: Math.max(0, stop), piece: Math.min(pieces - 1, Math.floor(whole / copies)) };
+}
+
+/** What is left on the bobbin once so much was taken, a full one put in whenever it ran out. */
+export function bobbinAfter(leftM: number, takenM: number, fullM: number): number {
+  if (takenM <= leftM) return leftM - takenM;
+  const beyond = (takenM - leftM) % fullM;
+  return beyond === 0 ? 0 : fullM - beyond;
 }
 
 function bobbinFinding(
-  plan: Pick<StitchPlan, 'bobbinLeftM' | 'bobbinNeededM' | 'runsOutAt' | 'stops'>,
+  plan: Pick<StitchPlan, 'bobbinLeftM' | 'bobbinNeededM' | 'runsOut' | 'stops'>,
   fullM: number,
-  rules: HouseRules,
+  { rules, pieces }: Pick<StitchContext, 'rules' | 'pieces'>,
 ): Finding[] {
   const share = (plan.bobbinLeftM / plan.bobbinNeededM) * 100;
   if (share >= numberFor(rules, 'bobbinLeastPercent')) return [];
-  const at = plan.runsOutAt === null ? null : plan.stops[plan.runsOutAt];
+  const { runsOut: out } = plan;
+  const at = out && plan.stops[out.stop];
+  const inPiece = out && pieces > 1 ? phrase`piece ${count(out.piece + 1)} of ${count(pieces)}, ` : phrase``;
   const text = at
-    ? phrase`The bobbin runs out in colour ${String((plan.runsOutAt ?? 0) + 1)}, ${at.name}: ${metres(plan.bobbinLeftM)} left, ${metres(plan.bobbinNeededM)} needed.`
+    ? phrase`The bobbin runs out in ${inPiece}colour ${String(out.stop + 1)}, ${at.name}: ${metres(plan.bobbinLeftM)} left, ${metres(plan.bobbinNeededM)} needed.`
     : phrase`The bobbin is short: ${metres(plan.bobbinLeftM)} left is ${percent(share)} of the ${metres(plan.bobbinNeededM)} needed.`;
   const refill: Finding['mends'] =
     plan.bobbinLeftM < fullM
@@ -117,7 +135,7 @@ function bobbinFinding(
           {
             label: phrase`Put in a full bobbin`,
             result: phrase`${metres(fullM)} to start with`,
-            change: { stage: 'stitch', set: { bobbinLeftM: null } },
+            change: { stage: 'stitch', set: { bobbinLeftM: fullM } },
           },
         ]
       : [];
@@ -147,25 +165,35 @@ export interface StitchContext {
   kind: ThreadKind;
   /** How often the design is stitched on this piece. */
   copies: number;
+  /** How many pieces the order makes. */
+  pieces: number;
 }
 
-/** Colour stops of one copy with their minutes and thread, the totals of all copies, and whether the bobbin lasts. */
+/**
+ * Colour stops of one copy with their minutes and thread, the totals of all copies on all pieces, and whether the
+ * bobbin lasts: as the last piece left it, unless the maker says otherwise.
+ */
 export function planStitch(input: StitchInput, facts: DesignFacts, context: StitchContext): StitchPlan {
-  const { machine, shelf, rules, copies } = context;
+  const { machine, shelf, rules, copies, pieces } = context;
+  const stitchings = copies * pieces;
   const needles = machine?.needles ?? 1;
   const stops = threadNeedles(facts.stops, needles, { threads: shelf.threads, kind: context.kind }).map(
     (stop, i) => planStop(stop, i, context),
   );
-  const total = (of: (stop: StitchStop) => number) => stops.reduce((sum, stop) => sum + of(stop), 0) * copies;
+  const total = (of: (stop: StitchStop) => number) =>
+    stops.reduce((sum, stop) => sum + of(stop), 0) * stitchings;
   const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
-  const bobbinLeftM = input.bobbinLeftM ?? fullM;
+  const bobbinLeftM = input.bobbinLeftM ?? machine?.bobbinLeftM ?? fullM;
+  const bobbinNeededM = total((s) => s.bobbinM);
   const plan = {
     stops,
+    stitchings,
     totalMinutes: total((s) => s.minutes),
     topM: total((s) => s.topM),
-    bobbinNeededM: total((s) => s.bobbinM),
+    bobbinNeededM,
     bobbinLeftM,
-    runsOutAt: runsOut(stops, bobbinLeftM, copies),
+    runsOut: runsOut(stops, bobbinLeftM, context),
+    bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
   };
   const betweenColours = schoolFor(rules, 'jumps') === 'betweenColours';
   return {
@@ -188,18 +216,18 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
           : [],
       ),
     ],
-    findings: [...bobbinFinding(plan, fullM, rules), ...needleFindings(stops, machine, rules)],
+    findings: [...bobbinFinding(plan, fullM, context), ...needleFindings(stops, machine, rules)],
     reasons: [
       because('time', phrase`Stitches by speed, colour changes and jump trims.`, [
         phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,
-        ...(copies > 1
+        ...(stitchings > 1
           ? [
-              phrase`with changes and trims ${minutes(plan.totalMinutes / copies)} each, ${count(copies)} of them: ${minutes(plan.totalMinutes)}`,
+              phrase`with changes and trims ${minutes(plan.totalMinutes / stitchings)} each, ${count(stitchings)} of them: ${minutes(plan.totalMinutes)}`,
             ]
           : [phrase`with changes and trims ${minutes(plan.totalMinutes)}`]),
       ]),
       because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
-        phrase`${count(facts.stitches)} × (${count(numberFor(rules, 'topThreadFactor') / 100)} × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM / copies)}${copies > 1 ? phrase`, ${count(copies)} of them: ${metres(plan.topM)}` : phrase``}`,
+        phrase`${count(facts.stitches)} × (${count(numberFor(rules, 'topThreadFactor') / 100)} × ${count(numberFor(rules, 'meanStitchMm'))} + ${count(numberFor(rules, 'topThreadPerStitchMm'))}) mm = ${metres(plan.topM / stitchings)}${stitchings > 1 ? phrase`, ${count(stitchings)} of them: ${metres(plan.topM)}` : phrase``}`,
         phrase`bobbin ${percent(numberFor(rules, 'bobbinShare'))} = ${metres(plan.bobbinNeededM)}`,
       ]),
     ],

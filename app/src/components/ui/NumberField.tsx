@@ -8,7 +8,7 @@ interface NumberFieldProps {
   value: number | null;
   /** A number that was read, within the bounds of the schema. */
   onNumber: (value: number) => void;
-  hint?: string;
+  hint?: string | undefined;
   grow?: boolean;
 }
 

@@ -28,8 +28,8 @@ import { useBenchKeys } from '../../hooks/useBenchKeys';
 import { useShop } from '../../hooks/useShop';
 import { type KeptTicket, useRestoreTicketMutation, useTicketsQuery } from '../../services/api';
 import { Thumbnail } from '../../sheet/Thumbnail';
-import { STAGE_NAMES } from '../../tape/Tape';
 import { useAppSelector } from '../../store/store';
+import { STAGE_NAMES } from '../../tape/Tape';
 import { usePalette } from '../../theme/palette';
 
 interface BenchRow {

@@ -37,6 +37,7 @@ export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (th
       />
       <NumberField
         label="metres left"
+        hint={thread.metresLeft === null ? 'Empty: not counted, and never called nearly gone.' : undefined}
         at="metresLeft"
         value={thread.metresLeft}
         onNumber={(metresLeft) => onThread({ ...thread, metresLeft })}

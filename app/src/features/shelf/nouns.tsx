@@ -124,7 +124,8 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
       }),
     },
     above: () => <ThreadFiles />,
-    detail: (t) => `${t.weight} wt ${t.fibre}, ${t.metresLeft} m`,
+    detail: (t) =>
+      `${t.weight} wt ${t.fibre}, ${t.metresLeft === null ? 'metres not counted' : `${t.metresLeft} m`}`,
     aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
     form: (thread, save) => <ThreadForm thread={thread} onThread={save} />,
   },

@@ -18,7 +18,10 @@ export function SizeFields() {
   const blanks = shelf.blanks.filter((b) => b.kind === kind && !sizes.some((s) => s.name === b.name));
   const own = width ? (ticket.piece.readings[width.id] ?? width.typicalMm) : 0;
   const add = () =>
-    set([...sizes, { name: `size ${sizes.length + 1}`, readings: width ? { [width.id]: own } : {} }]);
+    set([
+      ...sizes,
+      { name: `size ${sizes.length + 1}`, count: 1, readings: width ? { [width.id]: own } : {} },
+    ]);
   return (
     <View style={{ gap: 10 }}>
       {blanks.length > 0 ? (
@@ -28,14 +31,16 @@ export function SizeFields() {
               key={b.id}
               title={`+ ${b.name}`}
               label={`Add ${b.name}`}
-              onPress={() => set([...sizes, { name: b.name, readings: b.readings }])}
+              onPress={() => set([...sizes, { name: b.name, count: 1, readings: b.readings }])}
             />
           ))}
           {blanks.length > 1 ? (
             <Press
               title={`+ all ${blanks.length}`}
               label="Add all blanks"
-              onPress={() => set([...sizes, ...blanks.map((b) => ({ name: b.name, readings: b.readings }))])}
+              onPress={() =>
+                set([...sizes, ...blanks.map((b) => ({ name: b.name, count: 1, readings: b.readings }))])
+              }
             />
           ) : null}
         </View>

@@ -14,7 +14,7 @@ function fromWords({ sheet, material, metres: length, offcuts }: CutFrom, units:
 
 function missingWords({ type, count, missing }: SheetPiece, owned: ReadonlySet<string>): string {
   const whose = missing === count ? '' : `for ${missing} of them `;
-  return `${whose}${owned.has(type) ? 'nothing on the shelf is large enough' : 'none of it on the shelf'}`;
+  return `${whose}${owned.has(type) ? 'no sheet on the shelf is large enough, and no roll has enough' : 'none of it on the shelf'}`;
 }
 
 /** What to cut for this ticket, and from what: an offcut before the roll. */

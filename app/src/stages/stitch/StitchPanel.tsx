@@ -86,7 +86,12 @@ export function StitchPanel() {
   const { stitch } = plan;
   if (!stitch) return null;
   const done = ticket.stitch.stopsDone;
+  const { pieces } = plan.piece;
   const copies = plan.place?.copies.length ?? 1;
+  const counted = [
+    ...(pieces > 1 ? [`${pieces} pieces`] : []),
+    ...(copies > 1 ? [`${copies} copies${pieces > 1 ? ' each' : ''}`] : []),
+  ];
   const needles = plan.mount?.machine?.needles ?? 1;
   return (
     <View style={{ gap: 12 }}>
@@ -94,7 +99,7 @@ export function StitchPanel() {
         <Txt
           as="heading"
           level={2}
-        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stitch.stops.length} ${stitch.stops.length === 1 ? 'colour' : 'colours'}${copies > 1 ? `, ${copies} copies` : ''}`}</Txt>
+        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stitch.stops.length} ${stitch.stops.length === 1 ? 'colour' : 'colours'}${counted.map((words) => `, ${words}`).join('')}`}</Txt>
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>
@@ -113,7 +118,7 @@ export function StitchPanel() {
         ))}
       </View>
       <NumberField
-        label="bobbin left, m (empty: a full one)"
+        label="bobbin left, m (empty: as the last piece left it)"
         at="stitch.bobbinLeftM"
         value={ticket.stitch.bobbinLeftM}
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
