@@ -9,7 +9,7 @@ module.exports = {
   rootDir: __dirname,
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
   transformIgnorePatterns: [
-    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-dsv|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink)(/|$|-))',
+    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink)(/|$|-))',
   ],
   transform: { ...preset.transform, '\\.mjs$': babel },
   moduleNameMapper: {

@@ -388,7 +388,7 @@ test('threads come from a list and go out as one; a list that cannot be read say
   await list.setInputFiles(file('name,hex\nfog,#B7BCC0\nbroken,#12'));
   await ticket.reads('Line 3: hex cannot be read. The shelf is as it was.');
   await list.setInputFiles(file('name,hex\nfog,#B7BCC0\nnavy,#1F3A5F'));
-  await ticket.reads('1 threads brought in, 1 were here already.');
+  await ticket.reads('1 thread brought in, 1 were here already.');
   await expect(page.getByRole('heading', { name: `Threads: ${before + 1}` })).toBeVisible();
   const waiting = page.waitForEvent('download');
   await page.getByRole('link', { name: 'As palette text' }).click();

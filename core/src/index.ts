@@ -91,7 +91,16 @@ export { FABRICS } from './piece/fabrics';
 export { datumName, isA, PIECE_FAMILIES, type PieceOutline, type Reading } from './piece/geometry';
 export { PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId } from './piece/kinds';
 export { type Face, faceOf, type PiecePlan } from './piece/planPiece';
-export { type Evenness, type Fabric, type Grain, type Size, STRIP_EDGES, STRUCTURES } from './piece/schema';
+export {
+  type Evenness,
+  type Fabric,
+  type Grain,
+  type PieceInput,
+  pieceCount,
+  type Size,
+  STRIP_EDGES,
+  STRUCTURES,
+} from './piece/schema';
 export { sewingCuts } from './piece/sewing';
 export { depthLandmarks } from './place/depths';
 export { movedCopy, posesOf } from './place/moveCopy';
@@ -142,6 +151,7 @@ export {
 export { type ShelfUse, ShelfUseSchema, shelfAfter, shelfUseOf } from './shelf/shelfUse';
 export { type ShoppingLine, type ShoppingUnit, shoppingList } from './shelf/shopping';
 export { changeNeedle, needlesOf, SUPPLIES, withNeedle } from './shelf/supplies';
+export { usesInWords } from './shelf/useInWords';
 export { nextStage, type StageState, stageStates } from './stageStates';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './stages';
 export { deckOf } from './steps/jobSteps';

@@ -87,6 +87,8 @@ export function createApp(context: Context) {
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),
   );
   app.use('*', serveStatic({ root: context.config.webRoot }));
+  // Browsers ask for it unasked.
+  app.get('/favicon.ico', (c) => c.body(null, 204));
   // A page of the app has no dot in its name; what has one is a file, and it is missing.
   app.get('*', async (c, next) =>
     /\.[^/]*$/.test(c.req.path) ? c.text('There is no such file.', 404) : next(),

@@ -263,6 +263,7 @@ describe('the interface’s own description', () => {
         '/api/set-aside/{place}/{id}',
         '/api/set-aside/{place}/{id}/mend',
         '/api/set-aside/{place}/{id}/restore',
+        '/api/shelf/batch',
         '/api/shelf/blanks/{id}',
         '/api/shelf/fabrics/{id}',
         '/api/shelf/placements/{id}',

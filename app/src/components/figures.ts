@@ -11,6 +11,9 @@ export function amount(value: number, unit: ShoppingUnit): string {
   return `${figure} ${figure === '1' ? unit.replace(/s$/, '') : unit}`;
 }
 
+/** So many of a thing, by its name in the singular: "1 thread", "20 threads". */
+export const countOf = (count: number, thing: string): string => `${count} ${thing}${count === 1 ? '' : 's'}`;
+
 /** A rectangle's two sides. */
 export const sides = (size: { widthMm: number; heightMm: number }, units: DisplayUnits): string =>
   `${formatLength(size.widthMm, units)} × ${formatLength(size.heightMm, units)}`;

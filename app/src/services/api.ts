@@ -1,5 +1,5 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import type { HouseRules, LogEntry, LogSummary, Shelf, ShelfNoun, Ticket } from '@zt/core';
+import type { HouseRules, LogEntry, LogSummary, Shelf, ShelfNoun, ShelfUse, Ticket } from '@zt/core';
 import type {
   PracticeAnswer,
   PracticeCommand,
@@ -33,6 +33,9 @@ export interface SetAside {
   canMend: boolean;
 }
 type SetAsideRow = Pick<SetAside, 'place' | 'id'>;
+
+/** An entry with what logging it took off the shelf. */
+export type KeptEntry = LogEntry & { taken: ShelfUse[] };
 
 export type LogFilter = Partial<Pick<LogSummary, 'kind' | 'fabricId' | 'method' | 'outcome'>>;
 
@@ -113,6 +116,14 @@ export const api = createApi({
         });
       },
     }),
+    /** Many changes of the shelf as one: all of them, or none. */
+    changeShelf: build.mutation<
+      unknown,
+      { put?: { noun: ShelfNoun; item: { id: string } }[]; remove?: { noun: ShelfNoun; id: string }[] }
+    >({
+      query: (body) => ({ url: '/shelf/batch', method: 'POST', body }),
+      invalidatesTags: ['shelf'],
+    }),
     rules: build.query<HouseRules, void>({ query: () => '/rules', providesTags: ['rules'] }),
     saveRules: build.mutation<HouseRules, HouseRules>({
       query: (rules) => ({ url: '/rules', method: 'PUT', body: rules }),
@@ -125,7 +136,7 @@ export const api = createApi({
       query: (params) => ({ url: '/logbook', params }),
       providesTags: ['logbook'],
     }),
-    entry: build.query<LogEntry, string>({ query: (id) => `/logbook/${id}`, providesTags: ['logbook'] }),
+    entry: build.query<KeptEntry, string>({ query: (id) => `/logbook/${id}`, providesTags: ['logbook'] }),
     addEntry: build.mutation<{ id: string; loggedAt: string }, Omit<LogEntry, 'loggedAt'>>({
       query: (entry) => ({ url: '/logbook', method: 'POST', body: entry }),
       invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
@@ -165,6 +176,7 @@ export const {
   useShelfQuery,
   usePutItemMutation,
   useRemoveItemMutation,
+  useChangeShelfMutation,
   useRulesQuery,
   useSaveRulesMutation,
   useLogbookQuery,

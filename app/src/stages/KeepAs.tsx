@@ -5,6 +5,7 @@ import { Press } from '../components/ui/Press';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
 import { newId } from '../hooks/newId';
+import { useShop } from '../hooks/useShop';
 import { usePutItemMutation } from '../services/api';
 
 interface KeepAsProps<N extends ShelfNoun> {
@@ -16,9 +17,13 @@ interface KeepAsProps<N extends ShelfNoun> {
 
 /** Keeps something of this ticket on the shelf under a name, for the next time. */
 export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }: KeepAsProps<N>) {
+  const { shelf } = useShop();
   const [put, putting] = usePutItemMutation();
   const [name, setName] = useState('');
   const [kept, setKept] = useState('');
+  const names: readonly { name: string }[] = shelf[noun];
+  const twice =
+    name.trim() !== kept && names.some((item) => item.name.toLowerCase() === name.trim().toLowerCase());
   const keep = () => {
     void put({ noun, item: itemOf(newId(), name.trim()) });
     setKept(name.trim());
@@ -28,8 +33,13 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
         <TextField grow label={label} value={name} onText={setName} placeholder={placeholder} />
-        <Press title="Keep" label={`${label}: keep`} disabled={name.trim() === ''} onPress={keep} />
+        <Press title="Keep" label={`${label}: keep`} disabled={name.trim() === '' || twice} onPress={keep} />
       </View>
+      {twice ? (
+        <Txt as="small" tone="madder" live>
+          {`There is a “${name.trim()}” already. Keep this one under another name.`}
+        </Txt>
+      ) : null}
       {putting.isSuccess ? <Txt as="small" live>{`“${kept}” is on the shelf.`}</Txt> : null}
       {putting.isError ? (
         <Txt

@@ -89,6 +89,7 @@ const FIELDS = Object.entries(bare).flatMap(([stage, inputs]) =>
 );
 const size = fc.record({
   name: fc.string({ maxLength: 80 }),
+  count: fc.integer(),
   readings: fc.dictionary(fc.string(), fc.double()),
 });
 

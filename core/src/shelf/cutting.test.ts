@@ -41,9 +41,19 @@ describe('cutting from a roll', () => {
     expect(from).toMatchObject([{ material: { id: 'material-long' }, offcuts: [] }]);
   });
 
-  it('that is too short leaves it empty, without an offcut', () => {
-    const { after } = cutPieces(size(200, 150), 1, [material(500, 0.1)], 100);
-    expect(after[0]).toMatchObject({ metresLeft: 0, loose: [] });
+  it('that is too short is left as it is, and says what is missing', () => {
+    const { after, missing } = cutPieces(size(200, 150), 1, [material(500, 0.1)], 100);
+    expect([after[0], missing]).toMatchObject([{ metresLeft: 0.1, loose: [] }, 1]);
+  });
+
+  it('takes from as many rolls as it needs: four pieces off two rolls of 0.3 m', () => {
+    const rolls = ['a', 'b'].map((id) => ({ ...material(200, 0.3), id: `roll-of-${id}` }));
+    const { from, after, missing } = cutPieces(size(200, 150), 4, rolls, 100);
+    expect(from.map(({ material: { id }, count, metres }) => [id, count, metres])).toEqual([
+      ['roll-of-a', 2, 0.3],
+      ['roll-of-b', 2, 0.3],
+    ]);
+    expect([after.map((m) => m.metresLeft), missing]).toEqual([[0, 0], 0]);
   });
 
   it('says how many pieces nothing is wide enough for', () => {

@@ -1,9 +1,14 @@
+import fc from 'fast-check';
+import { sheetPieces } from '../layers/sheetPieces';
 import { planTicket } from '../plan';
 import { DEFAULT_HOUSE_RULES } from '../rules/schema';
+import { bobbinAfter } from '../stitch/planStitch';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { applyChange } from '../ticket';
+import { say } from '../units/phrase';
 import type { Shelf, Supply } from './schema';
-import { shelfAfter, shelfUseOf } from './shelfUse';
+import { type ShelfUse, shelfAfter, shelfUseOf } from './shelfUse';
+import { shoppingList } from './shopping';
 
 const useOf = (ticket = exampleA(), shelf = SAMPLE_SHELF) =>
   shelfUseOf(planTicket(ticket, shelf, DEFAULT_HOUSE_RULES), shelf, DEFAULT_HOUSE_RULES);
@@ -71,6 +76,7 @@ describe('offcuts', () => {
     expect(uses[0]).toEqual({
       noun: 'materials',
       id: 'material-0',
+      name: 'cut-away',
       metres: 0,
       sheets: [{ widthMm: 310, heightMm: 182 }],
       offcuts: [{ widthMm: 120, heightMm: 182 }],
@@ -134,4 +140,198 @@ it('each needle of a many-needle machine counts the hours of its own colours', (
   expect(hours).toEqual([3200 / 650 / 60, 3200 / 650 / 60, 0]);
   const after = changed(shelf, useOf(exampleA(), shelf), 1).machines[0];
   expect(after?.fitted.map((n) => n.hours > 0)).toEqual([true, true, false]);
+});
+
+describe('stock', () => {
+  const left = (shelf: Shelf) => ({
+    thread: shelf.threads.reduce((sum, t) => sum + (t.metresLeft ?? 0), 0),
+    roll: shelf.materials.reduce((sum, m) => sum + m.metresLeft, 0),
+    supply: shelf.supplies.reduce((sum, s) => sum + s.left, 0),
+  });
+  const taken = (uses: readonly ShelfUse[]) => {
+    const sums = { thread: 0, roll: 0, supply: 0 };
+    for (const use of uses) {
+      if (use.noun === 'threads') sums.thread += use.metres;
+      if (use.noun === 'materials') sums.roll += use.metres;
+      if (use.noun === 'supplies') sums.supply += use.amount;
+    }
+    return sums;
+  };
+  const share = (whole: number, parts: readonly number[]): number[] => {
+    const sum = parts.reduce((a, b) => a + b, 0);
+    return parts.map((part) => (whole * part) / sum);
+  };
+  /** The sample shelf with each thing in several lots, and no loose sheets: they are no metres. */
+  const splitShelf = (parts: readonly number[]): Shelf => ({
+    ...SAMPLE_SHELF,
+    threads: SAMPLE_SHELF.threads.flatMap((t) =>
+      share(t.metresLeft ?? 0, parts).map((metresLeft, i) => ({ ...t, id: `${t.id}-${i}`, metresLeft })),
+    ),
+    materials: SAMPLE_SHELF.materials.flatMap((m) =>
+      share(m.metresLeft, parts).map((metresLeft, i) => ({
+        ...m,
+        id: `${m.id}-${i}`,
+        metresLeft,
+        loose: [],
+      })),
+    ),
+    supplies: share(6, parts).map((amount, i) => ({
+      id: `supply-bobbin-${i}`,
+      name: 'bobbins',
+      type: 'bobbin-60',
+      left: amount,
+      machineId: null,
+    })),
+  });
+  const act = fc.oneof(
+    fc.record({
+      act: fc.constant('log' as const),
+      which: fc.boolean(),
+      pieces: fc.integer({ min: 1, max: 30 }),
+    }),
+    fc.record({ act: fc.constant('take back' as const), which: fc.nat(20) }),
+    fc.record({
+      act: fc.constant('buy' as const),
+      which: fc.nat(20),
+      amount: fc.integer({ min: 1, max: 50 }),
+    }),
+  );
+
+  it('is what it was and what was bought, less what lies in the entries, however it is split and whatever is done', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 4 }),
+        fc.array(act, { maxLength: 10 }),
+        (parts, acts) => {
+          let shelf = splitShelf(parts);
+          const start = left(shelf);
+          const bought = { thread: 0, roll: 0, supply: 0 };
+          let entries: ShelfUse[][] = [];
+          for (const step of acts) {
+            if (step.act === 'log') {
+              const ticket = step.which ? exampleA() : exampleB();
+              const order = applyChange(ticket, { stage: 'piece', set: { quantity: step.pieces } });
+              const uses = useOf(order, shelf);
+              shelf = changed(shelf, uses, 1);
+              entries = [...entries, uses];
+            } else if (step.act === 'take back') {
+              const at = entries.length === 0 ? -1 : step.which % entries.length;
+              if (at >= 0) shelf = changed(shelf, entries[at] ?? [], -1);
+              entries = entries.filter((_, i) => i !== at);
+            } else {
+              const spool = shelf.threads[step.which % shelf.threads.length];
+              bought.thread += step.amount;
+              shelf = {
+                ...shelf,
+                threads: shelf.threads.map((t) =>
+                  t === spool ? { ...t, metresLeft: (t.metresLeft ?? 0) + step.amount } : t,
+                ),
+              };
+            }
+            const out = taken(entries.flat());
+            const now = left(shelf);
+            for (const what of ['thread', 'roll', 'supply'] as const)
+              expect(now[what]).toBeCloseTo(start[what] + bought[what] - out[what], 4);
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('of an empty spool beside a full one is the full one’s', () => {
+    const navy = SAMPLE_SHELF.threads.find((t) => t.name === 'navy');
+    if (!navy) throw new Error('the shelf has navy');
+    const shelf: Shelf = {
+      ...SAMPLE_SHELF,
+      threads: [{ ...navy, id: 'navy-empty-1', metresLeft: 0 }, ...SAMPLE_SHELF.threads],
+    };
+    const plan = planTicket(exampleA(), shelf, DEFAULT_HOUSE_RULES);
+    expect(plan.stitch?.stops[0]?.thread?.id).toBe(navy.id);
+    expect(useOf(exampleA(), shelf).some((u) => u.id === 'navy-empty-1')).toBe(false);
+  });
+
+  it('is taken from as many boxes as it needs, the one begun first', () => {
+    const bobbins = [20, 0.01].map(
+      (amount, i): Supply => ({
+        id: `box-${i}-of-two`,
+        name: 'box',
+        type: 'bobbin-60',
+        left: amount,
+        machineId: null,
+      }),
+    );
+    const order = applyChange(exampleA(), { stage: 'piece', set: { quantity: 20 } });
+    const uses = useOf(order, { ...SAMPLE_SHELF, supplies: bobbins });
+    const boxes = uses.flatMap((u) => (u.noun === 'supplies' ? [[u.id, u.amount > 0.01]] : []));
+    expect(boxes).toEqual([
+      ['box-1-of-two', false],
+      ['box-0-of-two', true],
+    ]);
+  });
+
+  it('that is not counted is not counted down, and is never called nearly gone', () => {
+    const shelf: Shelf = {
+      ...SAMPLE_SHELF,
+      threads: SAMPLE_SHELF.threads.map((t) => ({ ...t, metresLeft: null })),
+    };
+    const uses = useOf(exampleA(), shelf);
+    expect(changed(shelf, uses, 1).threads.map((t) => t.metresLeft)).toEqual([null, null]);
+    expect(
+      shoppingList([exampleA()], shelf, DEFAULT_HOUSE_RULES).filter((l) => l.name.startsWith('Thread')),
+    ).toEqual([]);
+  });
+});
+
+describe('an order of twenty', () => {
+  const one = planTicket(exampleA(), SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+  const order = applyChange(exampleA(), {
+    stage: 'piece',
+    set: { quantity: 12, sizes: [{ name: 'L', count: 8, readings: { chestWidth: 560 } }] },
+  });
+  const twenty = planTicket(order, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+
+  it('counts in time, thread, bobbin, sheets and needles', () => {
+    const sums = (plan: typeof one) =>
+      [plan.stitch?.totalMinutes, plan.stitch?.topM, plan.stitch?.bobbinNeededM] as number[];
+    for (const [i, sum] of sums(twenty).entries()) expect(sum).toBeCloseTo(20 * (sums(one)[i] ?? 0), 6);
+    expect(sheetPieces(twenty, SAMPLE_SHELF, DEFAULT_HOUSE_RULES)[0]?.count).toBe(20);
+    const hours = (plan: typeof one) =>
+      shelfUseOf(plan, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).flatMap((u) =>
+        u.noun === 'machines' ? u.hours : [],
+      );
+    expect(hours(twenty)[0]).toBeCloseTo(20 * (hours(one)[0] ?? 0), 6);
+  });
+
+  it('says in which piece the bobbin runs out', () => {
+    const found = twenty.findings.find((f) => f.code === 'stitch-bobbin');
+    expect(say(found?.text ?? [], { system: 'mm' })).toMatch(
+      /^The bobbin runs out in piece \d+ of 20, colour \d/,
+    );
+  });
+
+  it('leaves a bobbin in the machine that the next piece begins with; taking it back leaves the one before', () => {
+    const uses = useOf(order);
+    const after = changed(SAMPLE_SHELF, uses, 1);
+    const bobbin = after.machines[0]?.bobbinLeftM ?? null;
+    expect(bobbin).toBeCloseTo(twenty.stitch?.bobbinAfterM ?? -1, 4);
+    expect(planTicket(exampleA(), after, DEFAULT_HOUSE_RULES).stitch?.bobbinLeftM).toBe(bobbin);
+    expect(changed(after, uses, -1).machines[0]?.bobbinLeftM).toBeNull();
+  });
+
+  it('never leaves more than a full bobbin, nor less than none', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 70, noNaN: true }),
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        (start, taken) => {
+          const after = bobbinAfter(start, taken, 70);
+          expect(after).toBeGreaterThanOrEqual(0);
+          expect(after).toBeLessThanOrEqual(70);
+          const put = Math.round((after + taken - start) / 70);
+          expect(start + 70 * put - taken).toBeCloseTo(after, 6);
+        },
+      ),
+    );
+  });
 });

@@ -9,6 +9,7 @@ import {
   NEEDLES,
   type Phrase,
   type Plan,
+  pieceCount,
   SEVERITY_WORDS,
   type Sheet,
   say,
@@ -22,11 +23,12 @@ import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
+import { Took } from '../../components/Took';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { useShop } from '../../hooks/useShop';
-import { useEntryQuery } from '../../services/api';
+import { type KeptEntry, useEntryQuery } from '../../services/api';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { usePalette } from '../../theme/palette';
 
@@ -98,7 +100,7 @@ function linesOf(entry: LogEntry, frozen: Frozen, hoopName: (id: string) => stri
   ];
 }
 
-function Entry({ entry }: { entry: LogEntry }) {
+function Entry({ entry }: { entry: KeptEntry }) {
   const p = usePalette();
   const { shelf, units } = useShop();
   const frozen = entry.plan as Frozen;
@@ -111,6 +113,7 @@ function Entry({ entry }: { entry: LogEntry }) {
     ),
     ...factLines(entry, frozen, units),
   ];
+  const pieces = pieceCount(entry.ticket.piece);
   const minutes = Object.entries(entry.log.minutes);
   return (
     <View style={{ gap: 16 }}>
@@ -125,6 +128,7 @@ function Entry({ entry }: { entry: LogEntry }) {
           {entry.log.misplacementMm === null ? null : (
             <Txt>{`Off its place by ${formatLength(entry.log.misplacementMm, units)}.`}</Txt>
           )}
+          {pieces > 1 ? <Txt as="strong">{`${pieces} pieces`}</Txt> : null}
           {entry.log.note ? <Txt>{entry.log.note}</Txt> : null}
           {entry.log.nextTime ? <Txt>{`Next time: ${entry.log.nextTime}`}</Txt> : null}
           {minutes.length > 0 ? (
@@ -134,6 +138,7 @@ function Entry({ entry }: { entry: LogEntry }) {
           ) : null}
         </View>
       </View>
+      <Took uses={entry.taken} />
       <Txt as="heading" level={2}>
         As it was done
       </Txt>

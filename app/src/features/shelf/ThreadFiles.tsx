@@ -1,48 +1,102 @@
 import { type ReadPalette, readThreads, threadsToCsv, threadsToPalette } from '@zt/core/colour/palette';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { countOf } from '../../components/figures';
 import { UndoBar } from '../../components/UndoBar';
+import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useShop } from '../../hooks/useShop';
-import { usePutItemMutation, useRemoveItemMutation } from '../../services/api';
+import { useChangeShelfMutation } from '../../services/api';
+import { type Decoded, decoded, tellingLine } from './decoded';
 
 const asFile = (type: string, text: string) => `data:${type};charset=utf-8,${encodeURIComponent(text)}`;
 
-/** Threads brought in from a file, and those that were here already. */
+type Listed = Extract<ReadPalette, { ok: true }>;
+interface Brought {
+  ids: string[];
+  /** Lines that name a thread twice, or one that was on the shelf. */
+  known: number;
+  refused: Listed['refused'];
+}
+
+const keyOf = (t: { name: string; hex: string; weight: number; fibre: string }) =>
+  `${t.name.toLowerCase()} ${t.hex.toUpperCase()} ${t.weight} ${t.fibre}`;
+
+/** Threads brought in from a file, in one go: all of them, or none; and those that were here already. */
 function useBringIn() {
   const { shelf } = useShop();
-  const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
-  const [remove] = useRemoveItemMutation();
-  const [brought, setBrought] = useState<{ ids: string[]; known: number } | null>(null);
+  const [change, changing] = useChangeShelfMutation();
+  const [brought, setBrought] = useState<Brought | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const take = async (read: ReadPalette) => {
+  const [asked, setAsked] = useState<Decoded[]>([]);
+  const take = async ({ text }: Decoded) => {
+    setAsked([]);
     setBrought(null);
+    const read = readThreads(text);
     if (!read.ok) return setRefusal(read.message);
     setRefusal(null);
-    const owned = new Set(shelf.threads.map((t) => `${t.name} ${t.hex.toUpperCase()}`));
-    const fresh = read.threads.filter((t) => !owned.has(`${t.name} ${t.hex.toUpperCase()}`));
-    const ids: string[] = [];
-    for (const thread of fresh) {
-      const id = newId();
-      ids.push(id);
-      await put({ noun: 'threads', item: { id, ...thread } as { id: string } });
-    }
-    setBrought({ ids, known: read.threads.length - fresh.length });
+    const owned = new Set(shelf.threads.map(keyOf));
+    const put = read.threads
+      .filter((thread) => !owned.has(keyOf(thread)))
+      .map((thread) => ({ noun: 'threads' as const, item: { id: newId(), ...thread } }));
+    const known = read.threads.length - put.length + read.doubles;
+    const answer = put.length > 0 ? await change({ put }) : { data: null };
+    if ('error' in answer)
+      return setRefusal('The list was not brought in. The shelf is as it was; try again.');
+    setBrought({ ids: put.map(({ item }) => item.id), known, refused: read.refused });
+  };
+  const open = async (file: File) => {
+    const texts = decoded(new Uint8Array(await file.arrayBuffer()));
+    const [only] = texts;
+    if (only && texts.length === 1) await take(only);
+    else setAsked(texts);
   };
   const putBack = async () => {
-    for (const id of brought?.ids ?? []) await remove({ noun: 'threads', id });
-    setBrought(null);
+    const remove = (brought?.ids ?? []).map((id) => ({ noun: 'threads' as const, id }));
+    if ('data' in (await change({ remove }))) setBrought(null);
   };
-  return { take, putBack, brought, refusal };
+  return { open, take, putBack, brought, refusal, asked, working: changing.isLoading };
+}
+
+/** Which encoding a file is in, told by a line of it in each. */
+function WhichReads({ texts, onText }: { texts: readonly Decoded[]; onText: (text: Decoded) => void }) {
+  return (
+    <View role="group" aria-label="Which of these reads right?" style={{ gap: 6 }}>
+      <Txt as="strong">Which of these reads right?</Txt>
+      {texts.map((text) => (
+        <Press
+          key={text.name}
+          title={tellingLine(text.text).slice(0, 60)}
+          label={`${tellingLine(text.text).slice(0, 60)}: ${text.name}`}
+          onPress={() => onText(text)}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** The lines of a file that were not taken, each with its number and why. */
+function RefusedLines({ refused }: { refused: Listed['refused'] }) {
+  if (refused.length === 0) return null;
+  return (
+    <Disclosure
+      title={`${countOf(refused.length, 'line')} not taken: see why`}
+      label="Lines that were not taken"
+    >
+      {refused.map(({ line, why }) => (
+        <Txt key={line} as="small">{`Line ${line}: ${why}.`}</Txt>
+      ))}
+    </Disclosure>
+  );
 }
 
 /** The threads as a file, and from one: CSV, or open palette text. */
 export function ThreadFiles() {
   const { shelf } = useShop();
-  const { take, putBack, brought, refusal } = useBringIn();
+  const { open, take, putBack, brought, refusal, asked, working } = useBringIn();
   const input = useRef<HTMLInputElement>(null);
   return (
     <View style={{ gap: 8 }}>
@@ -50,13 +104,13 @@ export function ThreadFiles() {
         {createElement('input', {
           ref: input,
           type: 'file',
-          accept: '.csv,.txt,text/csv,text/plain',
+          accept: '.csv,.tsv,.txt,text/csv,text/plain',
           'aria-label': 'Thread list',
           style: { display: 'none' },
           onChange: (event: { target: HTMLInputElement }) => {
             const file = event.target.files?.[0];
             event.target.value = '';
-            if (file) void file.text().then((text) => take(readThreads(text)));
+            if (file) void open(file);
           },
         })}
         <Press
@@ -75,16 +129,28 @@ export function ThreadFiles() {
           fileName="threads.txt"
         />
       </View>
+      {working ? (
+        <>
+          {createElement('progress', { 'aria-label': 'Bringing the list in', style: { width: '100%' } })}
+          <Txt as="small" live>
+            Bringing the list in: all of it, or nothing.
+          </Txt>
+        </>
+      ) : null}
+      {asked.length > 0 ? <WhichReads texts={asked} onText={(text) => void take(text)} /> : null}
       {refusal ? (
         <Txt tone="madder" live>
           {refusal}
         </Txt>
       ) : null}
       {brought ? (
-        <UndoBar
-          text={`${brought.ids.length} threads brought in${brought.known > 0 ? `, ${brought.known} were here already` : ''}.`}
-          onPutBack={() => void putBack()}
-        />
+        <>
+          <UndoBar
+            text={`${countOf(brought.ids.length, 'thread')} brought in${brought.known > 0 ? `, ${brought.known} were here already` : ''}.`}
+            onPutBack={() => void putBack()}
+          />
+          <RefusedLines refused={brought.refused} />
+        </>
       ) : null}
     </View>
   );

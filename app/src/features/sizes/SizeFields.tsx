@@ -2,6 +2,7 @@ import type { Size } from '@zt/core';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
+import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
@@ -67,6 +68,12 @@ export function SizeFields() {
               </View>
             ) : null}
           </View>
+          <NumberField
+            label={`How many, size ${i + 1}`}
+            at={`piece.sizes.${i}.count`}
+            value={size.count}
+            onNumber={(count) => put(i, { ...size, count })}
+          />
           <Disclosure title="Its other readings" label={`Other readings of ${size.name}`}>
             {asked.slice(1).map((reading) => (
               <View key={reading.id}>

@@ -14,6 +14,7 @@ import {
 } from '@zt/core';
 import { View } from 'react-native';
 import { SheetFields } from '../../components/SheetFields';
+import { Took } from '../../components/Took';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
@@ -21,6 +22,7 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
+import { useEntryQuery } from '../../services/api';
 import { FaultRow } from './FaultRow';
 
 const METHODS = [
@@ -111,9 +113,15 @@ function FaultFields() {
   );
 }
 
+/** What logging it took, once it is in the logbook. */
+function TookOf({ id }: { id: string }) {
+  const { data } = useEntryQuery(id);
+  return data ? <Took uses={data.taken} /> : null;
+}
+
 /** How it was really done and how it came out. */
 export function LogPanel() {
-  const { ticket, change } = useOpenTicket();
+  const { ticket, change, loggedAs } = useOpenTicket();
   const { log } = ticket;
   const set = (next: Partial<LogInput>) => change({ stage: 'log', set: next });
   return (
@@ -121,6 +129,7 @@ export function LogPanel() {
       <Txt as="heading" level={2}>
         How did it come out?
       </Txt>
+      {loggedAs ? <TookOf id={loggedAs} /> : null}
       <LengthField
         label="off its place by"
         at="log.misplacementMm"

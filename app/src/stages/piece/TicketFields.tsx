@@ -1,5 +1,7 @@
+import { type PieceInput, pieceCount } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
@@ -8,9 +10,15 @@ import { useRemoveTicketMutation } from '../../services/api';
 import { ticketNamed } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 
+/** All pieces of the order, where other sizes add to those of this one. */
+const inAll = (piece: PieceInput): string | undefined =>
+  piece.sizes.length > 0
+    ? `of this size; ${pieceCount(piece)} with the other sizes. Time, thread, bobbin and sheets count them all.`
+    : undefined;
+
 /** What the ticket is called, for whom and until when. */
 export function TicketFields() {
-  const { ticket } = useOpenTicket();
+  const { ticket, change } = useOpenTicket();
   const dispatch = useAppDispatch();
   const router = useRouter();
   const [remove] = useRemoveTicketMutation();
@@ -42,6 +50,13 @@ export function TicketFields() {
         value={ticket.due ?? ''}
         onText={(due) => dispatch(ticketNamed({ due }))}
         placeholder="2026-12-24"
+      />
+      <NumberField
+        label="How many pieces"
+        at="piece.quantity"
+        value={ticket.piece.quantity}
+        onNumber={(quantity) => change({ stage: 'piece', set: { quantity } })}
+        hint={inAll(ticket.piece)}
       />
       <Press kind="link" title="Take this ticket off the bench" onPress={takeOff} />
     </View>

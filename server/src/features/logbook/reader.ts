@@ -55,8 +55,11 @@ function entryOfToday(raw: LogEntry): LogEntry {
   return { ...raw, ticket, log: logOfToday(raw.log, ticket.hoop.method) };
 }
 
-/** One entry with its ticket and plan; null when there is none, or what is kept of it cannot be read. */
-export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<LogEntry | null> {
+/** One entry with its ticket, plan and what it took off the shelf; null when there is none that can be read. */
+export async function findEntry(
+  db: Pick<Db, 'select'>,
+  id: string,
+): Promise<(LogEntry & { taken: ShelfUse[] }) | null> {
   const [row] = await db
     .select({
       id: logEntries.id,
@@ -64,6 +67,7 @@ export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<Log
       ticket: textOf(logEntries.ticket),
       plan: textOf(logEntries.plan),
       log: textOf(logEntries.log),
+      taken: textOf(logEntries.taken),
     })
     .from(logEntries)
     .where(and(eq(logEntries.id, id), isNull(logEntries.deletedAt)));
@@ -74,7 +78,7 @@ export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<Log
     `"ticket":${ticket}`,
   ];
   const kept = readKept(`{${head},${body},"plan":${plan},"log":${log}}`, LogEntrySchema, entryOfToday);
-  return kept.ok ? kept.value : null;
+  return kept.ok ? { ...kept.value, taken: takenOf(row.taken) } : null;
 }
 
 /** What an entry took off the shelf, as far as it can be read. */

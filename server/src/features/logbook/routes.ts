@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, LogEntrySchema, LogSummarySchema } from '@zt/core';
+import { IdSchema, LogEntrySchema, LogSummarySchema, ShelfUseSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
@@ -22,7 +22,10 @@ const read = createRoute({
   path: '/{id}',
   summary: 'One entry with its frozen plan',
   request: { params },
-  responses: { 200: answers(LogEntrySchema, 'The entry'), ...failures },
+  responses: {
+    200: answers(LogEntrySchema.extend({ taken: z.array(ShelfUseSchema) }), 'The entry'),
+    ...failures,
+  },
 });
 const add = createRoute({
   method: 'post',

@@ -3,6 +3,7 @@ import { IdSchema, SHELF_ITEMS, SHELF_NOUNS, type ShelfNoun, ShelfSchema } from 
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import { applyBatch, BatchSchema } from './batch';
 import { readShelf } from './reader';
 import { markItem, putItem } from './writer';
 
@@ -30,6 +31,14 @@ const remove = createRoute({
   responses: { 200: answers(Done, 'Taken off'), ...failures },
 });
 
+const batch = createRoute({
+  method: 'post',
+  path: '/batch',
+  summary: 'Change many items of the shelf at once: all of them, or none',
+  request: { body: body(BatchSchema) },
+  responses: { 200: answers(Done, 'All changed'), ...failures },
+});
+
 export function shelfRoutes({ store, now }: Context) {
   const app = new OpenAPIHono({ defaultHook }).openapi(read, async (c) =>
     c.json(await readShelf(store.db), 200),
@@ -43,6 +52,11 @@ export function shelfRoutes({ store, now }: Context) {
       return c.json({ done: true as const }, 200);
     });
   }
+  app.openapi(batch, async (c) => {
+    const changes = c.req.valid('json');
+    await store.write((tx) => applyBatch(tx, changes, now()));
+    return c.json({ done: true as const }, 200);
+  });
   return app.openapi(remove, async (c) => {
     if (!(await store.write((tx) => markItem(tx, c.req.valid('param'), now())))) throw notFound('item');
     return c.json({ done: true as const }, 200);

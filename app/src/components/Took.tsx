@@ -1,0 +1,22 @@
+import { type ShelfUse, say, usesInWords } from '@zt/core';
+import { View } from 'react-native';
+import { useShop } from '../hooks/useShop';
+import { Txt } from './ui/Txt';
+
+/** What a piece took off the shelf, item by item. */
+export function Took({ uses }: { uses: readonly ShelfUse[] }) {
+  const { units } = useShop();
+  if (uses.length === 0) return null;
+  return (
+    <View testID="took" style={{ gap: 2 }}>
+      <Txt as="heading" level={2}>
+        Taken off the shelf
+      </Txt>
+      {usesInWords(uses).map((line) => (
+        <Txt key={say(line, units)} as="small">
+          {say(line, units)}
+        </Txt>
+      ))}
+    </View>
+  );
+}
