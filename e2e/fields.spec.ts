@@ -101,9 +101,9 @@ test('machines, rolls and threads of the shelf can be changed', async ({ page })
 test('a deck of cards for each stage that has one', async ({ page }) => {
   const first: [string, RegExp][] = [
     ['piece', /Lay it flat\. Tape straight across/],
-    ['hoop', /^Cut the cut-away, medium: 7 1\/16 in × /],
+    ['hoop', /^Cut 5 of the cut-away, medium: 7 1\/16 in × /],
     ['place', /^Wash and press it first/],
-    ['layers', /^Cut the cut-away, medium/],
+    ['layers', /^Cut 5 of the cut-away, medium/],
     ['mount', /Carriage free before you mount the hoop/],
     ['stitch', /^Colour 1:/],
     ['finish', /Off the machine; loosen the ring/],

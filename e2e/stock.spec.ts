@@ -1,0 +1,90 @@
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { fillIn, onTicket } from './support/ticket';
+
+test('a list as a spreadsheet writes it: the encoding is asked about, bad lines are named, one step undoes it', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  const latin = Buffer.from(
+    'Name;Hex;Metres\r\nTannengr\u00fcn no. 7;234a37;812,5\r\nbroken;#12;\r\n;;\r\n',
+    'latin1',
+  );
+  const bring = () =>
+    page
+      .getByLabel('Thread list')
+      .setInputFiles({ name: 'threads.csv', mimeType: 'text/csv', buffer: latin });
+  await bring();
+  await ticket.reads('Which of these reads right?');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /Tannengrün no\. 7.*Western European/ }).click();
+  await ticket.reads('1 thread brought in.');
+  await page.getByRole('button', { name: 'Lines that were not taken' }).click();
+  await ticket.reads('Line 3: “#12” is no colour: six figures are wanted, #1F3A5F.');
+  await expect(
+    page.getByRole('button', { name: /^Tannengrün no\. 7: 40 wt polyester, 812.5 m/ }),
+  ).toBeVisible();
+  await expectNoSidewaysScroll(page);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('button', { name: /^Tannengrün no\. 7/ })).toHaveCount(0);
+});
+
+test('a list is one request, however long it is', async ({ page }) => {
+  const ticket = onTicket(page);
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    if (request.method() !== 'GET') asked.push(`${request.method()} ${new URL(request.url()).pathname}`);
+  });
+  await page.goto('/shelf');
+  const rows = Array.from({ length: 120 }, (_, i) => `row ${i},#${(0x101010 + i).toString(16)}`);
+  await page.getByLabel('Thread list').setInputFiles({
+    name: 'threads.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['name,hex', ...rows].join('\n')),
+  });
+  await ticket.reads('120 threads brought in.');
+  expect(asked).toEqual(['POST /api/shelf/batch']);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('button', { name: /^row 7:/ })).toHaveCount(0);
+});
+
+test('an order of twenty counts in time and thread; logging says what it took, and the entry too', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-02/stitch');
+  const heading = page.getByRole('heading', { name: /min in all/ });
+  await expect(heading).toBeVisible();
+  const minutes = async () => Number.parseFloat((await heading.textContent()) ?? '');
+  const one = await minutes();
+  await ticket.stage('Piece');
+  await ticket.fill('How many pieces', '20');
+  await ticket.stage('Stitch');
+  await expect(heading).toContainText('20 pieces');
+  expect(Math.abs((await minutes()) - 20 * one)).toBeLessThan(2);
+  await ticket.stage('Log');
+  await ticket.saved();
+  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await ticket.reads('Taken off the shelf');
+  await expect(page.getByTestId('took').filter({ visible: true })).toContainText('h on its needles');
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await ticket.reads('20 pieces');
+  await ticket.reads('Taken off the shelf');
+  await expectNoSidewaysScroll(page);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Take it back out of the logbook' }).click();
+  await expect(page.getByRole('button', { name: 'Put it in the logbook' })).toBeVisible();
+});
+
+test('a name is kept once', async ({ page, request, baseURL }) => {
+  const ticket = onTicket(page);
+  const { blanks } = (await (await request.get(`${baseURL}/api/shelf`)).json()) as {
+    blanks: { name: string }[];
+  };
+  const name = blanks[0]?.name ?? '';
+  await page.goto('/ticket/demo-ticket-01/piece');
+  await page.getByRole('button', { name: 'Measurements kept under a name' }).click();
+  await fillIn(page.getByRole('textbox', { name: 'Keep these measurements as' }), name.toUpperCase());
+  await ticket.reads(`There is a “${name.toUpperCase()}” already. Keep this one under another name.`);
+  await expect(page.getByRole('button', { name: 'Keep these measurements as: keep' })).toBeDisabled();
+});
