@@ -190,7 +190,7 @@ test('the ring’s ritual is a deck for this hoop and method, its figures the ti
   }
   const deck = seen.join('\n');
   for (const words of [
-    /Cut the cut-away, medium: 180 mm × 188 mm/,
+    /Cut 5 of the cut-away, medium: 180 mm × 188 mm each/,
     /arrow to arrow/,
     /Bracket to the left, on the carriage's side/,
     /Loosen the screw/,

@@ -92,7 +92,13 @@ export const api = createApi({
     }),
     shelf: build.query<Shelf, void>({ query: () => '/shelf', providesTags: ['shelf'] }),
     putItem: build.mutation<unknown, { noun: ShelfNoun; item: { id: string } }>({
-      query: ({ noun, item }) => ({ url: `/shelf/${noun}/${item.id}`, method: 'PUT', body: item }),
+      // Carried out even when the page is left at once.
+      query: ({ noun, item }) => ({
+        url: `/shelf/${noun}/${item.id}`,
+        method: 'PUT',
+        body: item,
+        keepalive: true,
+      }),
       onQueryStarted: async ({ noun, item }, { dispatch, queryFulfilled }) => {
         const patch = dispatch(
           api.util.updateQueryData('shelf', undefined, (shelf) => putOnShelf(shelf, noun, item)),
@@ -126,7 +132,7 @@ export const api = createApi({
     }),
     rules: build.query<HouseRules, void>({ query: () => '/rules', providesTags: ['rules'] }),
     saveRules: build.mutation<HouseRules, HouseRules>({
-      query: (rules) => ({ url: '/rules', method: 'PUT', body: rules }),
+      query: (rules) => ({ url: '/rules', method: 'PUT', body: rules, keepalive: true }),
       onQueryStarted: async (rules, { dispatch, queryFulfilled }) => {
         const patch = dispatch(api.util.updateQueryData('rules', undefined, () => rules));
         queryFulfilled.catch(() => patch.undo());
@@ -136,7 +142,8 @@ export const api = createApi({
       query: (params) => ({ url: '/logbook', params }),
       providesTags: ['logbook'],
     }),
-    entry: build.query<KeptEntry, string>({ query: (id) => `/logbook/${id}`, providesTags: ['logbook'] }),
+    /** An entry is kept as it was logged: nothing asks for it anew. */
+    entry: build.query<KeptEntry, string>({ query: (id) => `/logbook/${id}` }),
     addEntry: build.mutation<{ id: string; loggedAt: string }, Omit<LogEntry, 'loggedAt'>>({
       query: (entry) => ({ url: '/logbook', method: 'POST', body: entry }),
       invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
