@@ -1,4 +1,6 @@
 import { count, metres, mm, type Phrase, phrase } from '../units/phrase';
+import { withLoose } from './cutting';
+import type { LooseSheets } from './schema';
 import type { ShelfUse } from './shelfUse';
 
 const GONE = 'something no longer on the shelf';
@@ -9,8 +11,13 @@ function materialInWords({
   sheets,
   offcuts,
 }: Extract<ShelfUse, { noun: 'materials' }>): Phrase[] {
-  const loose = sheets.map((s) => phrase`a sheet of ${mm(s.widthMm)} × ${mm(s.heightMm)}`);
-  const left = offcuts.map((s) => phrase`leaves ${mm(s.widthMm)} × ${mm(s.heightMm)}`);
+  const sized = (s: LooseSheets) => phrase`${mm(s.widthMm)} × ${mm(s.heightMm)}`;
+  const loose = withLoose([], sheets, 1).map((s) =>
+    s.count === 1 ? phrase`a sheet of ${sized(s)}` : phrase`${count(s.count)} sheets of ${sized(s)}`,
+  );
+  const left = withLoose([], offcuts, 1).map((s) =>
+    s.count === 1 ? phrase`leaves ${sized(s)}` : phrase`leaves ${count(s.count)} of ${sized(s)}`,
+  );
   return [...(off > 0 ? [phrase`${metres(hundredth(off))} off the roll`] : []), ...loose, ...left];
 }
 

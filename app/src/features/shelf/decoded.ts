@@ -27,7 +27,8 @@ export function decoded(bytes: Uint8Array): Decoded[] {
   try {
     return [{ name: 'Unicode', text: new TextDecoder('utf-8', { fatal: true }).decode(bytes) }];
   } catch {
-    return OTHERS.map(([encoding, name]) => ({ name, text: new TextDecoder(encoding).decode(bytes) }));
+    const texts = OTHERS.map(([encoding, name]) => ({ name, text: new TextDecoder(encoding).decode(bytes) }));
+    return texts.filter(({ text }, i) => texts.findIndex((other) => other.text === text) === i);
   }
 }
 
