@@ -39,8 +39,8 @@ const room = (paper: PaperId) => ({
 export const pagesAlong = (lengthMm: number, roomMm: number): number =>
   lengthMm <= roomMm ? 1 : 1 + Math.ceil((lengthMm - roomMm) / (roomMm - OVERLAP_MM) - 1e-9);
 
-/** The most pages of one print: beyond, the design lies off the piece, or is no design. */
-export const MOST_PAGES = 30;
+/** The most pages of one print, a metre by three quarters of one: beyond, the design lies off the piece. */
+export const MOST_PAGES = 20;
 
 /** How many pages a drawing takes at true size. */
 export const pageCount = ({ box }: PaperDrawing, paper: PaperId): number =>

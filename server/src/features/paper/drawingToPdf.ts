@@ -1,4 +1,5 @@
 import fontkit from '@pdf-lib/fontkit';
+import type { Box } from '@zt/core';
 import { type Page, type PaperDrawing, type PaperId, type PaperMark, pagesFor } from '@zt/core/paper/index';
 import {
   clip,
@@ -84,6 +85,13 @@ function draw(pen: Pen, marks: readonly PaperMark[]): void {
   }
 }
 
+/** No line of a drawing's words reaches farther than this from where it stands, mm. */
+const WORDS_MM = 250;
+
+/** Whether words that stand at a point may be seen in a window: laying them out costs more than all else. */
+const isNear = ({ left, right, top, bottom }: Box, { x, y }: { x: number; y: number }): boolean =>
+  x >= left - WORDS_MM && x <= right + WORDS_MM && y >= top - WORDS_MM && y <= bottom + WORDS_MM;
+
 /** Draws the part of the drawing that lies on this page, and nothing beyond its window. */
 function drawWindow(pen: Pen, { window, at, heightMm }: Page, marks: readonly PaperMark[]): void {
   const [left, right] = [at.x * PT, (at.x + window.right - window.left) * PT];
@@ -98,7 +106,8 @@ function drawWindow(pen: Pen, { window, at, heightMm }: Page, marks: readonly Pa
     clip(),
     endPath(),
   );
-  draw({ ...pen, origin: { x: at.x - window.left, y: at.y - window.top } }, marks);
+  const seen = marks.filter((mark) => mark.kind !== 'text' || isNear(window, mark.at));
+  draw({ ...pen, origin: { x: at.x - window.left, y: at.y - window.top } }, seen);
   pen.page.pushOperators(popGraphicsState());
 }
 
