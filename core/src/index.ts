@@ -1,5 +1,6 @@
 export { lightnessOf, nameOfColour } from './colour/colour';
 export { isSeenOn, nearestThread, shuffledThreads, toneLadder } from './colour/fromShelf';
+export { nameOfFile } from './design/bounds';
 export { DENSITY_CLASSES } from './design/numbers';
 export type { DesignFacts } from './design/planDesign';
 export type { ColourStop, DesignInput } from './design/schema';
@@ -8,8 +9,9 @@ export type { ReadSvg } from './design/svg/readSvg';
 export type { SvgRefusal } from './design/svg/refuse';
 export { allBounds, type Bounds, boundsAt } from './fields/bounds';
 export { mendKept } from './fields/mendKept';
-export { fieldName, stageOfField } from './fields/names';
+export { fieldName, stageOfField, wordsOfPath } from './fields/names';
 export { boundsInWords, type FieldReading, readField } from './fields/readField';
+export { type Refusal, refusalInWords, refusalsOf } from './fields/refusal';
 export {
   changedThing,
   FIELD_LETTERS,
@@ -130,6 +132,7 @@ export {
   type FittedNeedle,
   HOOP_KINDS,
   type Hoop,
+  isNameTaken,
   LOOSE_BOUNDS,
   type LooseSheets,
   type Machine,
@@ -138,6 +141,7 @@ export {
   type OwnPlacement,
   SHELF_ITEMS,
   SHELF_NOUNS,
+  SHELF_ROOM,
   type Shelf,
   type ShelfNoun,
   ShelfSchema,
@@ -163,7 +167,6 @@ export {
   applyChange,
   type Change,
   MOST_SETTLED,
-  type Refusal,
   type Ticket,
   type TicketHead,
   TicketHeadSchema,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { DesignInputSchema } from './design/schema';
+import { type Refusal, refusalsOf } from './fields/refusal';
 import { followRows, UnreadSchema, withUnread } from './fields/unread';
 
 import { FinishInputSchema } from './finish/schema';
@@ -82,23 +83,13 @@ export function applyChange(ticket: Ticket, change: Change): Ticket {
   return { ...changed, unread };
 }
 
-/** An input that a schema refuses: the path of its field, and what is allowed. */
-export interface Refusal {
-  at: string;
-  message: string;
-}
-
 /** A change without the inputs that the schema refuses, and why each is refused. */
 export function admitted(change: Change): { change: Change; refused: Refusal[] } {
-  const { error } = ChangeSchema.safeParse(change);
-  const issues = error?.issues.filter(({ path }) => path[0] === 'set') ?? [];
-  if (issues.length === 0) return { change, refused: [] };
-  const refused = issues.map(({ path, message }) => ({
-    at: [change.stage, ...path.slice(1)].join('.'),
-    message,
-  }));
-  const set = Object.fromEntries(
-    Object.entries(change.set).filter(([key]) => !issues.some(({ path }) => path[1] === key)),
+  const refused = refusalsOf(ChangeSchema.safeParse(change).error).flatMap(({ at, message }) =>
+    at.startsWith('set.') ? [{ at: `${change.stage}${at.slice('set'.length)}`, message }] : [],
   );
+  if (refused.length === 0) return { change, refused };
+  const isRefused = (key: string) => refused.some(({ at }) => at.split('.')[1] === key);
+  const set = Object.fromEntries(Object.entries(change.set).filter(([key]) => !isRefused(key)));
   return { change: { ...change, set } as Change, refused };
 }

@@ -42,8 +42,8 @@ describe('one row that cannot be read', () => {
     expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
     const rows: { name: string; why: string; canMend: boolean }[] = await body(shop.get('/api/set-aside'));
     expect(rows.map(({ name, why, canMend }) => [name, why, canMend])).toEqual([
-      ['damaged-row-1', 'what is kept of it is damaged', false],
-      ['Old spool', 'metresLeft: Too big: expected number to be <=1000000', true],
+      ['damaged-row-1', 'What is kept of it is damaged.', false],
+      ['Old spool', 'metres left takes a number from 0 to 1 000 000.', true],
     ]);
   });
 

@@ -12,8 +12,8 @@ export function Took({ uses }: { uses: readonly ShelfUse[] }) {
       <Txt as="heading" level={2}>
         Taken off the shelf
       </Txt>
-      {usesInWords(uses).map((line) => (
-        <Txt key={say(line, units)} as="small">
+      {usesInWords(uses).map((line, i) => (
+        <Txt key={i} as="small">
           {say(line, units)}
         </Txt>
       ))}

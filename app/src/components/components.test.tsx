@@ -1,5 +1,14 @@
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
-import { type Finding, HOOP_PRESETS, type Hoop, hoopOf, type Mend, phrase } from '@zt/core';
+import {
+  boundsAt,
+  type Finding,
+  HOOP_PRESETS,
+  type Hoop,
+  hoopOf,
+  type Mend,
+  phrase,
+  TicketSchema,
+} from '@zt/core';
 import { useState } from 'react';
 import { ItemForm } from '../testing/ItemForm';
 import { FindingNote } from './FindingNote';
@@ -8,8 +17,10 @@ import { KeyRow } from './KeyRow';
 import { StepList } from './StepList';
 import { Choice } from './ui/Choice';
 import { Disclosure } from './ui/Disclosure';
+import { type Fields, FieldsContext } from './ui/fields';
 import { LengthField } from './ui/LengthField';
 import { NumberField } from './ui/NumberField';
+import { SidedLengthField } from './ui/SidedLengthField';
 import { Tick } from './ui/Tick';
 import { Txt } from './ui/Txt';
 import { UnitsToggle } from './ui/UnitsToggle';
@@ -133,6 +144,62 @@ describe('LengthField', () => {
     expect(field().props.value).toBe('1/2 in');
     rerender(<Closes start={{ closesOnMm: 12.7 }} units={MM} />);
     expect(field().props.value).toBe('12.7 mm');
+  });
+});
+
+const heardX: number[] = [];
+function Sided() {
+  const [x, setX] = useState(0);
+  const [unread, setUnread] = useState<Record<string, string>>({});
+  const fields: Fields = {
+    units: MM,
+    unread,
+    boundsAt: (at) => boundsAt(TicketSchema, at),
+    take: (at, change) => {
+      setUnread(({ [at]: _, ...others }) => others);
+      change();
+    },
+    keep: (at, text) => setUnread((texts) => ({ ...texts, [at]: text })),
+  };
+  return (
+    <FieldsContext.Provider value={fields}>
+      <SidedLengthField
+        label="across"
+        at="place.offset.x"
+        mm={x}
+        sides={['left', 'right']}
+        onLength={(mm) => {
+          heardX.push(mm);
+          setX(mm);
+        }}
+      />
+    </FieldsContext.Provider>
+  );
+}
+
+describe('SidedLengthField', () => {
+  const field = () => screen.getByLabelText('across');
+  const fill = (text: string) => {
+    fireEvent.changeText(field(), text);
+    fireEvent(field(), 'blur');
+  };
+
+  it('keeps a side that is chosen before the length, and turns one that is there', () => {
+    render(<Sided />);
+    fireEvent.press(screen.getByLabelText('left'));
+    fill('5');
+    expect(heardX.at(-1)).toBe(-5);
+    fireEvent.press(screen.getByLabelText('right'));
+    expect(heardX.at(-1)).toBe(5);
+  });
+
+  it('keeps what could not be taken when a side is chosen', () => {
+    render(<Sided />);
+    fill('20 km');
+    fireEvent.press(screen.getByLabelText('left'));
+    expect(field().props.value).toBe('20 km');
+    fill('7');
+    expect(heardX.at(-1)).toBe(-7);
   });
 });
 

@@ -1,4 +1,14 @@
-import { boundsAt, changedThing, type DisplayUnits, keptUnread, type WithUnread } from '@zt/core';
+import {
+  boundsAt,
+  changedThing,
+  type DisplayUnits,
+  keptUnread,
+  refusalInWords,
+  refusalsOf,
+  say,
+  type WithUnread,
+  wordsOfPath,
+} from '@zt/core';
 import { useRef, useState } from 'react';
 import type { Fields } from '../components/ui/fields';
 
@@ -16,9 +26,9 @@ export function useThing<T extends WithUnread>({ thing, units, schema, onThing }
   const [refused, setRefused] = useState<string | null>(null);
   const put = (after: T) => {
     const changed = changedThing(thing, after, taking.current);
-    const { error } = schema.safeParse(changed);
-    setRefused(error?.issues[0]?.message ?? null);
-    if (!error) onThing(changed);
+    const [first] = refusalsOf(schema.safeParse(changed).error);
+    setRefused(first ? say(refusalInWords(schema, first, wordsOfPath(first.at)), units) : null);
+    if (!first) onThing(changed);
   };
   const fields: Fields = {
     units,

@@ -1,4 +1,4 @@
-import type { Shelf, ShelfNoun } from '@zt/core';
+import { boundsAt, isNameTaken, readField, SHELF_ITEMS, type Shelf, type ShelfNoun, say } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Press } from '../components/ui/Press';
@@ -17,13 +17,14 @@ interface KeepAsProps<N extends ShelfNoun> {
 
 /** Keeps something of this ticket on the shelf under a name, for the next time. */
 export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }: KeepAsProps<N>) {
-  const { shelf } = useShop();
+  const { shelf, units } = useShop();
   const [put, putting] = usePutItemMutation();
   const [name, setName] = useState('');
   const [kept, setKept] = useState('');
-  const names: readonly { name: string }[] = shelf[noun];
-  const twice =
-    name.trim() !== kept && names.some((item) => item.name.toLowerCase() === name.trim().toLowerCase());
+  const twice = name.trim() !== kept && isNameTaken(shelf[noun], { name });
+  const bounds = boundsAt(SHELF_ITEMS[noun], 'name');
+  const read = bounds && readField(name.trim(), bounds, units);
+  const error = read?.state === 'unread' ? say(read.why, units) : null;
   const keep = () => {
     void put({ noun, item: itemOf(newId(), name.trim()) });
     setKept(name.trim());
@@ -32,8 +33,13 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
   return (
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
-        <TextField grow label={label} value={name} onText={setName} placeholder={placeholder} />
-        <Press title="Keep" label={`${label}: keep`} disabled={name.trim() === '' || twice} onPress={keep} />
+        <TextField grow label={label} value={name} onText={setName} placeholder={placeholder} error={error} />
+        <Press
+          title="Keep"
+          label={`${label}: keep`}
+          disabled={name.trim() === '' || twice || error !== null}
+          onPress={keep}
+        />
       </View>
       {twice ? (
         <Txt as="small" tone="madder" live>

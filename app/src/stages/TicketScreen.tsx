@@ -1,18 +1,7 @@
-import {
-  answerOf,
-  deckOf,
-  fieldName,
-  isInTheWay,
-  STAGE_QUESTIONS,
-  STAGES,
-  type Stage,
-  say,
-  stageOfField,
-} from '@zt/core';
+import { answerOf, deckOf, isInTheWay, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
-import { UndoBar } from '../components/UndoBar';
 import { IconPress } from '../components/ui/IconPress';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
@@ -20,12 +9,12 @@ import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { useKeys } from '../hooks/useKeys';
 import type { Shop } from '../hooks/useShop';
 import { TriedOut, useOpenTicket } from '../hooks/useTicket';
-import { useRestoreTicketMutation } from '../services/api';
-import { putBackOnBench, redone, stageSettled, undone } from '../store/editor';
+import { redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
+import { NotTaken, OffBench } from './NotTaken';
 import { STAGE_VIEWS } from './registry';
 import { WithTicket } from './WithTicket';
 
@@ -37,9 +26,6 @@ const SAVE_WORDS = {
   refused: 'not saved',
   conflict: 'not saved: changed elsewhere, load it again',
 } as const;
-
-/** So many are named at once. */
-const MOST_REFUSED = 3;
 
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   const { ticket, plan } = useOpenTicket();
@@ -118,57 +104,6 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   );
 }
 
-/** What was not taken: a change that goes past a bound, or a ticket that the server refuses; and where to go. */
-function Refused({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const { ticket } = useOpenTicket();
-  const p = usePalette();
-  const { refused, save } = useAppSelector((state) => state.editor);
-  if (refused.length === 0) return null;
-  const shown = refused.slice(0, MOST_REFUSED);
-  return (
-    <View
-      role="alert"
-      style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.madder, padding: 12, gap: 4 }}
-    >
-      <Txt as="strong">
-        {save === 'refused'
-          ? 'The shop’s computer does not take this ticket. What you typed is here; change what is named, and it saves.'
-          : 'Not taken; all else is as you made it.'}
-      </Txt>
-      {shown.map(({ at, message }) => (
-        <View key={`${at} ${message}`} style={{ gap: 2 }}>
-          <Txt>{at === '' ? message : `${fieldName(at, ticket)}: ${message}`}</Txt>
-          {at === '' || stageOfField(at) === stage ? null : (
-            <Press
-              kind="link"
-              title={`Go to ${STAGE_NAMES[stageOfField(at)]}`}
-              onPress={() => onStage(stageOfField(at))}
-            />
-          )}
-        </View>
-      ))}
-    </View>
-  );
-}
-
-/** Says that the ticket is off the bench, and puts it back. */
-function OffBench() {
-  const { ticket } = useOpenTicket();
-  const dispatch = useAppDispatch();
-  const offBench = useAppSelector((state) => state.editor.offBench);
-  const [restore] = useRestoreTicketMutation();
-  if (!offBench) return null;
-  const putBack = async () => {
-    if ('data' in (await restore(ticket.id))) dispatch(putBackOnBench());
-  };
-  return (
-    <UndoBar
-      text="This ticket was taken off the bench. What you change is kept, and it stays off."
-      onPutBack={() => void putBack()}
-    />
-  );
-}
-
 function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
   const { findingsOf, states, units, take, trial, tryOut } = useOpenTicket();
   const p = usePalette();
@@ -189,7 +124,7 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
         </Txt>
       ) : null}
       <OffBench />
-      <Refused stage={stage} onStage={onStage} />
+      <NotTaken stage={stage} onStage={onStage} />
       {findings
         .filter((f) => f.field === undefined)
         .map((finding) => (

@@ -12,6 +12,15 @@ async function until(holds: () => boolean): Promise<void> {
   expect(holds()).toBe(true);
 }
 
+const REFUSED: Record<number, object> = {
+  409: { code: 'conflict', rev: 6, message: '' },
+  400: {
+    code: 'unreadable',
+    message: '',
+    issues: [{ path: 'ticket.design.widthMm', message: 'At most 2000 mm.' }],
+  },
+};
+
 /** A server of a few lines: what was put, and what it answers. */
 function fakeServer(answers: (number | 'down')[]) {
   const puts: { rev: number; turnDeg: number }[] = [];
@@ -20,7 +29,7 @@ function fakeServer(answers: (number | 'down')[]) {
     const answer = answers.shift() ?? 200;
     if (answer === 'down') throw new TypeError('no connection');
     puts.push({ rev, turnDeg: ticket.place.turnDeg });
-    const body = answer === 200 ? { rev: rev + 1 } : { code: 'conflict', rev: rev + 5, message: '' };
+    const body = answer === 200 ? { rev: rev + 1, onBench: true } : REFUSED[answer];
     return new Response(JSON.stringify(body), {
       status: answer,
       headers: { 'content-type': 'application/json' },
@@ -119,6 +128,33 @@ describe('autosave', () => {
       { rev: 1, turnDeg: 5 },
       { rev: 2, turnDeg: 6 },
     ]);
+  }, 30_000);
+
+  it('is not asked again what was refused, until the ticket is another; and names the field', async () => {
+    const puts = fakeServer([400]);
+    const store = openStore();
+    store.dispatch(turned(5));
+    await until(() => store.getState().editor.save === 'refused');
+    expect(store.getState().editor.refused).toEqual([{ at: 'design.widthMm', message: 'At most 2000 mm.' }]);
+    await pause(3600);
+    expect(puts).toHaveLength(1);
+    store.dispatch(turned(6));
+    await until(() => store.getState().editor.save === 'saved');
+    expect([puts.length, store.getState().editor.refused]).toEqual([2, []]);
+  }, 30_000);
+
+  it('lets a refused ticket hold up no other', async () => {
+    const puts = fakeServer([400, 200]);
+    const other = newTicket('another-ticket', 't-shirt');
+    const store = openStore();
+    store.dispatch(turned(5));
+    await until(() => store.getState().editor.save === 'refused');
+    store.dispatch(ticketOpened({ ticket: other, rev: 7 }));
+    store.dispatch(turned(6));
+    await until(() => puts.length === 2 && store.getState().editor.save === 'saved');
+    expect(store.getState().editor.waiting).toMatchObject([{ refused: [{ at: 'design.widthMm' }] }]);
+    store.dispatch(ticketOpened({ ticket: TICKET, rev: 1 }));
+    expect(store.getState().editor).toMatchObject({ save: 'refused', refused: [{ at: 'design.widthMm' }] });
   }, 30_000);
 
   it('stops at a conflict, and overwrites nothing', async () => {

@@ -41,7 +41,7 @@ const statusOf = (error: unknown): unknown => (error as { status?: unknown } | u
 const isConflict = (error: unknown) => statusOf(error) === 409;
 
 /** What the server said of a ticket that it does not take; null when it may take it another time. */
-function refusalsOf(error: unknown): Refusal[] | null {
+function whyNotTaken(error: unknown): Refusal[] | null {
   const status = statusOf(error);
   if (typeof status !== 'number' || status < 400 || status >= 500 || status === 408 || status === 429)
     return null;
@@ -98,8 +98,8 @@ export function createAutosave() {
         if (result.data) listener.dispatch(saveDone({ ...result.data, ticket }));
         else if (isConflict(result.error))
           listener.dispatch(open ? saveFailed('conflict') : waitingConflicted(ticket.id));
-        else if (refusalsOf(result.error))
-          listener.dispatch(saveRefused({ id: ticket.id, refused: refusalsOf(result.error) ?? [] }));
+        else if (whyNotTaken(result.error))
+          listener.dispatch(saveRefused({ id: ticket.id, refused: whyNotTaken(result.error) ?? [] }));
         else {
           running = false;
           listener.subscribe();

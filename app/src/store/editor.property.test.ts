@@ -7,6 +7,7 @@ import {
   type Ticket,
   TicketSchema,
 } from '@zt/core';
+import { withValueAt } from '@zt/core/fields/path';
 import fc from 'fast-check';
 import {
   type EditorState,
@@ -27,16 +28,6 @@ const TYPED_AT = allBounds(TicketSchema)
 
 type Keyed = Record<string, unknown>;
 
-/** A thing with the value at a path, where the path leads somewhere. */
-function withValue(thing: unknown, keys: readonly string[], value: unknown): unknown {
-  const [key, ...rest] = keys;
-  if (key === undefined) return value;
-  if (Array.isArray(thing))
-    return thing.map((old, i) => (String(i) === key ? withValue(old, rest, value) : old));
-  if (typeof thing !== 'object' || thing === null) return thing;
-  return { ...thing, [key]: withValue((thing as Keyed)[key], rest, value) };
-}
-
 /** What a field does with a text when it is left: the change of its stage, or the text kept. */
 function typed(ticket: Ticket, at: string, text: string, units: (typeof UNITS)[number]) {
   const bounds = boundsAt(TicketSchema, at);
@@ -45,7 +36,7 @@ function typed(ticket: Ticket, at: string, text: string, units: (typeof UNITS)[n
   if (reading.state !== 'read') return fieldKept({ at, text: reading.state === 'empty' ? '' : text });
   const [stage, field] = at.split('.');
   if (field === undefined) return ticketNamed({ [at]: reading.value });
-  const after = withValue(ticket, at.split('.'), reading.value) as unknown as Record<string, Keyed>;
+  const after = withValueAt(ticket, at.split('.'), reading.value) as unknown as Record<string, Keyed>;
   const change = { stage, set: { [field]: after[stage ?? '']?.[field] }, unread: { [at]: '' } };
   return ticketChanged({ change: change as never, gesture: at });
 }

@@ -9,6 +9,7 @@ import {
   MOST_SETTLED,
   type Phrase,
   type Refusal,
+  refusalsOf,
   type Stage,
   type Ticket,
   type TicketHead,
@@ -74,8 +75,7 @@ const ticketOf = (state: EditorState): Ticket | null => state.present && (origin
 
 /** What is refused of the head of a ticket, and what is not. */
 function admittedHead(head: Partial<TicketHead>): { head: Partial<TicketHead>; refused: Refusal[] } {
-  const { error } = TicketHeadSchema.partial().safeParse(head);
-  const refused = (error?.issues ?? []).map(({ path, message }) => ({ at: path.join('.'), message }));
+  const refused = refusalsOf(TicketHeadSchema.partial().safeParse(head).error);
   const isRefused = (key: string) => refused.some(({ at }) => at === key);
   return { head: Object.fromEntries(Object.entries(head).filter(([key]) => !isRefused(key))), refused };
 }

@@ -1,7 +1,5 @@
 import Papa from 'papaparse';
-import { readField } from '../fields/readField';
-import { isSameThread, MOST_COUNTED, type Thread, ThreadSchema } from '../shelf/schema';
-import { say } from '../units/phrase';
+import { isSameThread, SHELF_ROOM, type Thread, ThreadSchema } from '../shelf/schema';
 
 /** A thread as a file tells it: without the id that the shelf gives it. */
 export type ListedThread = Omit<Thread, 'id'>;
@@ -39,17 +37,24 @@ const CALLED: Record<Column, readonly string[]> = {
   fibre: ['fibre', 'fiber', 'material'],
   metresLeft: ['metresleft', 'metres', 'meters', 'metersleft', 'm', 'left', 'length'],
 };
-const MOST_LINES = 5000;
-const USUAL = { weight: 40, fibre: 'polyester', metresLeft: null } as const;
+/** No list is longer than the shelf. */
+const MOST_LINES = SHELF_ROOM.threads;
+const USUAL = { weight: 40, fibre: 'polyester' } as const;
 /** A heading stands in one of the first lines of a list. */
 const HEADING_WITHIN = 6;
 
-/** The threads of a shelf as CSV with a heading: name, hex, weight, fibre, metres left (empty: not counted). */
+const asRow = ({ name, hex, weight, fibre, metresLeft }: Thread) => [
+  name,
+  hex,
+  weight,
+  fibre,
+  metresLeft === null ? null : Number(metresLeft.toFixed(2)),
+];
+
+/** The threads of a shelf as CSV with a heading: name, hex, weight, fibre, metres left to the
+ * centimetre (empty: not counted). */
 export const threadsToCsv = (threads: readonly Thread[]): string =>
-  Papa.unparse(
-    { fields: [...COLUMNS], data: threads.map((thread) => COLUMNS.map((column) => thread[column])) },
-    { newline: '\n' },
-  );
+  Papa.unparse({ fields: [...COLUMNS], data: threads.map(asRow) }, { newline: '\n' });
 
 const channels = (hex: string): number[] => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
 
@@ -67,7 +72,6 @@ const refuse = (code: PaletteRefusal['code'], message: string): PaletteRefusal =
 });
 
 type Line = { line: number; thread: ListedThread } | RefusedLine;
-const MM = { system: 'mm' } as const;
 
 /** `1f3a5f`, `#1F3A5F`, `#abc`: as a colour is kept; a text that is none comes back as it is. */
 function hexOf(text: string): string {
@@ -76,44 +80,44 @@ function hexOf(text: string): string {
   return /^[0-9a-f]{6}$/i.test(bare) ? `#${bare}`.toUpperCase() : text;
 }
 
-const FIBRES: readonly string[] = ThreadSchema.shape.fibre.options;
-const WEIGHTS = ['40', '60'];
+const ListedSchema = ThreadSchema.omit({ id: true, unread: true });
+const FIBRES = ThreadSchema.shape.fibre.options.join(', ');
 
-/** What of a row's cells cannot be read, in words; null when all can. */
-function whyRefused(cell: (column: Column) => string): string | null {
-  const [hex, weight, fibre] = [cell('hex'), cell('weight'), cell('fibre').toLowerCase()];
-  if (hex === '') return 'it has no colour';
-  if (!/^#[0-9A-F]{6}$/.test(hexOf(hex))) return `“${hex}” is no colour: six figures are wanted, #1F3A5F`;
-  if (cell('name').length > 120) return 'its name has over 120 letters';
-  if (weight !== '' && !WEIGHTS.includes(weight.replace(/\s*wt\.?$/i, '')))
-    return `“${weight}” is no weight: 40 or 60`;
-  if (fibre !== '' && !FIBRES.includes(fibre)) return `“${fibre}” is no fibre: ${FIBRES.join(', ')}`;
-  const metres = readMetres(cell('metresLeft'));
-  return typeof metres === 'string' ? metres : null;
+/** Why a cell cannot be read, by its column. */
+const WHY: Record<Column, (text: string) => string> = {
+  name: () => 'its name is too long',
+  hex: (text) =>
+    text === '' ? 'it has no colour' : `“${text}” is no colour: six figures are wanted, #1F3A5F`,
+  weight: (text) => `“${text}” is no weight: 40 or 60`,
+  fibre: (text) => `“${text}” is no fibre: ${FIBRES}`,
+  metresLeft: (text) => `“${text}” is no number of metres, or can be read in two ways: write 1200 or 12.5`,
+};
+
+/** The thread of a row's cells, as the shelf takes it; or why it does not. */
+function listed(cell: (column: Column) => string, line: number): Line {
+  const { data, error } = ListedSchema.safeParse({
+    name: cell('name') || hexOf(cell('hex')),
+    hex: hexOf(cell('hex')),
+    weight: Number(cell('weight').replace(/\s*wt\.?$/i, '') || USUAL.weight),
+    fibre: cell('fibre').toLowerCase() || USUAL.fibre,
+    metresLeft: metresOf(cell('metresLeft')),
+  });
+  if (data) return { line, thread: data };
+  const column = error.issues[0]?.path[0] as Column;
+  return { line, why: WHY[column](cell(column)) };
 }
 
-/** Metres as a list writes them, null for none; words when they are none. */
-function readMetres(text: string): number | null | string {
-  const plain = text.replace(/\s*m$/i, '');
-  // both signs: the last one parts the decimals
-  const both = /[.,].*[.,]/.test(plain);
+/** One sign and three figures after it: a decimal to some, thousands to others. */
+const TWO_WAYS = /^[1-9]\d{0,2}[.,]\d{3}$/;
+
+/** Metres as a list writes them, null for none; not a number where they are none, or could be two. */
+function metresOf(text: string): number | null {
+  const plain = text.replace(/\s*m$/i, '').replace(/\s/g, '');
+  if (plain === '') return null;
+  if (TWO_WAYS.test(plain)) return Number.NaN;
   const last = Math.max(plain.lastIndexOf(','), plain.lastIndexOf('.'));
-  const figure = both ? `${plain.slice(0, last).replace(/[.,]/g, '')}.${plain.slice(last + 1)}` : plain;
-  const bounds = { kind: 'number', least: 0, most: MOST_COUNTED, whole: false, isLength: false } as const;
-  const read = readField(figure, bounds, MM);
-  if (read.state === 'empty') return null;
-  return read.state === 'read' ? Number(read.value) : `metres: ${say(read.why, MM)}`;
-}
-
-function threadOf(cell: (column: Column) => string): ListedThread {
-  const hex = hexOf(cell('hex'));
-  return {
-    name: cell('name') || hex,
-    hex,
-    weight: cell('weight').startsWith('60') ? 60 : USUAL.weight,
-    fibre: (cell('fibre').toLowerCase() || USUAL.fibre) as Thread['fibre'],
-    metresLeft: readMetres(cell('metresLeft')) as number | null,
-  };
+  const whole = last < 0 ? plain : plain.slice(0, last).replace(/[.,]/g, '');
+  return Number(last < 0 ? whole : `${whole}.${plain.slice(last + 1)}`);
 }
 
 /** The place of each column in a heading; null when it names no colour. */
@@ -141,9 +145,7 @@ function fromCsv(text: string): Line[] | null {
     const here = line;
     line += row.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
     if (i <= at || row.every((cell) => cell.trim() === '')) return [];
-    const cell = (column: Column) => (row[columns[column] ?? -1] ?? '').trim();
-    const why = whyRefused(cell);
-    return [why ? { line: here, why } : { line: here, thread: threadOf(cell) }];
+    return [listed((column) => (row[columns[column] ?? -1] ?? '').trim(), here)];
   });
 }
 
@@ -159,10 +161,8 @@ function fromPalette(text: string): Line[] {
     if (r === undefined || values.some((v) => v > 255))
       return [{ line: i + 1, why: 'three figures from 0 to 255 and a name are wanted' }];
     const hex = `#${values.map((v) => v.toString(16).padStart(2, '0')).join('')}`.toUpperCase();
-    const named = name?.trim() || hex;
-    return named.length > 120
-      ? [{ line: i + 1, why: 'its name has over 120 letters' }]
-      : [{ line: i + 1, thread: { ...USUAL, hex, name: named } }];
+    const cells: Partial<Record<Column, string>> = { hex, name: name?.trim() || hex };
+    return [listed((column) => cells[column] ?? '', i + 1)];
   });
 }
 

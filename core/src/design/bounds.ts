@@ -5,8 +5,16 @@ export const MOST_STITCHES = 2_000_000;
 /** The thinnest line of a drawing, mm. */
 export const LEAST_STROKE_MM = 0.001;
 
+/** The most letters of a design's name. */
+export const MOST_DESIGN_NAME = 120;
+
+/** What a design is called after the file it was read from. */
+export const nameOfFile = (fileName: string): string =>
+  fileName.replace(/\.svg$/i, '').slice(0, MOST_DESIGN_NAME);
+
 /** The most of a drawing that a ticket holds; a drawing with more is thinned or refused when it is read. */
 export const ARTWORK_BOUNDS = {
+  fileName: 200,
   paths: 4000,
   letters: 1_000_000,
   hull: 2000,

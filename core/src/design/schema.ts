@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { pointWithin } from '../geometry/schema';
 import { HexSchema } from '../piece/schema';
 import { lengthMm } from '../units/schema';
-import { ARTWORK_BOUNDS, LEAST_STROKE_MM, MOST_DESIGN_MM, MOST_STITCHES } from './bounds';
+import { ARTWORK_BOUNDS, LEAST_STROKE_MM, MOST_DESIGN_MM, MOST_DESIGN_NAME, MOST_STITCHES } from './bounds';
 import { DENSITY_CLASSES } from './numbers';
 
 const designPoint = pointWithin(MOST_DESIGN_MM);
@@ -27,7 +27,7 @@ export const ArtworkPathSchema = z.object({
 
 /** What a drawing file told: its shapes at true size, and the estimate made from them. */
 export const ArtworkSchema = z.object({
-  fileName: z.string().max(200),
+  fileName: z.string().max(ARTWORK_BOUNDS.fileName),
   paths: z
     .array(ArtworkPathSchema)
     .max(ARTWORK_BOUNDS.paths)
@@ -59,7 +59,7 @@ export type Looks = (typeof LOOKS)[number];
 
 /** What the maker enters about the design. Lengths in mm; null is not known yet. */
 export const DesignInputSchema = z.object({
-  name: z.string().max(120),
+  name: z.string().max(MOST_DESIGN_NAME),
   widthMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
   heightMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
   stitches: z.number().int().min(1).max(MOST_STITCHES).nullable(),

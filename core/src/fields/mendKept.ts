@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { boundsOf, leafAt } from './bounds';
+import { valueAt, withValueAt } from './path';
 import { keptUnread, type WithUnread, withUnread } from './unread';
 
 const MOST_ROUNDS = 100;
@@ -13,16 +14,6 @@ function nearest(value: unknown, bounds: ReturnType<typeof boundsOf>): unknown {
   return null;
 }
 
-function withValue(thing: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
-  if (key === undefined) return value;
-  if (Array.isArray(thing))
-    return thing.map((old, i) => (String(i) === key ? withValue(old, rest, value) : old));
-  return { ...(thing as object), [key]: withValue((thing as Record<string, unknown>)[key], rest, value) };
-}
-
-const valueAt = (thing: unknown, keys: readonly string[]): unknown =>
-  keys.reduce<unknown>((value, key) => (value as Record<string, unknown> | null | undefined)?.[key], thing);
-
 /** A thing with one of its fields within bounds, what it held kept as unread; null where that cannot be done. */
 function mendedAt<T extends WithUnread>(schema: z.ZodType, thing: T, at: string): T | null {
   const leaf = leafAt(schema, at);
@@ -33,7 +24,7 @@ function mendedAt<T extends WithUnread>(schema: z.ZodType, thing: T, at: string)
   if (leaf.empty !== null) return keptUnread(schema, thing, { at, text });
   const near = nearest(value, bounds);
   if (near === null) return null;
-  const within = withValue(thing, at.split('.'), near) as T;
+  const within = withValueAt(thing, at.split('.'), near) as T;
   return { ...within, unread: withUnread(within.unread ?? {}, at, text) };
 }
 

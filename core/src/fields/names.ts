@@ -77,6 +77,12 @@ const inWords = (key: string): string =>
     .replaceAll('-', ' ')
     .toLowerCase();
 
+/** The last key of a path in words, for what has no name of its own: `loose.2.widthMm` is the width. */
+export function wordsOfPath(path: string): string {
+  const named = path.split('.').filter((key) => !/^\d+$/.test(key));
+  return inWords(named.at(-1) ?? path);
+}
+
 /** The keys that stand where a pattern has `*`; null where the path is not of the pattern. */
 function keysOf(pattern: string, path: string): string[] | null {
   const [wanted, keys] = [pattern.split('.'), path.split('.')];
@@ -91,8 +97,7 @@ export function fieldName(path: string, ticket: Ticket): string {
     const keys = keysOf(pattern, path);
     if (keys) return typeof name === 'string' ? name : name(ticket, keys);
   }
-  const named = path.split('.').filter((key) => !/^\d+$/.test(key));
-  return inWords(named.at(-1) ?? path);
+  return wordsOfPath(path);
 }
 
 /** The stage that a field is on; what is not on a stage stands with the piece. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { atMost } from '../units/schema';
 import { leafAt } from './bounds';
+import { valueAt, withValueAt } from './path';
 
 /** The longest text that a field holds, read or not. */
 export const FIELD_LETTERS = 20_000;
@@ -19,33 +20,16 @@ export function withUnread(unread: Unread, at: string, text: string): Unread {
   return kept === '' || Object.keys(others).length >= MOST_UNREAD ? others : { ...others, [at]: kept };
 }
 
-type Keyed = Record<string, unknown>;
-const isKeyed = (value: unknown): value is Keyed => typeof value === 'object' && value !== null;
-
-function cleared(value: unknown, keys: readonly string[], empty: 'null' | 'missing'): unknown {
-  const [key, ...rest] = keys;
-  if (key === undefined || !isKeyed(value) || !Object.hasOwn(value, key)) return value;
-  if (rest.length > 0) return put(value, key, cleared(value[key], rest, empty));
-  if (empty === 'null') return put(value, key, null);
-  return Object.fromEntries(Object.entries(value).filter(([k]) => k !== key));
-}
-
-function put(whole: Keyed, key: string, value: unknown): unknown {
-  if (Array.isArray(whole)) return whole.map((old, i) => (String(i) === key ? value : old));
-  return { ...whole, [key]: value };
-}
-
 /**
  * A thing with the input at a path left empty: null or missing, as its schema allows. What must have a value keeps
  * the one it has; a path that leads nowhere changes nothing.
  */
 export function withoutValue<T>(schema: z.ZodType, thing: T, at: string): T {
   const empty = leafAt(schema, at)?.empty ?? null;
-  return empty === null ? thing : (cleared(thing, at.split('.'), empty) as T);
+  const keys = at.split('.');
+  if (empty === null || valueAt(thing, keys) === undefined) return thing;
+  return withValueAt(thing, keys, empty === 'null' ? null : undefined) as T;
 }
-
-const valueAt = (thing: unknown, keys: readonly string[]): unknown =>
-  keys.reduce<unknown>((value, key) => (isKeyed(value) ? value[key] : undefined), thing);
 
 /** Where the row of an old list is in the new one; null when it is gone. A row that was changed keeps its place. */
 function rowAfter(before: readonly unknown[], after: readonly unknown[], i: number): number | null {

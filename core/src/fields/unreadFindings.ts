@@ -2,7 +2,7 @@ import { type Finding, finding } from '../findings/finding';
 import { type Ticket, TicketSchema } from '../ticket';
 import type { DisplayUnits } from '../units/length';
 import { type Phrase, phrase } from '../units/phrase';
-import { type Bounds, boundsAt } from './bounds';
+import { type Bounds, boundsAt, leafAt } from './bounds';
 import { fieldName, stageOfField } from './names';
 import { readField } from './readField';
 
@@ -24,11 +24,13 @@ function unreadFinding(ticket: Ticket, at: string, units: DisplayUnits): Finding
   const why = bounds
     ? whyUnread(bounds.kind === 'text' ? text : shortened(text), bounds, units)
     : phrase`“${shortened(text)}” belongs to no field.`;
+  const empty = leafAt(TicketSchema, at)?.empty ?? null;
+  const then = empty === null ? phrase`${name} keeps the value it has` : phrase`${name} is left empty`;
   return finding(stage, 'unread', bounds?.kind === 'number' ? 'stop' : 'warn', phrase`${name}: ${why}`, {
     mends: [
       {
         label: phrase`Leave it out`,
-        result: phrase`${name} stays as it was before`,
+        result: then,
         change: { stage, set: {}, unread: { [at]: '' } },
       },
     ],

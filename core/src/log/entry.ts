@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { METHODS } from '../hoop/schema';
 import { IdSchema } from '../ids';
 import { PIECE_KIND_IDS } from '../piece/kinds';
+import { pieceCount } from '../piece/schema';
 import type { Plan } from '../plan';
 import { type Ticket, TicketSchema } from '../ticket';
 import { LogInputSchema, OUTCOMES, outcomeOf } from './schema';
@@ -30,6 +31,8 @@ export const LogSummarySchema = z.object({
   outcome: z.enum(OUTCOMES),
   misplacementMm: z.number().nullable(),
   note: z.string(),
+  /** How many pieces it stands for. */
+  pieces: z.number().int().min(1).default(1),
 });
 export type LogSummary = z.infer<typeof LogSummarySchema>;
 
@@ -57,6 +60,7 @@ export function summaryOf(entry: {
     outcome: outcomeOf(log),
     misplacementMm: log.misplacementMm,
     note: log.note,
+    pieces: pieceCount(ticket.piece),
   };
 }
 

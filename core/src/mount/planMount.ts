@@ -12,7 +12,7 @@ import { isA, type PieceKind, type PieceOutline } from '../piece/geometry';
 import type { Fabric } from '../piece/schema';
 import type { PlacePlan } from '../place/planPlace';
 import type { HouseRules } from '../rules/schema';
-import type { Machine } from '../shelf/schema';
+import { hasUnreadFigure, type Machine } from '../shelf/schema';
 import { mm, type Phrase, percent, phrase } from '../units/phrase';
 import { type CopyKeys, copyKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
@@ -109,6 +109,19 @@ function checklistOf(q: MountQuestion): Check[] {
     ),
   ];
 }
+
+/** A figure of the machine that could not be taken: what is worked out with the one before may be wrong. */
+const unreadFindings = (machine: Machine | null): Finding[] =>
+  machine && hasUnreadFigure(machine)
+    ? [
+        finding(
+          'mount',
+          'mount-machine-unread',
+          'stop',
+          phrase`A figure of ${machine.name} was typed and could not be taken: open it on the shelf and type it again.`,
+        ),
+      ]
+    : [];
 
 /** What this machine's screen cannot do: then it is done in the file. */
 function limitFindings({ machine, facts }: MountQuestion, mirror: boolean): Finding[] {
@@ -286,6 +299,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     marksShould: marksShould(q),
     checklist: checklistOf(q),
     findings: [
+      ...unreadFindings(q.machine),
       ...mountFindings(q, chosen, input.mirror),
       ...(crooked?.keys ? [] : missFindings(asPlanned.miss, input.mirror)),
       ...(crooked?.findings ?? []),

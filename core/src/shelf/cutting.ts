@@ -169,7 +169,8 @@ function cut(material: Material, { sheet, metres, offcuts }: CutFrom): Material 
 
 /**
  * Cuts some pieces of one size: each from the smallest loose sheet that holds it (a piece may lie either way
- * round), the rest in rows off as many rolls as it needs. Offcuts with both sides at least `leastMm` are kept. Straight cuts only.
+ * round), the rest in rows off as many rolls as it needs. Offcuts with both sides at least `leastMm` are kept.
+ * Straight cuts only.
  */
 export function cutPieces(
   piece: Size,

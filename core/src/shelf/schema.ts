@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { UnreadSchema } from '../fields/unread';
+import { type Unread, UnreadSchema } from '../fields/unread';
 import { PointSchema } from '../geometry/schema';
 import { IdSchema } from '../ids';
 import { CHOICE_IDS } from '../layers/schema';
@@ -49,9 +49,13 @@ export const HoopSchema = z.object({
 
 export type Hoop = z.infer<typeof HoopSchema>;
 
+/** Whether a figure of an item was typed and could not be taken: what is worked out with it may be wrong. */
+export const hasUnreadFigure = ({ unread = {} }: { unread?: Unread | undefined }): boolean =>
+  Object.keys(unread).some((at) => at !== 'name');
+
 /** Why a hoop's figures cannot be right together, in a sentence; null when they can. It is kept as typed, and never fits. */
 export function whyHoopCannotBe(hoop: Hoop): string | null {
-  if (Object.keys(hoop.unread ?? {}).some((at) => at !== 'name'))
+  if (hasUnreadFigure(hoop))
     return 'One of its figures was typed and could not be taken: open it on the shelf and type it again.';
   if (hoop.fieldWidthMm > hoop.ringWidthMm)
     return 'Its ring is narrower than its stitch field: measure the ring outside, from edge to edge.';
@@ -133,6 +137,13 @@ export const ThreadSchema = z.object({
 });
 export type Thread = z.infer<typeof ThreadSchema>;
 
+/** Whether a name is another item's already, however it is written. */
+export const isNameTaken = (
+  items: readonly { id: string; name: string }[],
+  { id, name: called }: { id?: string; name: string },
+): boolean =>
+  items.some((item) => item.id !== id && item.name.trim().toLowerCase() === called.trim().toLowerCase());
+
 /** Whether there is some of a thread: what is not counted is there. */
 export const isThere = ({ metresLeft }: Pick<Thread, 'metresLeft'>): boolean => metresLeft !== 0;
 
@@ -179,16 +190,28 @@ export type OwnPlacement = z.infer<typeof OwnPlacementSchema>;
 /** A cloth of the shop's own, beside the library's. */
 export const OwnFabricSchema = FabricSchema.extend({ ...ITEM, name });
 
+/** So many of each noun a shelf holds. */
+export const SHELF_ROOM = {
+  hoops: 200,
+  machines: 50,
+  materials: 500,
+  threads: 5000,
+  supplies: 500,
+  fabrics: 500,
+  blanks: 1000,
+  placements: 500,
+} as const;
+
 /** What the shop owns, and what it keeps for the next time. */
 export const ShelfSchema = z.object({
-  hoops: z.array(HoopSchema).max(200),
-  machines: z.array(MachineSchema).max(50),
-  materials: z.array(MaterialSchema).max(500),
-  threads: z.array(ThreadSchema).max(5000),
-  supplies: z.array(SupplySchema).max(500).default([]),
-  fabrics: z.array(OwnFabricSchema).max(500).default([]),
-  blanks: z.array(BlankSchema).max(1000).default([]),
-  placements: z.array(OwnPlacementSchema).max(500).default([]),
+  hoops: z.array(HoopSchema).max(SHELF_ROOM.hoops),
+  machines: z.array(MachineSchema).max(SHELF_ROOM.machines),
+  materials: z.array(MaterialSchema).max(SHELF_ROOM.materials),
+  threads: z.array(ThreadSchema).max(SHELF_ROOM.threads),
+  supplies: z.array(SupplySchema).max(SHELF_ROOM.supplies).default([]),
+  fabrics: z.array(OwnFabricSchema).max(SHELF_ROOM.fabrics).default([]),
+  blanks: z.array(BlankSchema).max(SHELF_ROOM.blanks).default([]),
+  placements: z.array(OwnPlacementSchema).max(SHELF_ROOM.placements).default([]),
 });
 
 /** The schema of one item of each noun on the shelf. */

@@ -15,6 +15,7 @@ import {
   type Material,
   MOST_COUNTED,
   type Shelf,
+  SUPPLY_TYPES,
   type SupplyType,
   type Thread,
 } from './schema';
@@ -39,7 +40,12 @@ export const ShelfUseSchema = z.discriminatedUnion('noun', [
     hours: z.array(z.number()),
     bobbin: z.object({ was: bobbinM, is: bobbinM }).optional(),
   }),
-  z.object({ noun: z.literal('supplies'), ...item, amount: z.number() }),
+  z.object({
+    noun: z.literal('supplies'),
+    ...item,
+    type: z.enum(SUPPLY_TYPES).optional(),
+    amount: z.number(),
+  }),
 ]);
 export type ShelfUse = z.infer<typeof ShelfUseSchema>;
 
@@ -123,11 +129,12 @@ export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyTyp
 function supplyUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
   return suppliesNeeded(plan, rules).flatMap(({ type, amount }) => {
     return takeFrom(suppliesFor(type, plan.mount?.machine ?? null, shelf), amount, ({ left }) => left).map(
-      (taken) => ({
+      ({ lot: { id, name }, amount: taken }) => ({
         noun: 'supplies' as const,
-        id: taken.lot.id,
-        name: taken.lot.name,
-        amount: taken.amount,
+        id,
+        name,
+        type,
+        amount: taken,
       }),
     );
   });

@@ -20,12 +20,12 @@ it('says what a piece took, a line to each item, sheets of one size together', (
       hours: [0.2, 0.05],
       bobbin: { was: null, is: 51 },
     },
-    { noun: 'supplies', id: 'supply-01', amount: 1.26 },
+    { noun: 'supplies', id: 'supply-01', type: 'bobbin-60', amount: 1.26 },
   ]);
   expect(lines.map((line) => say(line, { system: 'mm' }))).toEqual([
     'Film: 0.6 m off the roll, 2 sheets of 160 mm × 140 mm, leaves 300 mm × 114 mm',
     'navy: 12 m',
     'Flat bed: 0.25 h on its needles, 51 m left on its bobbin',
-    'something no longer on the shelf: 1.26',
+    'something no longer on the shelf: 1.26 bobbins',
   ]);
 });

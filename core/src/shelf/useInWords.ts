@@ -2,6 +2,7 @@ import { count, metres, mm, type Phrase, phrase } from '../units/phrase';
 import { withLoose } from './cutting';
 import type { LooseSheets } from './schema';
 import type { ShelfUse } from './shelfUse';
+import { SUPPLIES } from './supplies';
 
 const GONE = 'something no longer on the shelf';
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
@@ -24,7 +25,8 @@ function materialInWords({
 function partsOf(use: ShelfUse): Phrase[] {
   if (use.noun === 'materials') return materialInWords(use);
   if (use.noun === 'threads') return [phrase`${metres(hundredth(use.metres))}`];
-  if (use.noun === 'supplies') return [phrase`${count(hundredth(use.amount))}`];
+  if (use.noun === 'supplies')
+    return [phrase`${count(hundredth(use.amount))}${use.type ? ` ${SUPPLIES[use.type].unit}` : ''}`];
   const hours = use.hours.reduce((sum, h) => sum + h, 0);
   const left = use.bobbin?.is;
   return [

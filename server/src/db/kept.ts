@@ -1,3 +1,4 @@
+import { refusalInWords, refusalsOf, say, wordsOfPath } from '@zt/core';
 import { type SQL, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
@@ -9,6 +10,7 @@ export const textOf = (column: SQLiteColumn): SQL<string> => sql<string>`${colum
 export type Kept<T> = { ok: true; value: T } | { ok: false; raw: unknown; why: string };
 
 const WHY_LETTERS = 200;
+const MM = { system: 'mm' } as const;
 
 /** Reads what a row holds; never throws. `today` brings what an older version kept up to date. */
 export function readKept<T>(
@@ -21,10 +23,10 @@ export function readKept<T>(
     raw = JSON.parse(text);
     const { data, error } = schema.safeParse(today(raw as never));
     if (!error) return { ok: true, value: data };
-    const [first] = error.issues;
-    const why = `${first?.path.join('.') || 'it'}: ${first?.message ?? 'cannot be read'}`;
+    const [first] = refusalsOf(error);
+    const why = first ? say(refusalInWords(schema, first, wordsOfPath(first.at)), MM) : 'It is of no use.';
     return { ok: false, raw, why: why.slice(0, WHY_LETTERS) };
   } catch {
-    return { ok: false, raw, why: 'what is kept of it is damaged' };
+    return { ok: false, raw, why: 'What is kept of it is damaged.' };
   }
 }

@@ -48,13 +48,10 @@ export function LengthField({
       <TextField
         grow
         label={label}
-        value={draft.text}
-        onText={draft.type}
-        onDone={draft.leave}
+        {...draft.line}
         {...(onSubmit ? { onSubmit } : {})}
         {...(autoFocus ? { autoFocus } : {})}
         large={large}
-        error={draft.error}
         hint={reading?.state === 'read' ? `understood as ${reading.understood}` : hint}
         keyboard="text"
         placeholder={units.system === 'in' ? 'in, e.g. 20 1/2' : 'mm'}

@@ -20,16 +20,5 @@ export function NumberField({ label, at, value, onNumber, hint, grow = false }: 
     shown: value === null ? '' : String(value),
     onValue: (read) => onNumber(Number(read)),
   });
-  return (
-    <TextField
-      label={label}
-      value={draft.text}
-      onText={draft.type}
-      onDone={draft.leave}
-      error={draft.error}
-      hint={hint}
-      keyboard="decimal"
-      grow={grow}
-    />
-  );
+  return <TextField label={label} {...draft.line} hint={hint} keyboard="decimal" grow={grow} />;
 }

@@ -1,5 +1,7 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Choice } from './Choice';
+import { useFields } from './fields';
 import { LengthField } from './LengthField';
 
 interface SidedLengthFieldProps {
@@ -13,9 +15,22 @@ interface SidedLengthFieldProps {
   onLength: (mm: number) => void;
 }
 
-/** A length to one of two sides: how far, and which way. */
+type Side = 'less' | 'more';
+
+/**
+ * A length to one of two sides: how far, and which way. A side chosen while there is no length yet, or one that could
+ * not be taken, waits for it.
+ */
 export function SidedLengthField({ label, at, mm, sides, onLength }: SidedLengthFieldProps) {
-  const options = sides.map((name, i) => ({ id: i === 0 ? 'less' : 'more', name }));
+  const { unread } = useFields();
+  const [waiting, setWaiting] = useState<Side | null>(null);
+  const isOpen = mm === 0 || unread[at] !== undefined;
+  const side: Side = (isOpen ? waiting : null) ?? (mm < 0 ? 'less' : 'more');
+  const put = (far: number, way: Side) => onLength(way === 'less' && far > 0 ? -far : far);
+  const choose = (way: Side) => {
+    setWaiting(way);
+    if (!isOpen) put(Math.abs(mm), way);
+  };
   return (
     <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end', flexWrap: 'wrap' }}>
       <View style={{ flexGrow: 1, flexBasis: 110 }}>
@@ -23,7 +38,7 @@ export function SidedLengthField({ label, at, mm, sides, onLength }: SidedLength
           label={label}
           at={at}
           mm={Math.abs(mm)}
-          onLength={(value) => onLength(mm < 0 ? -value : value)}
+          onLength={(far) => put(far, side)}
           stepper={false}
         />
       </View>
@@ -31,9 +46,12 @@ export function SidedLengthField({ label, at, mm, sides, onLength }: SidedLength
         label={`${label}, which way`}
         quiet
         small
-        options={options}
-        chosen={mm < 0 ? 'less' : 'more'}
-        onChoose={(side) => onLength((side === 'less' ? -1 : 1) * Math.abs(mm))}
+        options={[
+          { id: 'less', name: sides[0] },
+          { id: 'more', name: sides[1] },
+        ]}
+        chosen={side}
+        onChoose={choose}
       />
     </View>
   );

@@ -16,14 +16,5 @@ interface WordsFieldProps {
 /** Words, or a day of the calendar, that are saved with what is open. */
 export function WordsField({ label, at, value, onText, ...rest }: WordsFieldProps) {
   const draft = useDraft({ at, shown: value, onValue: (read) => onText(String(read)) });
-  return (
-    <TextField
-      label={label}
-      value={draft.text}
-      onText={draft.type}
-      onDone={draft.leave}
-      error={draft.error}
-      {...rest}
-    />
-  );
+  return <TextField label={label} {...draft.line} {...rest} />;
 }

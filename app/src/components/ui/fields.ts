@@ -8,6 +8,7 @@ import {
   whyUnread,
 } from '@zt/core';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import type { TextFieldProps } from './TextField';
 
 /** Where the fields on a form put what is typed: the open ticket, an item of the shelf, the house rules. */
 export interface Fields {
@@ -44,13 +45,10 @@ interface DraftOf {
 
 /** A field in the hand: its text, what it reads as, why it cannot be taken, and when it is. */
 export interface Draft {
-  text: string;
+  /** What the line of text shows and hears. */
+  line: Pick<TextFieldProps, 'value' | 'onText' | 'onDone' | 'error'>;
   reading: FieldReading | null;
-  error: string | null;
   bounds: Bounds;
-  type: (text: string) => void;
-  /** The field is left, or Enter was pressed: what it reads is taken. */
-  leave: () => void;
   /** Takes a value that was not typed. */
   put: (value: number) => void;
 }
@@ -67,36 +65,40 @@ export function useDraft({ at, shown, isLength, onValue }: DraftOf): Draft {
   const [typed, setTyped] = useState<string | null>(null);
   const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(pause.current), []);
+  // After a pause the field is taken over what there is then, not over what there was.
+  const now = useRef({ onValue, fields });
+  now.current = { onValue, fields };
   const kept = fields.unread[at];
   const readingOf = (text: string) => readField(text, bounds, fields.units);
   const take = (text: string) => {
     clearTimeout(pause.current);
     const reading = readingOf(text);
     const words = bounds.kind === 'text' && bounds.least === 0;
-    if (reading.state === 'read') fields.take(at, () => onValue(reading.value));
-    else if (reading.state === 'empty' && words) fields.take(at, () => onValue(text));
-    else fields.keep(at, reading.state === 'empty' ? '' : text);
+    const { fields: form, onValue: give } = now.current;
+    if (reading.state === 'read') form.take(at, () => give(reading.value));
+    else if (reading.state === 'empty' && words) form.take(at, () => give(text));
+    else form.keep(at, reading.state === 'empty' ? '' : text);
   };
   const reading = typed === null ? null : readingOf(typed);
   const whyTyped = reading?.state === 'unread' ? say(reading.why, fields.units) : null;
   const whyKept =
     kept !== undefined && typed === null ? say(whyUnread(kept, bounds, fields.units), fields.units) : null;
+  const type = (text: string) => {
+    setTyped(text);
+    clearTimeout(pause.current);
+    const read = readingOf(text);
+    if (bounds.kind === 'text') take(text);
+    else if (read.state === 'read' && read.complete) pause.current = setTimeout(() => take(text), PAUSE_MS);
+  };
+  const leave = () => {
+    clearTimeout(pause.current);
+    if (typed !== null && typed !== (kept ?? shown)) take(typed);
+    setTyped(null);
+  };
   return {
-    text: typed ?? kept ?? shown,
+    line: { value: typed ?? kept ?? shown, onText: type, onDone: leave, error: whyTyped ?? whyKept },
     reading,
-    error: whyTyped ?? whyKept,
     bounds,
-    type: (text) => {
-      setTyped(text);
-      clearTimeout(pause.current);
-      const now = readingOf(text);
-      if (bounds.kind === 'text') take(text);
-      else if (now.state === 'read' && now.complete) pause.current = setTimeout(() => take(text), PAUSE_MS);
-    },
-    leave: () => {
-      if (typed !== null && typed !== (kept ?? shown)) take(typed);
-      setTyped(null);
-    },
     put: (value) => {
       setTyped(null);
       clearTimeout(pause.current);

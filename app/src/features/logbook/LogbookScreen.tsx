@@ -72,7 +72,7 @@ function EntryRow({ entry }: { entry: LogSummary }) {
           </Txt>
         </View>
         <View style={{ flex: 1 }}>
-          <Txt as="strong">{entry.name}</Txt>
+          <Txt as="strong">{entry.pieces > 1 ? `${entry.name}, ${entry.pieces} pieces` : entry.name}</Txt>
           <Txt
             as="small"
             tone="graphite"

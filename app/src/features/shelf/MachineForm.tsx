@@ -46,6 +46,13 @@ export function MachineForm({ machine, rules, onMachine }: MachineFormProps) {
           onNumber={(value) => onMachine({ ...machine, [id]: value })}
         />
       ))}
+      <NumberField
+        label="left on the bobbin in it, m"
+        at="bobbinLeftM"
+        value={machine.bobbinLeftM}
+        onNumber={(bobbinLeftM) => onMachine({ ...machine, bobbinLeftM })}
+        hint="As the last piece left it. Empty: a full one."
+      />
       <FittedNeedles machine={machine} rules={rules} onMachine={onMachine} />
       <LengthField
         label="throat: needle to body"

@@ -1,4 +1,4 @@
-import { SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
+import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
@@ -22,6 +22,9 @@ interface Removed {
   noun: ShelfNoun;
   item: Item;
 }
+
+/** What is kept under a name, and found again by it. */
+const NAMED_ONCE: readonly ShelfNoun[] = ['blanks', 'placements'];
 
 /** What is said of an item that something was typed on which could not be taken. */
 const notRead = ({ unread = {} }: Item): string[] =>
@@ -87,7 +90,11 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
         <Row
           key={item.id}
           title={item.name}
-          detail={[view.detail(item, units), ...notRead(item)].join('; ')}
+          detail={[
+            view.detail(item, units),
+            ...notRead(item),
+            ...(NAMED_ONCE.includes(noun) && isNameTaken(items, item) ? ['another has this name'] : []),
+          ].join('; ')}
           aside={view.aside?.(item)}
           open={open === item.id}
           onPress={() => onOpen(open === item.id ? null : item.id)}

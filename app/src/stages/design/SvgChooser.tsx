@@ -1,4 +1,4 @@
-import { numberFor, type ReadSvg, type SvgRefusal } from '@zt/core';
+import { nameOfFile, numberFor, type ReadSvg, type SvgRefusal } from '@zt/core';
 import { stitchFigures } from '@zt/core/design/stitchFigures';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -30,7 +30,7 @@ export function SvgChooser() {
     const result = worked.value;
     if (!result.ok) return setRefusal(result.message);
     const { widthMm, heightMm, stitches, colours, artwork } = result;
-    const name = ticket.design.name || file.name.replace(/\.svg$/i, '');
+    const name = ticket.design.name || nameOfFile(file.name);
     change({
       stage: 'design',
       set: {

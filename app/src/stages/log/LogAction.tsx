@@ -1,4 +1,4 @@
-import { frozenPlan } from '@zt/core';
+import { frozenPlan, isInTheWay } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
@@ -13,7 +13,8 @@ function useWhyNotLogged(): string | null {
   const { plan } = useOpenTicket();
   const save = useAppSelector((state) => state.editor.save);
   if (plan.hoop === null) return 'Measure the piece first.';
-  if (save === 'failed' || save === 'conflict') return 'The ticket is not saved yet.';
+  if (plan.findings.some((f) => f.stage === 'log' && isInTheWay(f))) return 'A figure here was not taken.';
+  if (save === 'failed' || save === 'refused' || save === 'conflict') return 'The ticket is not saved yet.';
   return null;
 }
 

@@ -22,9 +22,6 @@ export interface ReadSvg {
   artwork: Artwork;
 }
 
-/** As the ticket's schema has them. */
-const MOST_NAME = 200;
-
 interface Stitched {
   lines: Polyline[];
   hex: string;
@@ -171,7 +168,7 @@ function artworkOf(
   if (!paths || hull.length > ARTWORK_BOUNDS.hull) return null;
   const satins = parts.flatMap(({ estimate }) => estimate.satinMm ?? []);
   return {
-    fileName: frame.fileName.slice(0, MOST_NAME),
+    fileName: frame.fileName.slice(0, ARTWORK_BOUNDS.fileName),
     paths,
     hull: hull.map((p) => ({ x: rounded(p.x - centre.x), y: rounded(p.y - centre.y) })),
     fileCentre: minus({ x: frame.width / 2, y: frame.height / 2 }, centre),

@@ -1,12 +1,10 @@
-import { SHELF_ITEMS, SHELF_NOUNS, type ShelfNoun } from '@zt/core';
-import { and, count, eq, isNull } from 'drizzle-orm';
+import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM } from '@zt/core';
 import { z } from 'zod';
 import type { Transaction } from '../../db/client';
-import { shelfItems } from '../../db/schema/shelfItems';
-import { ApiError } from '../../errors';
-import { markItem, putItem } from './writer';
+import { checkRoom, markItem, putItem } from './writer';
 
-const MOST = 5000;
+/** No batch is longer than the fullest list of a shelf. */
+const MOST = SHELF_ROOM.threads;
 const PutSchema = z.union(
   SHELF_NOUNS.map((noun) => z.object({ noun: z.literal(noun), item: SHELF_ITEMS[noun] })),
 );
@@ -18,16 +16,6 @@ export const BatchSchema = z.object({
   remove: z.array(RemoveSchema).max(MOST).default([]),
 });
 export type Batch = z.infer<typeof BatchSchema>;
-
-/** So many of one noun a shelf holds, as its schema has it. */
-async function checkRoom(tx: Transaction, noun: ShelfNoun): Promise<void> {
-  const [row] = await tx
-    .select({ there: count() })
-    .from(shelfItems)
-    .where(and(eq(shelfItems.noun, noun), isNull(shelfItems.deletedAt)));
-  if ((row?.there ?? 0) > MOST)
-    throw new ApiError(400, 'too-many', `The shelf holds ${MOST} of the ${noun}. Nothing was changed.`);
-}
 
 /** Makes every change of a batch in the transaction given. */
 export async function applyBatch(tx: Transaction, { put, remove }: Batch, now: string): Promise<void> {

@@ -5,7 +5,7 @@ import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
 import { applyBatch, BatchSchema } from './batch';
 import { readShelf } from './reader';
-import { markItem, putItem } from './writer';
+import { checkRoom, markItem, putItem } from './writer';
 
 const params = z.object({ id: IdSchema });
 
@@ -48,7 +48,10 @@ export function shelfRoutes({ store, now }: Context) {
       const item = c.req.valid('json');
       if (item.id !== c.req.valid('param').id)
         throw new ApiError(400, 'wrong-id', 'The address and the item name different ids.');
-      await store.write((tx) => putItem(tx, noun, item));
+      await store.write(async (tx) => {
+        await putItem(tx, noun, item);
+        await checkRoom(tx, noun);
+      });
       return c.json({ done: true as const }, 200);
     });
   }

@@ -1,5 +1,5 @@
-import { SHELF_ITEMS, type ShelfNoun } from '@zt/core';
-import { and, eq } from 'drizzle-orm';
+import { SHELF_ITEMS, SHELF_ROOM, type ShelfNoun } from '@zt/core';
+import { and, count, eq, isNull } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { ApiError } from '../../errors';
@@ -17,6 +17,16 @@ export async function putItem(tx: Transaction, noun: ShelfNoun, item: { id: stri
   if (kept && kept.noun !== noun)
     throw new ApiError(409, 'wrong-noun', `This id is one of the ${kept.noun}. Nothing was saved.`);
   await tx.insert(shelfItems).values(row).onConflictDoUpdate({ target: shelfItems.id, set: row });
+}
+
+/** Refuses the transaction when the shelf then holds more of a noun than there is room for. */
+export async function checkRoom(tx: Transaction, noun: ShelfNoun): Promise<void> {
+  const [row] = await tx
+    .select({ there: count() })
+    .from(shelfItems)
+    .where(and(eq(shelfItems.noun, noun), isNull(shelfItems.deletedAt)));
+  if ((row?.there ?? 0) > SHELF_ROOM[noun])
+    throw new ApiError(400, 'too-many', `The shelf holds ${SHELF_ROOM[noun]} ${noun}. Nothing was changed.`);
 }
 
 /** Takes one of a noun off the shelf, or puts it back (`null`). Returns whether there was one. */

@@ -1,0 +1,70 @@
+import { fieldName, refusalInWords, type Stage, say, stageOfField, TicketSchema } from '@zt/core';
+import { View } from 'react-native';
+import { UndoBar } from '../components/UndoBar';
+import { Press } from '../components/ui/Press';
+import { Txt } from '../components/ui/Txt';
+import { useOpenTicket } from '../hooks/useTicket';
+import { useRestoreTicketMutation } from '../services/api';
+import { putBackOnBench } from '../store/editor';
+import { useAppDispatch, useAppSelector } from '../store/store';
+import { STAGE_NAMES } from '../tape/Tape';
+import { usePalette } from '../theme/palette';
+
+/** So many are named at once. */
+const MOST_REFUSED = 3;
+
+/** What was not taken: a change that goes past a bound, or a ticket that the server refuses; and where to go. */
+export function NotTaken({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+  const { ticket, units } = useOpenTicket();
+  const p = usePalette();
+  const { refused, save } = useAppSelector((state) => state.editor);
+  if (refused.length === 0) return null;
+  const shown = refused.slice(0, MOST_REFUSED);
+  return (
+    <View
+      role="alert"
+      style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.madder, padding: 12, gap: 4 }}
+    >
+      <Txt as="strong">
+        {save === 'refused'
+          ? 'The shop’s computer does not take this ticket. What you typed is here; change what is named, and it saves.'
+          : 'Not taken; all else is as you made it.'}
+      </Txt>
+      {shown.map(({ at, message }) => (
+        <View key={`${at} ${message}`} style={{ gap: 2 }}>
+          <Txt>
+            {say(
+              refusalInWords(TicketSchema, { at, message }, at === '' ? '' : fieldName(at, ticket)),
+              units,
+            )}
+          </Txt>
+          {at === '' || stageOfField(at) === stage ? null : (
+            <Press
+              kind="link"
+              title={`Go to ${STAGE_NAMES[stageOfField(at)]}`}
+              onPress={() => onStage(stageOfField(at))}
+            />
+          )}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Says that the ticket is off the bench, and puts it back. */
+export function OffBench() {
+  const { ticket } = useOpenTicket();
+  const dispatch = useAppDispatch();
+  const offBench = useAppSelector((state) => state.editor.offBench);
+  const [restore] = useRestoreTicketMutation();
+  if (!offBench) return null;
+  const putBack = async () => {
+    if ('data' in (await restore(ticket.id))) dispatch(putBackOnBench());
+  };
+  return (
+    <UndoBar
+      text="This ticket was taken off the bench. What you change is kept, and it stays off."
+      onPutBack={() => void putBack()}
+    />
+  );
+}
