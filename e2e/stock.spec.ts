@@ -71,7 +71,9 @@ test('an order of twenty counts in time and thread; logging says what it took, a
   await ticket.reads('20 pieces');
   await ticket.reads('Taken off the shelf');
   await expectNoSidewaysScroll(page);
-  await page.goBack();
+  await page.goto('/logbook');
+  await ticket.reads(/, 20 pieces$/);
+  await page.goto('/ticket/demo-ticket-02/log');
   await page.getByRole('button', { name: 'Take it back out of the logbook' }).click();
   await expect(page.getByRole('button', { name: 'Put it in the logbook' })).toBeVisible();
 });

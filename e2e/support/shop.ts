@@ -9,19 +9,22 @@ const READY = /ready: (http:\/\/\S+)/;
 
 export interface Shop {
   url: string;
+  /** Its database file. */
+  file: string;
   stop: () => Promise<void>;
 }
 
 /** A real server over a real file of its own, with the demo's data, on a free port. */
 export async function openShop(): Promise<Shop> {
   const folder = mkdtempSync(join(tmpdir(), 'thimble-'));
+  const file = join(folder, 'shop.db');
   const child = spawn(join(ROOT, 'node_modules/.bin/tsx'), [join(ROOT, 'server/src/main.ts')], {
     cwd: ROOT,
     env: {
       ...process.env,
       PORT: '0',
       ZT_DEMO: '1',
-      ZT_DATA: join(folder, 'shop.db'),
+      ZT_DATA: file,
       ZT_WEB: join(ROOT, 'app/dist'),
     },
   });
@@ -32,7 +35,7 @@ export async function openShop(): Promise<Shop> {
     await ended;
     rmSync(folder, { recursive: true, force: true });
   };
-  return { url, stop };
+  return { url, file, stop };
 }
 
 function addressOf(child: ChildProcess): Promise<string> {

@@ -66,12 +66,14 @@ describe('threads as files', () => {
     ['name,hex\nnavy,#1F3A5F\nred,#12', 3, '“#12” is no colour: six figures are wanted, #1F3A5F'],
     ['name,hex,weight\nnavy,#1F3A5F,55', 2, '“55” is no weight: 40 or 60'],
     ['name,hex,fibre\nnavy,#1F3A5F,wool', 2, '“wool” is no fibre: polyester, rayon, cotton, metallic'],
-    ['name;hex;metres\nnavy;#1F3A5F;lots', 2, /^metres: “lots” was not taken/],
+    ['name;hex;metres\nnavy;#1F3A5F;lots', 2, /^“lots” is no number of metres/],
     ['name,hex\nnavy,', 2, 'it has no colour'],
+    ['name;hex;metres\nnavy;#1F3A5F;1.200', 2, /can be read in two ways/],
+    ['name;hex;metres\nnavy;#1F3A5F;-3', 2, /is no number of metres/],
     ['31 58 95 navy\n300 0 0 too red', 2, /three figures from 0 to 255/],
     ['31 58', 1, /three figures from 0 to 255/],
     ['name,hex\n"two\nlines",#1F3A5F\nred,#12', 4, /no colour/],
-    [`name,hex\n${'x'.repeat(121)},#1F3A5F`, 2, /over 120 letters/],
+    [`name,hex\n${'x'.repeat(121)},#1F3A5F`, 2, /name is too long/],
   ])('%j: the line is named with why, and the rest is taken', (text, line, why) => {
     const read = readThreads(text);
     expect(read.ok && read.refused).toEqual([{ line, why: expect.stringMatching(why) }]);

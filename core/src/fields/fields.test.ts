@@ -141,6 +141,8 @@ describe('an unread text', () => {
       ['place', 'stop'],
       ['log', 'warn'],
     ]);
+    const results = found().flatMap((f) => f.mends.map((m) => say(m.result, MM)));
+    expect(results).toEqual(['gap from the edge is left empty', 'note keeps the value it has']);
     const mended = found()
       .flatMap((f) => f.mends)
       .reduce<Ticket>(applyMend, words);

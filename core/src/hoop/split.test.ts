@@ -147,6 +147,13 @@ describe('splitting a design into hoopings', () => {
     expect(splitDesign({ ...asked, hull: boxed(90, 60), field: tiny })).toBeNull();
   });
 
+  it('splits into 64 parts at most: a design a metre wide is not stitched 20 mm at a time', () => {
+    const small = { widthMm: 20, heightMm: 20, round: false };
+    expect(splitDesign({ ...asked, hull: boxed(1000, 1000), field: small })).toBeNull();
+    expect(splitDesign({ ...asked, hull: boxed(1000, 15), field: small })).toBeNull();
+    expect(splitDesign({ ...asked, hull: boxed(690, 690), field: square })?.parts).toHaveLength(64);
+  });
+
   it('takes a round field as the square inside it', () => {
     const round = { widthMm: 150, heightMm: 150, round: true };
     const q = { ...asked, hull: boxed(180, 90), field: round };

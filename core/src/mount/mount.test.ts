@@ -176,3 +176,17 @@ describe('the plan', () => {
     expect(planTicket(exampleA(), shelf, RULES).findings.map((f) => f.code)).toContain('mount-no-machine');
   });
 });
+
+it('a machine with a figure that could not be taken stops the keys, until it is typed again', () => {
+  const withMachine = (unread: Record<string, string>): Shelf => ({
+    ...SAMPLE_SHELF,
+    machines: SAMPLE_SHELF.machines.map((m) => ({ ...m, unread })),
+  });
+  const stopped = (shelf: Shelf) =>
+    planTicket(exampleA(), shelf, RULES).findings.some(
+      (f) => f.code === 'mount-machine-unread' && f.severity === 'stop',
+    );
+  expect(stopped(withMachine({ throatMm: '9 miles' }))).toBe(true);
+  expect(stopped(withMachine({ name: 'x'.repeat(200) }))).toBe(false);
+  expect(stopped(withMachine({}))).toBe(false);
+});
