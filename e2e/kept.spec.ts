@@ -77,7 +77,7 @@ test.describe('a ticket that the server does not take', () => {
       });
     });
     await ticket.fill('Name of the ticket', 'Refused');
-    await ticket.reads('design width: At most 2000 mm.');
+    await ticket.reads('design width takes a length from 0 in to 78 3/4 in.');
     await expect(page.getByTestId('save-state').filter({ visible: true })).toContainText('not saved');
     const asked = puts;
     await page.unroute('**/api/tickets/*');
@@ -199,7 +199,7 @@ test('a drawing no hoop takes is refused in words, and one with edges on each ot
       `<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="200mm" viewBox="0 0 200 200"><path d="${d}"/></svg>`,
     ),
   });
-  const chooser = page.getByLabel('SVG drawing');
+  const chooser = page.getByLabel('SVG drawing', { exact: true });
   await chooser.setInputFiles(drawing('M0 0H1000000V1000000H500000L0 1000000Z'));
   await ticket.reads(/^This drawing is over 2000 mm wide or high, .* your ticket is as it was\.$/);
   await chooser.setInputFiles(drawing('M153.9 0L184.4 0L196.7 0L126.3 0L0 0L152.1 0L0 173.6Z'));
