@@ -9,6 +9,8 @@ const plain = (name, more = {}) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
+  // A test runs in a context of its own, where looking up a global costs some thirty times a local name.
+  sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set', 'String'],
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   setupFiles: [`${__dirname}/jest.seed.cjs`],
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
