@@ -1,5 +1,6 @@
 import { createCanvas } from '@napi-rs/canvas';
-import { PIECE_KINDS, type PieceKindId } from '@zt/core/piece/kinds';
+import type { PieceKindId } from '@zt/core/model/pieceKindIds';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { expect, expectNoSidewaysScroll, test } from './support/test';
 import { onTicket } from './support/ticket';

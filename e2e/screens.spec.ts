@@ -1,4 +1,4 @@
-import { STAGES } from '@zt/core/stages';
+import { STAGES } from '@zt/core/model/stages';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 
 const PAGES = [

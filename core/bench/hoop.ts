@@ -9,11 +9,11 @@ import {
   type PathD,
 } from 'clipper2-ts';
 import { randomLcg } from 'd3-random';
-import { nearestPair } from '../src/geometry/nearestPair';
-import { type Point, turn } from '../src/geometry/point';
-import { hullOf } from '../src/geometry/polygon';
-import { whyDesignDoesNotFit } from '../src/hoop/fit';
-import { HOOP_PRESETS } from '../src/shelf/presets';
+import { nearestPair } from '../src/base/geometry/nearestPair';
+import { type Point, turn } from '../src/base/geometry/point';
+import { hullOf } from '../src/base/geometry/polygon';
+import { HOOP_PRESETS } from '../src/catalogue/presets';
+import { whyDesignDoesNotFit } from '../src/stages/hoop/fit';
 
 /** Fit of 10 designs in 12 hoops in 4 turns, and a trace's clearance round an outline of 5 000 points, each beside the same question put to a general polygon-clipping library, in one run. */
 const random = randomLcg(0.42);

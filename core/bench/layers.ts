@@ -1,9 +1,9 @@
-import { decideLayers } from '../src/layers/decideLayers';
-import { layerFacts } from '../src/layers/facts';
-import { planLayers } from '../src/layers/planLayers';
-import { FABRICS } from '../src/piece/fabrics';
-import { planTicket } from '../src/plan';
-import { DEFAULT_HOUSE_RULES } from '../src/rules/schema';
+import { FABRICS } from '../src/catalogue/fabrics';
+import { DEFAULT_HOUSE_RULES } from '../src/model/houseRules';
+import { planTicket } from '../src/planner/plan';
+import { decideLayers } from '../src/stages/layers/decideLayers';
+import { layerFacts } from '../src/stages/layers/facts';
+import { planLayers } from '../src/stages/layers/planLayers';
 import { exampleA, SAMPLE_SHELF } from '../src/testing/samples';
 
 /** The layers of 1 000 tickets decided in one pass, beside copying their facts, the plainest thing to do with them. */

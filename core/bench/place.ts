@@ -1,17 +1,17 @@
 import { randomLcg } from 'd3-random';
-import { boxOf } from '../src/geometry/box';
-import { clearanceBetween, placed } from '../src/geometry/polygon';
+import { boxOf } from '../src/base/geometry/box';
+import { clearanceBetween, placed } from '../src/base/geometry/polygon';
+import { DEFAULT_HOUSE_RULES } from '../src/model/houseRules';
+import { planTicket } from '../src/planner/plan';
 import {
   latticeIn,
   liesWithin,
   type ScatterQuestion,
   type ScatterSpot,
   scatterAll,
-} from '../src/place/scatter';
-import { sizeRun } from '../src/place/sizeRun';
-import { planTicket } from '../src/plan';
-import { DEFAULT_HOUSE_RULES } from '../src/rules/schema';
+} from '../src/stages/place/scatter';
 import { exampleA, SAMPLE_SHELF } from '../src/testing/samples';
+import { sizeRun } from '../src/uses/sizes/sizeRun';
 
 /** Forty motifs in a skirt panel, and a run of twelve sizes, each beside the plain way, in one run. */
 const MOTIF = Array.from({ length: 32 }, (_, i) => {

@@ -1,8 +1,8 @@
 import { cpus } from 'node:os';
-import { planTicket } from '../src/plan';
-import { DEFAULT_HOUSE_RULES, type HouseRules } from '../src/rules/schema';
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../src/model/houseRules';
+import type { Ticket } from '../src/model/ticket';
+import { planTicket } from '../src/planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../src/testing/samples';
-import type { Ticket } from '../src/ticket';
 
 /** Time of planTicket over varied tickets, and its ratio to copying the ticket, the plainest thing to do with one. */
 const COUNT = 10_000;

@@ -12,8 +12,8 @@ import {
   type Ticket,
   TicketSchema,
 } from '@zt/core';
-import { stitchFigures } from '@zt/core/design/stitchFigures';
-import { readSvg } from '@zt/core/design/svg/readSvg';
+import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
+import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { report } from '@zt/core/testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { mutated, randomFrom } from './testing/fuzz';
@@ -25,7 +25,7 @@ const MOST_MS = 2000;
 const star = readSvg(
   '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="60mm" viewBox="0 0 80 60"><path d="M40 2 52 58 2 20H78L28 58Z" fill="#1F3A5F"/><circle cx="20" cy="20" r="12" fill="#E0B33A"/></svg>',
   'star.svg',
-  stitchFigures((id) => numberFor(DEFAULT_HOUSE_RULES, id)),
+  stitchFigures(DEFAULT_HOUSE_RULES),
 );
 
 /** Every kind at every place, some with a drawing, some with all that a ticket can hold. */

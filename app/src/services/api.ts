@@ -6,7 +6,7 @@ import type {
   PracticeJob,
   PracticeLie,
   PracticeState,
-} from '@zt/core/practice/index';
+} from '@zt/core/uses/practice/index';
 
 export interface KeptTicket {
   ticket: Ticket;

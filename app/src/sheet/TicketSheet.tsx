@@ -6,6 +6,7 @@ import {
   type Finding,
   holdsPoint,
   movedCopy,
+  NUMBERS,
   numberFor,
   type PlaceInput,
   type Point,
@@ -69,7 +70,7 @@ function useDesignDrag(draggable: boolean) {
     const moved = place
       ? movedCopy(start.current, place, held.current, by, {
           units: rules.units,
-          withinMm: numberFor(rules, 'snapMm'),
+          withinMm: numberFor(rules, NUMBERS.snapMm),
         })
       : {};
     const keys = Object.keys(moved) as (keyof PlaceInput)[];

@@ -7,7 +7,7 @@ import {
   type Ticket,
   TicketSchema,
 } from '@zt/core';
-import { withValueAt } from '@zt/core/fields/path';
+import { withValueAt } from '@zt/core/model/fields/path';
 import fc from 'fast-check';
 import {
   type EditorState,

@@ -1,4 +1,4 @@
-import { dominantColours } from '@zt/core/colour/dominant';
+import { dominantColours } from '@zt/core/base/colour/dominant';
 import { expose } from 'comlink';
 
 /** The picture is looked at no larger than this on its longer side: colours need no detail. */

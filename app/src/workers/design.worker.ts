@@ -1,4 +1,4 @@
-import { readSvg } from '@zt/core/design/svg/readSvg';
+import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { expose } from 'comlink';
 
 /** Reads drawings away from the screen's thread. */

@@ -1,4 +1,4 @@
-import type { DominantColour } from '@zt/core/colour/dominant';
+import type { DominantColour } from '@zt/core/base/colour/dominant';
 import type { ColoursWorker } from './colours.worker';
 import { inWorker, type Job } from './inWorker';
 

@@ -1,5 +1,5 @@
 import type { ReadSvg, StitchFigures, SvgRefusal } from '@zt/core';
-import { MOST_CHARACTERS } from '@zt/core/design/svg/refuse';
+import { MOST_CHARACTERS } from '@zt/core/stages/design/svg/refuse';
 import type { DesignWorker } from './design.worker';
 import { inWorker, type Job } from './inWorker';
 

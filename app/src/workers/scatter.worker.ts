@@ -1,4 +1,4 @@
-import { type ScatterProgress, type ScatterQuestion, scatter } from '@zt/core/place/scatter';
+import { type ScatterProgress, type ScatterQuestion, scatter } from '@zt/core/stages/place/scatter';
 import { expose } from 'comlink';
 
 /** At most so often is progress told. */

@@ -1,4 +1,4 @@
-import type { ScatterProgress, ScatterQuestion } from '@zt/core/place/scatter';
+import type { ScatterProgress, ScatterQuestion } from '@zt/core/stages/place/scatter';
 import { proxy } from 'comlink';
 import { inWorker, type Worked } from './inWorker';
 import type { ScatterWorker } from './scatter.worker';

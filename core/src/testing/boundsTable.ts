@@ -1,10 +1,10 @@
 import type { z } from 'zod';
-import { allBounds } from '../fields/bounds';
-import { boundsInWords } from '../fields/readField';
-import { HouseRulesSchema } from '../rules/schema';
-import { SHELF_ITEMS } from '../shelf/schema';
-import { TicketSchema } from '../ticket';
-import { say } from '../units/phrase';
+import { say } from '../base/units/phrase';
+import { allBounds } from '../model/fields/bounds';
+import { boundsInWords } from '../model/fields/readField';
+import { HouseRulesSchema } from '../model/houseRules';
+import { SHELF_ITEMS } from '../model/shelf';
+import { TicketSchema } from '../model/ticket';
 
 const THINGS: Record<string, z.ZodType> = {
   ticket: TicketSchema,

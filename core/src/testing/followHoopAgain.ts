@@ -1,5 +1,5 @@
-import { minus, type Point, plus, shortTurnDeg, turn } from '../geometry/point';
-import type { AgainQuestion, HandMove, HandWay, HoopAgain } from '../mount/hoopAgain';
+import { minus, type Point, plus, shortTurnDeg, turn } from '../base/geometry/point';
+import type { AgainQuestion, HandMove, HandWay, HoopAgain } from '../stages/mount/hoopAgain';
 
 const WAYS: Record<HandWay, Point> = {
   'to the left': { x: -1, y: 0 },

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import { planTicket } from '../plan';
-import { STAGES } from '../stages';
-import { jobSteps } from '../steps/jobSteps';
+import type { HouseNumber } from '../catalogue/houseNumber';
+import { STAGES } from '../model/stages';
+import { planTicket } from '../planner/plan';
+import { jobSteps } from '../uses/deck/jobSteps';
 import { variedJob } from './variedTickets';
 
 /** What a plan is printed in: the stages, what is said over all of them, and the steps at the table. */
@@ -11,11 +12,14 @@ export type Printed = (typeof PRINTED)[number];
 /** Figures are told apart from 1e-6 on: below lies the order in which sums were made. */
 const figure = (value: number): string => (Math.abs(value) < 5e-7 ? '0' : value.toFixed(6));
 
-/** Every word, figure and yes or no in a value, wherever it stands: renaming or moving a field changes nothing. */
+const isHouseNumber = (value: object): value is HouseNumber => 'unit' in value && 'reason' in value;
+
+/** Every word, figure and yes or no in a value, wherever it stands: renaming or moving a field changes nothing. A house number is printed by its id. */
 function leavesOf(value: unknown, seen: Map<object, string[]>): string[] {
   if (typeof value === 'number') return [figure(value)];
   if (typeof value === 'string' || typeof value === 'boolean') return [String(value)];
   if (typeof value !== 'object' || value === null) return [];
+  if (isHouseNumber(value)) return [value.id];
   const known = seen.get(value);
   if (known) return known;
   const leaves = Object.values(value).flatMap((one) => leavesOf(one, seen));

@@ -1,12 +1,13 @@
-import type { Artwork } from '../design/schema';
-import type { Sheet } from '../layers/schema';
-import { newTicket } from '../newTicket';
-import { PIECE_KINDS, type PieceKindId } from '../piece/kinds';
-import type { HouseRules } from '../rules/schema';
-import { DEFAULT_HOUSE_RULES } from '../rules/schema';
-import { USUAL_HOOP, USUAL_MACHINE } from '../shelf/presets';
-import type { Hoop, Machine, Shelf } from '../shelf/schema';
-import type { Ticket } from '../ticket';
+import { USUAL_HOOP, USUAL_MACHINE } from '../catalogue/presets';
+import type { HouseRules } from '../model/houseRules';
+import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
+import type { PieceKindId } from '../model/pieceKindIds';
+import type { Hoop, Machine, Shelf } from '../model/shelf';
+import type { Ticket } from '../model/ticket';
+import type { Artwork } from '../model/ticket/design';
+import type { Sheet } from '../model/ticket/layers';
+import { newTicket } from '../planner/newTicket';
+import { PIECE_KINDS } from '../stages/piece/kinds';
 
 /** The worked examples and a small shelf, shared by tests and the benchmark. */
 

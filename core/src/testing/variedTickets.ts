@@ -1,6 +1,14 @@
 import { randomLcg } from 'd3-random';
-import { DENSITY_CLASSES } from '../design/numbers';
-import { METHODS, QUARTER_TURNS } from '../hoop/schema';
+import { FABRICS } from '../catalogue/fabrics';
+import { schoolsOf } from '../catalogue/schools';
+import type { HouseRules } from '../model/houseRules';
+import { PIECE_KIND_IDS } from '../model/pieceKindIds';
+import { QUESTION_IDS } from '../model/schoolIds';
+import type { Shelf } from '../model/shelf';
+import { STAGES } from '../model/stages';
+import type { Ticket } from '../model/ticket';
+import { DENSITY_CLASSES } from '../model/ticket/design';
+import { METHODS, QUARTER_TURNS } from '../model/ticket/hoop';
 import {
   BONDS,
   CHOICE_IDS,
@@ -9,17 +17,11 @@ import {
   STABILIZER_IDS,
   WHERES,
   withChoice,
-} from '../layers/schema';
-import { MARK_IDS, OBSTACLE_KINDS } from '../mount/schema';
-import { FABRICS } from '../piece/fabrics';
-import { PIECE_KIND_IDS, PIECE_KINDS } from '../piece/kinds';
-import { STRIP_EDGES } from '../piece/schema';
-import { DESIGN_PARTS, MARK_METHODS } from '../place/schema';
-import type { HouseRules } from '../rules/schema';
-import { QUESTION_IDS, schoolsOf } from '../rules/schools';
-import type { Shelf } from '../shelf/schema';
-import { STAGES } from '../stages';
-import type { Ticket } from '../ticket';
+} from '../model/ticket/layers';
+import { MARK_IDS, OBSTACLE_KINDS } from '../model/ticket/mount';
+import { STRIP_EDGES } from '../model/ticket/piece';
+import { DESIGN_PARTS, MARK_METHODS } from '../model/ticket/place';
+import { PIECE_KINDS } from '../stages/piece/kinds';
 import { exampleA, measuredTicket, SAMPLE_RULES, SAMPLE_SHELF, twoLeaves } from './samples';
 
 /** A job of a shop: a ticket, and the shelf and rules it is planned against. */

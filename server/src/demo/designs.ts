@@ -1,6 +1,6 @@
 import { type DesignInput, type HouseRules, numberFor, type StitchFigures } from '@zt/core';
-import { stitchFigures } from '@zt/core/design/stitchFigures';
-import { readSvg } from '@zt/core/design/svg/readSvg';
+import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
+import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 
 /** The demo's own drawings, as SVG at true size in mm. */
 const svg = (width: number, height: number, body: string, origin = '0 0') =>
@@ -116,7 +116,7 @@ export type DrawingId = keyof typeof DRAWINGS;
 /** A drawing read into design inputs, as if the file had been chosen on the ticket. */
 export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInput> {
   const { name, hasUp, lettering, svg: text, ...figure } = DRAWINGS[id];
-  const figures: StitchFigures = stitchFigures((number) => numberFor(rules, number));
+  const figures: StitchFigures = stitchFigures(rules);
   const read = readSvg(text, `${id}.svg`, figures);
   if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
   const { widthMm, heightMm, stitches, colours, artwork } = read;

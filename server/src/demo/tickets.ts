@@ -8,7 +8,7 @@ import {
   scatterQuestionFor,
   type Ticket,
 } from '@zt/core';
-import { scatterAll } from '@zt/core/place/scatter';
+import { scatterAll } from '@zt/core/stages/place/scatter';
 import { type DrawingId, drawnDesign } from './designs';
 
 type Kind = Ticket['piece']['kind'];

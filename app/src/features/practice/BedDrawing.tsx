@@ -1,5 +1,5 @@
 import { boxOf, grown, type Hoop, minus, obstacleOutline, type Point } from '@zt/core';
-import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/practice/index';
+import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/uses/practice/index';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { ChalkCross, FigureTag } from '../../sheet/marks';
 import { clothInk } from '../../sheet/PieceLayer';

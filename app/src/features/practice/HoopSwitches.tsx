@@ -1,4 +1,4 @@
-import { STRAIGHT } from '@zt/core/practice/index';
+import { STRAIGHT } from '@zt/core/uses/practice/index';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';

@@ -1,5 +1,5 @@
 import { MARK_IDS, MARK_NAMES, type MarkId } from '@zt/core';
-import { placeWords } from '@zt/core/practice/index';
+import { placeWords } from '@zt/core/uses/practice/index';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';

@@ -1,5 +1,5 @@
 import { say } from '@zt/core';
-import { practiceOutcome } from '@zt/core/practice/index';
+import { practiceOutcome } from '@zt/core/uses/practice/index';
 import { View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { Press } from '../../components/ui/Press';

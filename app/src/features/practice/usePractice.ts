@@ -1,5 +1,5 @@
 import type { Ticket } from '@zt/core';
-import { type PracticeCommand, type PracticeLie, STRAIGHT } from '@zt/core/practice/index';
+import { type PracticeCommand, type PracticeLie, STRAIGHT } from '@zt/core/uses/practice/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { type OnPractice, useLayPracticeMutation, usePressPracticeMutation } from '../../services/api';
 

@@ -3,6 +3,7 @@ import {
   type Machine,
   NEEDLES,
   type NeedleId,
+  NUMBERS,
   needlesOf,
   numberFor,
   withNeedle,
@@ -34,7 +35,7 @@ export function FittedNeedles({ machine, rules, onMachine }: FittedNeedlesProps)
       {needles.length > 1 ? (
         <NeedleRack
           needles={needles}
-          mostHours={numberFor(rules, 'needleHours')}
+          mostHours={numberFor(rules, NUMBERS.needleHours)}
           chosen={at}
           onChoose={setPicked}
         />

@@ -1,5 +1,5 @@
 import { nameOfFile, numberFor, type ReadSvg, type SvgRefusal } from '@zt/core';
-import { stitchFigures } from '@zt/core/design/stitchFigures';
+import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
@@ -18,10 +18,7 @@ export function SvgChooser() {
   const [refusal, setRefusal] = useState<string | null>(null);
   const read = async (file: File) => {
     setRefusal(null);
-    const job = readDrawing(
-      file,
-      stitchFigures((id) => numberFor(rules, id)),
-    );
+    const job = readDrawing(file, stitchFigures(rules));
     setReading(job);
     const worked = await job.done;
     setReading(null);

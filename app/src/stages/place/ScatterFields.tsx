@@ -1,5 +1,5 @@
-import { numberFor, type PlaceInput, scatterQuestionFor } from '@zt/core';
-import type { ScatterProgress } from '@zt/core/place/scatter';
+import { NUMBERS, numberFor, type PlaceInput, scatterQuestionFor } from '@zt/core';
+import type { ScatterProgress } from '@zt/core/stages/place/scatter';
 import { createElement, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
@@ -62,7 +62,7 @@ export function ScatterFields() {
         <LengthField
           label="least gap"
           at="place.scatter.gapMm"
-          mm={scatter.gapMm ?? numberFor(rules, 'scatterGapMm')}
+          mm={scatter.gapMm ?? numberFor(rules, NUMBERS.scatterGapMm)}
           onLength={(gapMm) => set({ gapMm })}
           stepper={false}
         />

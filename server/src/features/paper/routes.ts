@@ -23,7 +23,7 @@ import {
   sheetDrawing,
   templateDrawing,
   traceDrawing,
-} from '@zt/core/paper/index';
+} from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';

@@ -5,7 +5,7 @@ import {
   type PracticeJob,
   type PracticeState,
   practiceStart,
-} from '@zt/core/practice/index';
+} from '@zt/core/uses/practice/index';
 
 /** One run of a ticket on the practice machine, as it stands. */
 export interface Laid {

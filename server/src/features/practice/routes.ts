@@ -8,7 +8,7 @@ import {
   PracticeLieSchema,
   PracticeStateSchema,
   practiceJob,
-} from '@zt/core/practice/index';
+} from '@zt/core/uses/practice/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, ErrorSchema, failures, notFound } from '../../errors';

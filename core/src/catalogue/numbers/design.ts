@@ -1,0 +1,77 @@
+import type { DensityClass } from '../../model/ticket/design';
+import { houseNumbers } from '../houseNumber';
+
+export const DESIGN_NUMBERS = houseNumbers({
+  fillRowMm: {
+    name: 'Fill: row spacing',
+    value: 0.4,
+    unit: 'mm',
+    reason: 'The usual spacing that covers without making a board.',
+  },
+  fillStitchMm: { name: 'Fill: stitch length', value: 4, unit: 'mm', reason: 'The usual fill stitch.' },
+  underlayPercent: {
+    name: 'Underlay',
+    value: 20,
+    unit: 'percent',
+    reason: 'A fill carries about a fifth more stitches underneath.',
+  },
+  satinPitchMm: {
+    name: 'Satin: two penetrations every',
+    value: 0.4,
+    unit: 'mm',
+    reason: 'The usual satin spacing.',
+  },
+  satinMostMm: {
+    name: 'Widest satin',
+    value: 8,
+    unit: 'mm',
+    reason: 'Wider satin snags: it is split or filled.',
+  },
+  satinLeastMm: { name: 'Narrowest satin', value: 1, unit: 'mm', reason: 'Below this a column closes up.' },
+  runStitchMm: { name: 'Run: stitch length', value: 2.5, unit: 'mm', reason: 'The usual running stitch.' },
+  hotSpotCover: {
+    name: 'Hot spot above',
+    value: 7,
+    unit: 'count',
+    reason: 'Millimetres of thread per mm²: one fill lays about 2.5 to 3, satin about 5.',
+  },
+  boardCover: {
+    name: 'Board above',
+    value: 10,
+    unit: 'count',
+    reason: 'Thread this thick is a board and breaks needles.',
+  },
+  leastLetterMm: {
+    name: 'Least lettering, 40 wt',
+    value: 6,
+    unit: 'mm',
+    reason: 'Smaller letters close up in 40 wt thread.',
+  },
+  leastLetterFineMm: {
+    name: 'Least lettering, 60 wt',
+    value: 4,
+    unit: 'mm',
+    reason: 'Fine thread and a fine needle hold 4 mm.',
+  },
+  resizeFreelyPercent: {
+    name: 'Shrink freely down to',
+    value: 90,
+    unit: 'percent',
+    reason: 'The machine keeps the stitches: to 90 % the cloth does not notice.',
+  },
+  resizeLeastPercent: {
+    name: 'Shrink at most to',
+    value: 80,
+    unit: 'percent',
+    reason: 'Below this get the design in that size.',
+  },
+});
+
+/** Stitches per cm² of the design's box: each class ends below `below`; `typical` stands in when only the class is known. */
+export const DENSITY_TABLE: readonly { name: DensityClass; below: number; typical: number }[] = [
+  { name: 'open', below: 40, typical: 30 },
+  { name: 'light', below: 80, typical: 60 },
+  { name: 'medium', below: 150, typical: 110 },
+  { name: 'heavy', below: 240, typical: 190 },
+  { name: 'very heavy', below: Infinity, typical: 260 },
+];

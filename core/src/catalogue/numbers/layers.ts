@@ -1,0 +1,143 @@
+import { houseNumbers } from '../houseNumber';
+
+export const LAYER_NUMBERS = houseNumbers({
+  knitStretchPercent: {
+    name: 'A knit stretches at least',
+    value: 8,
+    unit: 'percent',
+    reason: 'From here the cloth gives under the needle and needs support for good.',
+  },
+  veryStretchyPercent: {
+    name: 'One more layer from a stretch of',
+    value: 25,
+    unit: 'percent',
+    reason: 'Very stretchy cloth pulls in round anything but a light design.',
+  },
+  manyStitches: {
+    name: 'One more layer above',
+    value: 10_000,
+    unit: 'count',
+    reason: 'Every stitch perforates the sheet.',
+  },
+  heavyStitches: {
+    name: 'Heavy from',
+    value: 15_000,
+    unit: 'count',
+    reason: 'So many stitches cut a tear-away to pieces.',
+  },
+  mostLayers: { name: 'Layers at most', value: 3, unit: 'count', reason: 'More is a board.' },
+  leastContrast: {
+    name: 'Seen on the cloth from',
+    value: 20,
+    unit: 'count',
+    reason: 'Difference in lightness (CIE L*) below which thread and cloth run together.',
+  },
+  toneStep: {
+    name: 'Tone on tone, a step of',
+    value: 8,
+    unit: 'count',
+    reason: 'Difference in lightness (CIE L*) at which two threads of one hue read as two.',
+  },
+  strongContrast: {
+    name: 'Strong contrast from',
+    value: 45,
+    unit: 'count',
+    reason: 'Difference in lightness (CIE L*) at which the ground shines through loops.',
+  },
+  paleLightness: {
+    name: 'Pale from',
+    value: 75,
+    unit: 'count',
+    reason: 'On cloth this light a backing edge shows.',
+  },
+  thinMm: {
+    name: 'Thin up to',
+    value: 0.5,
+    unit: 'mm',
+    reason: 'Thin cloth shows the edge of a thick sheet.',
+  },
+  drapeGsm: {
+    name: 'Light drape up to',
+    value: 140,
+    unit: 'count',
+    reason: 'Grams to the m²: a woven this light hangs, and a dense design makes a board of it.',
+  },
+  topperBeyondMm: {
+    name: 'Film on top beyond the stitches',
+    value: 10,
+    unit: 'mm',
+    reason: 'Enough to hold and to tear off.',
+  },
+  coverBeyondMm: {
+    name: 'Soft cover beyond the stitches',
+    value: 10,
+    unit: 'mm',
+    reason: 'Its edge must lie on cloth all round.',
+  },
+  lowRollM: {
+    name: 'A roll is low below, m',
+    value: 1,
+    unit: 'count',
+    reason: 'Less than a metre is soon gone.',
+  },
+  lowThreadM: {
+    name: 'A thread is low below, m',
+    value: 50,
+    unit: 'count',
+    reason: 'A middling design takes so much of its main colour.',
+  },
+  lowNeedles: {
+    name: 'Needles of a kind are low below',
+    value: 2,
+    unit: 'count',
+    reason: 'One in the machine and none to change to stops the work.',
+  },
+  lowBobbins: {
+    name: 'Wound bobbins are low below',
+    value: 2,
+    unit: 'count',
+    reason: 'A large design can take more than one.',
+  },
+  lowSprayCans: {
+    name: 'Spray adhesive is low below, cans',
+    value: 0.25,
+    unit: 'count',
+    reason: 'A can that is nearly empty spits.',
+  },
+  lowTapeM: {
+    name: 'Tape is low below, m',
+    value: 2,
+    unit: 'count',
+    reason: 'A few more sheets, and it is gone.',
+  },
+  sheetsACan: {
+    name: 'Sheets that a can of spray holds',
+    value: 60,
+    unit: 'count',
+    reason: 'A light coat on a sheet of a middling hoop; count your own.',
+  },
+  tapeASheetMm: {
+    name: 'Tape for a sheet',
+    value: 240,
+    unit: 'mm',
+    reason: 'Four strips as long as a finger.',
+  },
+  leastOffcutMm: {
+    name: 'An offcut is kept from',
+    value: 100,
+    unit: 'mm',
+    reason: 'The shorter side: what is smaller serves no hoop.',
+  },
+  smallLetterMm: {
+    name: 'Small lettering below',
+    value: 6,
+    unit: 'mm',
+    reason: 'Small letters need fine thread and a fine needle.',
+  },
+  toddlerChestMm: {
+    name: 'Baby and toddler wear up to chest',
+    value: 340,
+    unit: 'mm',
+    reason: 'Young skin: cover the back.',
+  },
+});

@@ -1,0 +1,94 @@
+import { z } from 'zod';
+import { IdSchema } from '../base/ids';
+import { PhraseSchema } from '../base/units/phrase';
+import { type Refusal, refusalsOf } from './fields/refusal';
+import { followRows, UnreadSchema, withUnread } from './fields/unread';
+import { STAGES } from './stages';
+import { DesignInputSchema } from './ticket/design';
+import { FinishInputSchema } from './ticket/finish';
+import { HoopInputSchema } from './ticket/hoop';
+import { LayersInputSchema } from './ticket/layers';
+import { LogInputSchema } from './ticket/log';
+import { MountInputSchema } from './ticket/mount';
+import { PieceInputSchema } from './ticket/piece';
+import { PlaceInputSchema } from './ticket/place';
+import { StitchInputSchema } from './ticket/stitch';
+
+const HEAD = {
+  name: z.string().max(120),
+  customer: z.string().max(120),
+  /** ISO date, or null when it is not promised for a day. */
+  due: z.iso.date().nullable(),
+};
+/** What a ticket is called, for whom, and until when. */
+export const TicketHeadSchema = z.object(HEAD);
+export type TicketHead = z.infer<typeof TicketHeadSchema>;
+
+/** The most phrases that a settled stage is kept with. */
+export const MOST_SETTLED = 400;
+
+/** One piece of work: what the maker entered, and nothing that can be worked out. */
+export const TicketSchema = z.object({
+  id: IdSchema,
+  ...HEAD,
+  /** The stages the maker has settled. */
+  settled: z.array(z.enum(STAGES)),
+  /** What a settled stage answered then, so that a later change of it is told. */
+  settledAs: z.partialRecord(z.enum(STAGES), z.array(PhraseSchema).max(MOST_SETTLED)).default({}),
+  piece: PieceInputSchema,
+  design: DesignInputSchema,
+  place: PlaceInputSchema,
+  hoop: HoopInputSchema,
+  layers: LayersInputSchema,
+  mount: MountInputSchema,
+  stitch: StitchInputSchema,
+  finish: FinishInputSchema,
+  log: LogInputSchema,
+  /** What was typed and could not be taken, by the path of its field (`place.edgeGapMm`). */
+  unread: UnreadSchema.default({}),
+});
+export type Ticket = z.infer<typeof TicketSchema>;
+
+const changeOf = <S extends string, T extends z.ZodRawShape>(stage: S, schema: z.ZodObject<T>) =>
+  z.object({
+    stage: z.literal(stage),
+    set: schema.partial(),
+    /** Texts that could not be taken, by the path of their field; an empty one is no longer kept. */
+    unread: z.record(z.string(), z.string()).optional(),
+  });
+
+/** A change to one stage's inputs: the fields named in `set` replace the old ones. */
+export const ChangeSchema = z.discriminatedUnion('stage', [
+  changeOf('piece', PieceInputSchema),
+  changeOf('design', DesignInputSchema),
+  changeOf('place', PlaceInputSchema),
+  changeOf('hoop', HoopInputSchema),
+  changeOf('layers', LayersInputSchema),
+  changeOf('mount', MountInputSchema),
+  changeOf('stitch', StitchInputSchema),
+  changeOf('finish', FinishInputSchema),
+  changeOf('log', LogInputSchema),
+]);
+export type Change = z.infer<typeof ChangeSchema>;
+
+/** The ticket after a change; the one given is left as it was. */
+export function applyChange(ticket: Ticket, change: Change): Ticket {
+  const changed = { ...ticket, [change.stage]: { ...ticket[change.stage], ...change.set } };
+  const followed = followRows(ticket.unread, ticket, changed);
+  const unread = Object.entries(change.unread ?? {}).reduce(
+    (u, [at, text]) => withUnread(u, at, text),
+    followed,
+  );
+  return { ...changed, unread };
+}
+
+/** A change without the inputs that the schema refuses, and why each is refused. */
+export function admitted(change: Change): { change: Change; refused: Refusal[] } {
+  const refused = refusalsOf(ChangeSchema.safeParse(change).error).flatMap(({ at, message }) =>
+    at.startsWith('set.') ? [{ at: `${change.stage}${at.slice('set'.length)}`, message }] : [],
+  );
+  if (refused.length === 0) return { change, refused };
+  const isRefused = (key: string) => refused.some(({ at }) => at.split('.')[1] === key);
+  const set = Object.fromEntries(Object.entries(change.set).filter(([key]) => !isRefused(key)));
+  return { change: { ...change, set } as Change, refused };
+}

@@ -1,0 +1,106 @@
+import { STAGES, type Stage } from '../model/stages';
+import type { Ticket } from '../model/ticket';
+import { MARK_NAMES } from '../stages/mount/hoopAgain';
+import { PIECE_KINDS } from '../stages/piece/kinds';
+import { SEWING_SUMS } from '../stages/piece/sewing';
+
+type Namer = (ticket: Ticket, keys: string[]) => string;
+
+const readingName = ({ piece }: Ticket, id = ''): string =>
+  PIECE_KINDS[piece.kind].readings.find((r) => r.id === id)?.name ?? inWords(id);
+const row = (index = '0'): number => Number(index) + 1;
+const sewingName = (id = ''): string =>
+  Object.values(SEWING_SUMS)
+    .flatMap((sum) => sum.fields)
+    .find((field) => field.id === id)?.name ?? inWords(id);
+const SIDES_OF_ROW: Record<string, string> = {
+  atMm: 'height',
+  leftMm: 'middle to your left edge',
+  rightMm: 'middle to your right edge',
+};
+
+/** The names of the fields of a ticket, by path; a `*` is any one key, given to the namer in their order. */
+const NAMES: Record<string, string | Namer> = {
+  name: 'name of the ticket',
+  customer: 'for whom',
+  due: 'promised for',
+  'piece.readings.*': (ticket, [id]) => readingName(ticket, id),
+  'piece.evenness.*.*': (_, [i, side = '']) => `${SIDES_OF_ROW[side] ?? inWords(side)} ${row(i)}`,
+  'piece.grain.overMm': 'grain followed over',
+  'piece.grain.driftMm': 'grain wanders by',
+  'piece.quantity': 'how many pieces',
+  'piece.sizes.*.count': (_, [i]) => `how many of size ${row(i)}`,
+  'piece.sizes.*.name': (_, [i]) => `name of size ${row(i)}`,
+  'piece.sizes.*.readings.*': (ticket, [i, id]) => `${readingName(ticket, id)}, size ${row(i)}`,
+  'piece.sewing.*': (_, [id]) => sewingName(id),
+  'piece.fabricChanges.weightGsm': 'weight, g/m²',
+  'piece.fabricChanges.stretchPercent': 'stretch, %',
+  'piece.fabricChanges.thicknessMm': 'thickness, mm',
+  'piece.fabricChanges.pileMm': 'pile height, mm',
+  'design.name': 'name of the design',
+  'design.widthMm': 'design width',
+  'design.heightMm': 'design height',
+  'design.letterHeightMm': 'height of the smallest letters',
+  'design.scalePercent': 'resized on the machine, %',
+  'design.colours.*.name': (_, [i]) => `name of colour ${row(i)}`,
+  'design.colours.*.stitches': (_, [i]) => `stitches of colour ${row(i)}`,
+  'place.edgeGapMm': 'gap from the edge',
+  'place.repeat.gapMm': 'wished gap',
+  'place.repeat.marginMm': 'margin at either end',
+  'place.scatter.count': 'how many',
+  'place.scatter.gapMm': 'least gap',
+  'place.depth.mm': 'depth of your own',
+  'place.offset.x': 'off the rule, across',
+  'place.offset.y': 'off the rule, up or down',
+  'hoop.methodWhy': 'why this method',
+  'layers.support.why': 'why this support',
+  'layers.choices.*.why': (_, [part]) => `why this ${part}`,
+  'mount.readings.*.x': ({ mount }, [i]) => `${markName(mount.readings[Number(i)]?.mark)} across`,
+  'mount.readings.*.y': ({ mount }, [i]) => `${markName(mount.readings[Number(i)]?.mark)} along`,
+  'stitch.bobbinLeftM': 'bobbin left, m',
+  'log.misplacementMm': 'off its place by',
+  'log.minutes.*': (_, [stage]) => `minutes, ${stage}`,
+  'log.note': 'note',
+  'log.nextTime': 'what to change next time',
+  'log.by': 'done by',
+};
+
+function markName(mark: keyof typeof MARK_NAMES | undefined): string {
+  return mark ? MARK_NAMES[mark] : 'a mark';
+}
+
+/** `stripWidthMm` as words: strip width. */
+const inWords = (key: string): string =>
+  key
+    .replace(/Mm$/, '')
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .replaceAll('-', ' ')
+    .toLowerCase();
+
+/** The last key of a path in words, for what has no name of its own: `loose.2.widthMm` is the width. */
+export function wordsOfPath(path: string): string {
+  const named = path.split('.').filter((key) => !/^\d+$/.test(key));
+  return inWords(named.at(-1) ?? path);
+}
+
+/** The keys that stand where a pattern has `*`; null where the path is not of the pattern. */
+function keysOf(pattern: string, path: string): string[] | null {
+  const [wanted, keys] = [pattern.split('.'), path.split('.')];
+  if (wanted.length !== keys.length || !wanted.every((part, i) => part === '*' || part === keys[i]))
+    return null;
+  return keys.filter((_, i) => wanted[i] === '*');
+}
+
+/** What a field of a ticket is called, by its path; the last key in words where it has no name of its own. */
+export function fieldName(path: string, ticket: Ticket): string {
+  for (const [pattern, name] of Object.entries(NAMES)) {
+    const keys = keysOf(pattern, path);
+    if (keys) return typeof name === 'string' ? name : name(ticket, keys);
+  }
+  return wordsOfPath(path);
+}
+
+/** The stage that a field is on; what is not on a stage stands with the piece. */
+export function stageOfField(path: string): Stage {
+  return STAGES.find((stage) => path.split('.')[0] === stage) ?? 'piece';
+}

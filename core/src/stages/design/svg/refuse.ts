@@ -1,0 +1,80 @@
+import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
+
+export type SvgRefusal = {
+  ok: false;
+  code:
+    | 'too-large'
+    | 'not-svg'
+    | 'entities'
+    | 'script'
+    | 'external'
+    | 'no-size'
+    | 'empty'
+    | 'too-complex'
+    | 'too-big'
+    | 'too-many-stops'
+    | 'too-many-stitches';
+  message: string;
+};
+
+/** Files above this many characters are not read. */
+export const MOST_CHARACTERS = 5 * 1024 * 1024;
+
+const SAFE = 'Nothing was run, and your ticket is as it was.';
+const refusal = (code: SvgRefusal['code'], what: string): SvgRefusal => ({
+  ok: false,
+  code,
+  message: `${what} ${SAFE}`,
+});
+
+export const REFUSALS = {
+  tooLarge: refusal(
+    'too-large',
+    'This file is over 5 MB. Save a simpler drawing, without embedded pictures.',
+  ),
+  notSvg: refusal('not-svg', 'This is not an SVG drawing, or it is damaged. Choose a file saved as SVG.'),
+  entities: refusal('entities', 'This file defines entities or a document type. Save it as plain SVG.'),
+  script: refusal('script', 'This file carries a script. Save it as plain SVG, without scripts or events.'),
+  external: refusal(
+    'external',
+    'This file points to something outside itself. Save it with everything inside.',
+  ),
+  noSize: refusal(
+    'no-size',
+    'This drawing does not say how big it is. Save it with a width and a height in mm or inches.',
+  ),
+  empty: refusal('empty', 'Nothing in this drawing can be stitched: no filled shapes and no lines.'),
+  tooComplex: refusal(
+    'too-complex',
+    'This drawing repeats itself too many times. Simplify it and try again.',
+  ),
+  tooBig: refusal(
+    'too-big',
+    `This drawing is over ${MOST_DESIGN_MM} mm wide or high, or lies as far off its page: larger than any hoop. Save it in the size it is stitched.`,
+  ),
+  tooManyStitches: refusal(
+    'too-many-stitches',
+    `This drawing would take over ${MOST_STITCHES} stitches. Save it smaller, or with less of it filled.`,
+  ),
+  tooManyStops: refusal(
+    'too-many-stops',
+    `This drawing changes its colour more than ${ARTWORK_BOUNDS.stops} times. Put the shapes of one colour next to each other and try again.`,
+  ),
+} as const;
+
+const OUTSIDE = /(?:xlink:)?href\s*=\s*(["'])(?!\s*#|\s*data:image\/)[^"']*\1/i;
+const OUTSIDE_CSS = /url\(\s*["']?(?!\s*#)|@import/i;
+
+/** Reasons to refuse a file from its text alone, before anything reads it as a tree. */
+export function whySvgTextIsRefused(text: string): SvgRefusal | null {
+  if (text.length > MOST_CHARACTERS) return REFUSALS.tooLarge;
+  const plain = text.replace(/<!--[\s\S]*?-->/g, '');
+  if (/<!ENTITY|<!DOCTYPE/i.test(plain)) return REFUSALS.entities;
+  if (!/<svg[\s>]/i.test(plain)) return REFUSALS.notSvg;
+  if (/<script[\s>]|<foreignObject[\s>]|\son[a-z]+\s*=|javascript:/i.test(plain)) return REFUSALS.script;
+  const withoutLinks = plain.replace(/<\/?a[\s>][^>]*>/gi, '');
+  if (OUTSIDE.test(withoutLinks) || OUTSIDE_CSS.test(withoutLinks) || /<\?xml-stylesheet/i.test(plain)) {
+    return REFUSALS.external;
+  }
+  return null;
+}

@@ -1,0 +1,182 @@
+import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
+import { numberFor } from '../../catalogue/houseNumber';
+import { STABILIZERS } from '../../catalogue/materials';
+import { FINISH_NUMBERS } from '../../catalogue/numbers/finish';
+import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
+import { type HouseRules, schoolFor } from '../../model/houseRules';
+import type { LayersPlan } from '../layers/planLayers';
+import { isA } from '../piece/geometry';
+import type { PiecePlan } from '../piece/planPiece';
+
+export interface FinishStep {
+  id: string;
+  text: Phrase;
+  caution: Phrase | null;
+}
+
+export interface FinishPlan {
+  steps: FinishStep[];
+  inspect: Phrase[];
+}
+
+interface FinishQuestion {
+  piece: PiecePlan;
+  /** Seams opened to let the hoop in. */
+  opened: readonly string[];
+  layers: LayersPlan;
+  rules: HouseRules;
+}
+
+const step = (id: string, text: Phrase, caution: Phrase | null = null): FinishStep => ({ id, text, caution });
+const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
+
+function topperSteps({ layers, piece }: FinishQuestion): FinishStep[] {
+  switch (layers.parts.topper.choice.id) {
+    case 'soluble-film':
+      return [
+        piece.fabric.iron === 'no'
+          ? step('film', phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`)
+          : step(
+              'film',
+              phrase`Pull the film off; tweezers for the corners. Blot the rest with wet paper and the tip of the iron, or a damp cloth.`,
+              IRON,
+            ),
+      ];
+    case 'heat-away-film':
+      return [step('film', phrase`Pull the film off; iron the rest away through a cloth.`, IRON)];
+    case 'permanent-film':
+      return [step('film', phrase`Tear the film off round the edge; what lies under the stitches stays.`)];
+    default:
+      return [];
+  }
+}
+
+/** How what stays is trimmed, in the reader's own units. */
+function trimWords(id: string): Phrase {
+  if (id === 'rounded') return phrase`Trim what stays to between ${mm(6)} and ${mm(12)}, corners rounded`;
+  if (id === 'close') return phrase`Trim what stays close, to ${mm(3)}`;
+  return id === 'tear-all' ? phrase`Tear out everything that comes` : phrase`Trim what stays`;
+}
+
+function supportSteps({ layers }: FinishQuestion): FinishStep[] {
+  const names = new Set(layers.sheets.map((s) => s.stabilizer));
+  const sheets = [...names].map((id) => STABILIZERS[id]);
+  const tearing = layers.sheets.filter((s) =>
+    ['tear-away', 'dissolving'].includes(STABILIZERS[s.stabilizer].family),
+  );
+  const tear =
+    tearing.length > 1
+      ? phrase`Tear the tear-away off, one sheet at a time, a thumb on the stitches.`
+      : phrase`Tear the tear-away off, a thumb on the stitches.`;
+  const cutting = sheets.some((s) => s.family === 'cut-away');
+  return [
+    ...(tearing.length > 0 ? [step('tear-away', tear)] : []),
+    ...(cutting
+      ? [
+          step(
+            'cut-away',
+            phrase`${trimWords(layers.parts.trim.choice.id)}: fold the cloth well away and keep it in sight.`,
+            phrase`Scissors away from you.`,
+          ),
+        ]
+      : []),
+    ...(sheets.some((s) => s.family === 'wash-away' || s.family === 'dissolving')
+      ? [step('soak', phrase`Soak it in cool water until nothing is slippery.`)]
+      : []),
+  ];
+}
+
+function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
+  const iron = piece.fabric.iron;
+  const press =
+    piece.fabric.structure === 'pile'
+      ? phrase`Steam it from the back, without weight: pressing flattens the pile.`
+      : phrase`Press from the back on a soft pad, through a cloth, ${count(numberFor(rules, FINISH_NUMBERS.pressSeconds))} seconds${iron === 'low' ? ', low heat' : ' at about 150 °C (300 °F)'}.`;
+  return [
+    step('marks', phrase`Marks out: before any heat.`),
+    ...(layers.parts.cover.choice.id === 'soft-cover'
+      ? [
+          step(
+            'cover',
+            phrase`Fuse the soft cover sheet over the back, ${mm(numberFor(rules, LAYER_NUMBERS.coverBeyondMm))} beyond the stitches.`,
+            IRON,
+          ),
+        ]
+      : []),
+    ...(layers.parts.cover.choice.id === 'lining'
+      ? [step('cover', phrase`Sew a lining over the back: nothing may be fused here.`)]
+      : []),
+    ...(iron === 'no' ? [] : [step('press', press, IRON)]),
+  ];
+}
+
+/** A light drape is sewn up lightly. */
+function sewingSteps({ piece, opened, rules }: FinishQuestion): FinishStep[] {
+  const { fabric, kind } = piece;
+  const fine =
+    fabric.structure === 'stable woven' && fabric.weightGsm <= numberFor(rules, LAYER_NUMBERS.drapeGsm);
+  const sewn = opened.length > 0 || kind.sews?.includes('hem-band');
+  return fine && sewn
+    ? [step('overlock', phrase`On cloth as fine as this a two-thread overlock keeps hem and seams light.`)]
+    : [];
+}
+
+/** Where the thing itself can do harm later: small parts, flames. The product advises; local rules decide. */
+function safetySteps({ piece: { kind } }: FinishQuestion): FinishStep[] {
+  const small = isA(kind, 'toy') || isA(kind, 'baby');
+  return [
+    ...(small
+      ? [
+          step(
+            'small-parts',
+            phrase`Tug at everything: no loose piece, ribbon or button may come off.`,
+            phrase`Small parts choke. What is sold for children must meet the toy and product-safety rules where you live: check them, or ask someone licensed.`,
+          ),
+        ]
+      : []),
+    ...(isA(kind, 'ornament')
+      ? [
+          step(
+            'flame',
+            phrase`Round a candle or a jar it goes with a battery light only.`,
+            phrase`Thread and film burn: never near a flame.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** The steps that these layers leave to do, in the order they allow, and what to look for. */
+export function planFinish(question: FinishQuestion): FinishPlan {
+  const { layers, rules, piece } = question;
+  const atEnd = schoolFor(rules, 'jumps') === 'atEnd';
+  return {
+    steps: [
+      step(
+        'off',
+        phrase`Off the machine; loosen the ring before you unhoop.`,
+        phrase`Hands in only when the machine stands still.`,
+      ),
+      ...(layers.bastingMm === null ? [] : [step('basting', phrase`Pick out the basting box.`)]),
+      ...topperSteps(question),
+      step(
+        'jumps',
+        atEnd
+          ? phrase`Trim all jump threads; do not cut knots close.`
+          : phrase`Trim the last jump threads; do not cut knots close.`,
+        phrase`Snips, not a flame.`,
+      ),
+      ...supportSteps(question),
+      ...lastSteps(question),
+      ...question.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
+      ...sewingSteps(question),
+      ...safetySteps(question),
+    ],
+    inspect: [
+      phrase`Flat round the edge: no puckers.`,
+      phrase`Measure the centre against the marks before they are out.`,
+      phrase`On the back, bobbin fills the middle third of each satin column.`,
+      ...(piece.kind.form === 'tubular' ? [phrase`Turn it out: nothing sewn to itself.`] : []),
+    ],
+  };
+}

@@ -1,0 +1,192 @@
+import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
+import { opposite, type Point } from '../../base/geometry/point';
+import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { numberFor } from '../../catalogue/houseNumber';
+import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
+import type { HouseRules } from '../../model/houseRules';
+import { type Hoop, whyHoopCannotBe } from '../../model/shelf';
+import type { QuarterTurn } from '../../model/ticket/hoop';
+import type { Fabric } from '../../model/ticket/piece';
+import type { DesignFacts } from '../design/planDesign';
+import type { PieceOutline } from '../piece/geometry';
+import { closesOnMm } from './closesOn';
+import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
+import { hoopCentre, isTooLarge, ringLies, ringOnPiece, searchDesignAt } from './ring';
+
+/** One way of turning one hoop on the piece. */
+export interface TurnVerdict {
+  turnDeg: QuarterTurn;
+  miss: Miss | null;
+  spareMm: number;
+  /** Design's centre in the hoop frame that lets the ring lie; null when it must float. */
+  designAt: Point | null;
+}
+
+/** Everything there is to say about one hoop for this design on this piece. */
+export interface HoopVerdict {
+  hoop: Hoop;
+  fits: boolean;
+  /** Reasons it cannot be closed on the cloth; empty when it can be hooped. */
+  whyNotHooped: Phrase[];
+  /** Reason it cannot be used at all, floated or not. */
+  whyNotUsed: Phrase | null;
+  turns: TurnVerdict[];
+  largestScale: number;
+  line: Phrase;
+}
+
+export interface HoopQuestion {
+  facts: DesignFacts;
+  designCentre: Point;
+  designTurnDeg: number;
+  outline: PieceOutline;
+  fabric: Fabric;
+  rules: HouseRules;
+  /** Seams opened to let a hoop in, by name: then the opening does not bind. */
+  opened: readonly string[];
+  /** A place of the design in the hoop that the maker chose: tried before any other. */
+  chosenAt?: Point;
+}
+
+export const fieldOf = (hoop: Hoop): Field => ({
+  widthMm: hoop.fieldWidthMm,
+  heightMm: hoop.fieldHeightMm,
+  round: hoop.round,
+});
+
+/** A field and a ring turned by 180° lie as they did, so the half turns follow from 0° and 90°. */
+function judgeTurns(hoop: Hoop, q: HoopQuestion): TurnVerdict[] {
+  const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, hoop.mayTurn ? 90 : 0, q)];
+  const about = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
+    ...turn,
+    turnDeg,
+    designAt: turn.designAt && opposite(turn.designAt),
+  });
+  const half = about(upright, 180);
+  return hoop.mayTurn ? [upright, quarter, half, about(quarter, 270)] : [upright, half];
+}
+
+function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdict {
+  const field = fieldOf(hoop);
+  const allowed = allowedCentres(q.facts.hull, field, -turnDeg);
+  const miss = allowed ? null : whyDesignDoesNotFit(q.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
+  const clearance = numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm);
+  const hoopTurn = q.designTurnDeg + turnDeg;
+  const face = boxOf(q.outline.hoopable);
+  const ringAt = (designAt: Point) =>
+    ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn });
+  const lies = (designAt: Point) => ringLies(ringAt(designAt), q.outline, clearance, face);
+  const mayLie = allowed !== null && !isTooLarge(boxOf(ringAt({ x: 0, y: 0 })), face, clearance);
+  const designAt = mayLie ? searchDesignAt(hoop, allowed, lies, q.chosenAt) : null;
+  return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
+}
+
+/** Cloth that a flat magnetic ring does not mark, though a pressed-in one would; loops are crushed by either. */
+const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set([
+  'knit',
+  'faux suede',
+  'canvas',
+  'stable woven',
+]);
+
+/** Why this hoop cannot close on this cloth, wherever it is laid. */
+export function whyNotClosed(hoop: Hoop, q: HoopQuestion): Phrase[] {
+  const why: Phrase[] = [];
+  const closesMm = closesOnMm(hoop, q.rules);
+  if (hoop.kind === 'open frame')
+    why.push(phrase`an open frame has no inner ring: the piece is floated on it`);
+  if (q.fabric.thicknessMm > closesMm)
+    why.push(phrase`the cloth is ${mm(q.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
+  if (q.fabric.ringMarks && !(hoop.kind === 'magnetic' && MAGNET_SPARES.has(q.fabric.structure)))
+    why.push(phrase`its ring would mark this cloth`);
+  return why;
+}
+
+/** Why this hoop cannot close on the cloth where the design goes. */
+function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {
+  const why = whyNotClosed(hoop, q);
+  const fitting = turns.filter((t) => t.miss === null);
+  if (fitting.length > 0 && fitting.every((t) => t.designAt === null)) {
+    why.push(
+      phrase`its ring of ${mm(hoop.ringWidthMm)} × ${mm(hoop.ringHeightMm)} does not lie ${mm(numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm))} clear of seams and bands`,
+    );
+  }
+  return why;
+}
+
+/**
+ * Why a ring does not go into the piece, null when it does: first it must not be larger than the piece itself, opened
+ * or not, then its way in must let it through with a hand.
+ */
+export function whyNotIn(
+  hoop: Hoop,
+  { outline, opened, rules }: Pick<HoopQuestion, 'outline' | 'opened' | 'rules'>,
+): Phrase | null {
+  const wrong = whyHoopCannotBe(hoop);
+  if (wrong)
+    return phrase`cannot be right: ${wrong.charAt(0).toLowerCase()}${wrong.slice(1).replace(/\.$/, '')}`;
+  if (!outline.opening) return null;
+  const short = Math.min(hoop.ringWidthMm, hoop.ringHeightMm);
+  const face = boxOf(outline.outline);
+  const room = Math.min(widthOf(face), heightOf(face));
+  if (short > room)
+    return phrase`does not go into this piece, opened or not: its ring is ${mm(short)}, the piece ${mm(room)}`;
+  if (opened.length > 0) return null;
+  const needed = short + numberFor(rules, HOOP_NUMBERS.openingAllowanceMm);
+  if (outline.opening.widthMm >= needed) return null;
+  return phrase`needs an opening of ${mm(needed)}; the ${outline.opening.name} is ${mm(outline.opening.widthMm)}: open a seam`;
+}
+
+/** How much too large a design is in all, in words: "6 mm too wide and 3 mm too high"; a round field has one figure. */
+export function missInWords({ widthMm, heightMm }: Miss, round: boolean): Phrase {
+  if (round) return phrase`${mm(2 * widthMm)} too large across`;
+  const parts = [
+    ...(widthMm > 0 ? [phrase`${mm(2 * widthMm)} too wide`] : []),
+    ...(heightMm > 0 ? [phrase`${mm(2 * heightMm)} too high`] : []),
+  ];
+  return parts.flatMap((part, i) => (i === 0 ? part : [' and ', ...part]));
+}
+
+function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
+  const { turns, largestScale: scale } = verdict;
+  const upright = turns[0];
+  const fitting = turns.filter((t) => t.miss === null);
+  if (fitting.length > 0) {
+    const best = Math.max(...fitting.map((t) => t.spareMm));
+    const turned = upright?.miss ? phrase`Turn 90°: fits` : phrase`Fits`;
+    if (verdict.whyNotUsed) return phrase`${turned}, but ${verdict.whyNotUsed}.`;
+    const float = verdict.whyNotHooped[0];
+    return float
+      ? phrase`${turned} with ${mm(best)} to spare each side; floated only: ${float}.`
+      : phrase`${turned} with ${mm(best)} to spare each side.`;
+  }
+  const by = missInWords(upright?.miss ?? { widthMm: 0, heightMm: 0 }, verdict.hoop.round);
+  return phrase`Misses: ${by}; would need ${percent(Math.floor(scale * 100))}.`;
+}
+
+/** Judges one hoop in four turns: the field, the ring on the cloth, the opening, the thickness. */
+export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
+  const turns = judgeTurns(hoop, q);
+  const verdict = {
+    hoop,
+    fits: turns.some((t) => t.miss === null),
+    whyNotHooped: whyNotHooped(hoop, turns, q),
+    whyNotUsed: whyNotIn(hoop, q),
+    turns,
+    largestScale: Math.max(...turns.map((t) => largestScale(q.facts.hull, fieldOf(hoop), -t.turnDeg))),
+  };
+  return { ...verdict, line: lineOf(verdict) };
+}
+
+const areaOf = (hoop: Hoop) => hoop.fieldWidthMm * hoop.fieldHeightMm * (hoop.round ? Math.PI / 4 : 1);
+
+/** How far a hoop is from what a person would try: whether its ring goes in, then how near in size its field is. */
+const farness = ({ whyNotUsed, largestScale: scale }: HoopVerdict): number =>
+  (whyNotUsed ? 10 : 0) + Math.abs(Math.log(scale));
+
+/** Usable hoops by field, the smallest first; then the others, those a person would try first. */
+export function byChoice(a: HoopVerdict, b: HoopVerdict): number {
+  const usable = (v: HoopVerdict) => v.fits && v.whyNotUsed === null;
+  if (usable(a) !== usable(b)) return usable(a) ? -1 : 1;
+  return usable(a) ? areaOf(a.hoop) - areaOf(b.hoop) : farness(a) - farness(b);
+}

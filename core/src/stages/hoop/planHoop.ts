@@ -1,0 +1,217 @@
+import { boxOf, cornersOf } from '../../base/geometry/box';
+import { opposite } from '../../base/geometry/point';
+import type { Polygon } from '../../base/geometry/polygon';
+import { count, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { numberFor } from '../../catalogue/houseNumber';
+import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
+import { type Finding, finding } from '../../model/finding';
+import type { HouseRules } from '../../model/houseRules';
+import { because, type Reason } from '../../model/reason';
+import type { Hoop, Shelf } from '../../model/shelf';
+import { type HoopInput, type Method, otherHoop, type QuarterTurn } from '../../model/ticket/hoop';
+import type { PieceOutline } from '../piece/geometry';
+import { chooseMethod } from './chooseMethod';
+import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
+import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
+import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
+import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
+import { floatRescue, type RescueQuestion } from './rescues';
+
+/** The choice of hoop and method before anything is known of the layers. */
+export type HoopChoice = Omit<HoopPlan, 'tension'>;
+
+export interface HoopPlan {
+  verdicts: HoopVerdict[];
+  proposedId: string | null;
+  method: Method;
+  laid: LaidHoop | null;
+  /** Turns in which the chosen hoop works, for mounting to rank. */
+  turns: QuarterTurn[];
+  /** Stabilizer to cut for the ring, and for a patch laid under the field alone, mm. */
+  cut: { widthMm: number; heightMm: number; patch: { widthMm: number; heightMm: number } } | null;
+  /** How taut what is in the ring should be. */
+  tension: Phrase;
+  /** Which copies of the design one hooping reaches; empty where there is one copy. */
+  hoopings: LaidHooping[];
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+function turnsThatWork(verdict: HoopVerdict, method: Method): TurnVerdict[] {
+  const fitting = verdict.turns.filter((t) => t.miss === null);
+  const lying = fitting.filter((t) => t.designAt !== null);
+  return method === 'hooped' && lying.length > 0 ? lying : fitting;
+}
+
+function proposalReason(verdicts: readonly HoopVerdict[], proposed: HoopVerdict, method: Method): Reason {
+  return {
+    about: 'hoop',
+    text: phrase`The smallest field that fits, ${method}: less cloth moves and less stabilizer is wasted.`,
+    arithmetic: verdicts
+      .filter((v) => v.fits && v.whyNotUsed === null)
+      .map((v) => phrase`${v.hoop.name}: ${v.line}${v === proposed ? ' — proposed' : ''}`),
+  };
+}
+
+/** How much of the ring the piece fills, and what that says of hooping it. */
+function fillReason(laid: LaidHoop): Reason {
+  const full = laid.fillPercent > 99.5;
+  return because(
+    'fill',
+    full
+      ? phrase`The piece fills the whole ring.`
+      : phrase`The piece fills ${percent(laid.fillPercent)} of the ring: it cannot be gripped all round.`,
+  );
+}
+
+/** How often the piece is hooped, each time on new sheets: for all copies, or for the parts of a split. */
+export const hoopingCount = ({ hoopings, laid }: Pick<HoopPlan, 'hoopings' | 'laid'>): number =>
+  Math.max(1, hoopings.length, laid?.split ? hoopingsOfSplit(laid.split.split) : 1);
+
+function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['cut'] {
+  const allowance = numberFor(rules, HOOP_NUMBERS.stabilizerAllowanceMm);
+  const all = (width: number, height: number) => ({
+    widthMm: width + 2 * allowance,
+    heightMm: height + 2 * allowance,
+  });
+  return {
+    ...all(hoop.ringWidthMm, hoop.ringHeightMm),
+    patch: all(hoop.fieldWidthMm, hoop.fieldHeightMm),
+  };
+}
+
+/** What the choice of a hoop depends on beyond the design and the piece. */
+export interface HoopContext
+  extends Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'> {
+  shelf: Shelf;
+  /** The turns that work, the best for mounting first. */
+  preferTurns: (hoop: Hoop, turns: readonly QuarterTurn[]) => QuarterTurn[];
+  /** Footprints of all copies of the design, piece frame, mm; empty where there is one. */
+  copies: readonly Polygon[];
+  /** Whether the copies run round a closed hem, which has no end at the edge of the drawing. */
+  closedHem: boolean;
+}
+
+/** The face that rings must lie on: of a closed hem without its ends, which meet. */
+function faceFor({ outline }: HoopQuestion, closedHem: boolean): PieceOutline {
+  if (!closedHem) return outline;
+  const { left, right, top, bottom } = boxOf(outline.hoopable);
+  const round = right - left;
+  return { ...outline, hoopable: cornersOf({ left: left - round, right: right + round, top, bottom }) };
+}
+
+const groupsFor = (hoop: Hoop, turnDeg: number, copies: readonly Polygon[]): Hooping[] =>
+  hoopingsFor(copies, { ...groupingField(hoop), turnDeg });
+
+/** The hoopings that a hoop needs for all copies, turned so on the piece, each with its ring where it lies. */
+function hoopingsOf(
+  hoop: Hoop,
+  turnDeg: number,
+  { copies, closedHem }: HoopContext,
+  q: HoopQuestion,
+): LaidHooping[] {
+  if (copies.length === 0) return [];
+  const hoopings = groupsFor(hoop, turnDeg, copies);
+  const clearanceMm = numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm);
+  return layHoopings(hoopings, copies, { hoop, turnDeg }, { outline: faceFor(q, closedHem), clearanceMm });
+}
+
+/** Hoopings at which the ring cannot be closed on the cloth, of a hoop that can be closed for the first copy. */
+function openHoopings(hoopings: readonly LaidHooping[], method: Method, laid: LaidHoop | null): Finding[] {
+  const open = hoopings.flatMap(({ lies }, i) => (lies ? [] : [i + 1]));
+  if (method !== 'hooped' || !laid || laid.verdict.whyNotHooped.length > 0 || open.length === 0) return [];
+  const which = open.length === hoopings.length ? 'any hooping' : `hooping ${open.join(', ')}`;
+  const text = phrase`${laid.verdict.hoop.name} does not lie clear of seams and bands for ${which} of ${count(hoopings.length)}.`;
+  return [finding('hoop', 'hoop-hooping-cannot-close', 'stop', text, { mends: [floatRescue()] })];
+}
+
+/** Another hoop of the shelf that takes more copies at once, where there is one. */
+function fewerHoopings(
+  usable: readonly HoopVerdict[],
+  laid: LaidHoop | null,
+  hoopings: readonly LaidHooping[],
+  { context, method, q }: { context: HoopContext; method: Method; q: HoopQuestion },
+): Finding[] {
+  if (!laid || hoopings.length < 2) return [];
+  const others = usable
+    .filter((v) => v !== laid.verdict && (method === 'floated' || v.whyNotHooped.length === 0))
+    .flatMap((v) =>
+      turnsThatWork(v, method).map((turn) => {
+        const turnDeg = q.designTurnDeg + turn.turnDeg;
+        const count = groupsFor(v.hoop, turnDeg, context.copies).length;
+        return { hoop: v.hoop, turnDeg, ofHoop: turn.turnDeg, count };
+      }),
+    )
+    .filter((other) => other.count < hoopings.length)
+    .sort((a, b) => a.count - b.count);
+  const closes = (other: { hoop: Hoop; turnDeg: number }) =>
+    method === 'floated' || hoopingsOf(other.hoop, other.turnDeg, context, q).every(({ lies }) => lies);
+  const best = others.find(closes);
+  if (!best) return [];
+  const mend = {
+    label: phrase`Take the ${best.hoop.name}`,
+    result: phrase`${count(best.count)} hoopings instead of ${count(hoopings.length)}`,
+    change: { stage: 'hoop' as const, set: { ...otherHoop(best.hoop.id), turnDeg: best.ofHoop } },
+  };
+  const text = phrase`${count(context.copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
+  return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];
+}
+
+/** The chosen hoop on the piece, in the turn asked for or the best for mounting, whole or for the part in hand. */
+function layChosen(
+  chosen: HoopVerdict,
+  method: Method,
+  asked: { input: HoopInput; q: HoopQuestion; context: HoopContext },
+): Pick<HoopPlan, 'laid' | 'turns'> {
+  const { input, q, context } = asked;
+  const best = (turns: QuarterTurn[]) =>
+    input.turnDeg ?? context.preferTurns(chosen.hoop, turns)[0] ?? (0 as const);
+  if (input.split) {
+    const splits = splitsOf(chosen, q);
+    const turns = splits.map((s) => s.turnDeg);
+    const turnDeg = best(turns);
+    const split = splits.find((s) => s.turnDeg === turnDeg)?.split ?? splitFor(chosen.hoop, turnDeg, q);
+    if (split) return { laid: layPart(chosen, turnDeg, { split, index: input.part }, q), turns };
+  }
+  const turns = turnsThatWork(chosen, method).map((t) => t.turnDeg);
+  const turnDeg = best(turns);
+  const designAt = designAtFor(chosen, turnDeg, method, input.shift);
+  return { laid: layHoop(chosen, { turnDeg, designAt, hull: q.facts.hull }, q), turns };
+}
+
+/** Judges every hoop, chooses method and hoop, and lays it on the piece. */
+export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopChoice {
+  const q: HoopQuestion = input.shift ? { ...asked, chosenAt: opposite(input.shift) } : asked;
+  const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
+  const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
+  const choice = chooseMethod(usable, q.facts, q.fabric, q.rules);
+  const method = input.method ?? choice.method;
+  const proposed =
+    (method === 'hooped' ? usable.find((v) => v.whyNotHooped.length === 0) : usable[0]) ?? usable[0] ?? null;
+  const chosen = verdicts.find((v) => v.hoop.id === input.hoopId) ?? proposed;
+  const { laid, turns } = chosen
+    ? layChosen(chosen, method, { input, q, context })
+    : { laid: null, turns: [] };
+  const trouble = { verdicts, method, input, q, rescue: context };
+  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context, q) : [];
+  return {
+    verdicts,
+    proposedId: proposed?.hoop.id ?? null,
+    method,
+    laid,
+    turns,
+    cut: laid ? cutFor(laid, q.rules) : null,
+    hoopings,
+    findings: [
+      ...(laid ? [...fitFindings({ ...trouble, laid }), ...splitFindings(laid)] : [nothingFits(trouble)]),
+      ...methodFindings(method, laid, q),
+      ...openHoopings(hoopings, method, laid),
+      ...fewerHoopings(usable, laid, hoopings, { context, method, q }),
+    ],
+    reasons: [
+      choice.reason,
+      ...(proposed ? [proposalReason(verdicts, proposed, method)] : []),
+      ...(laid ? [fillReason(laid)] : []),
+    ],
+  };
+}

@@ -1,0 +1,47 @@
+import { fullTurnDeg } from '../../base/geometry/point';
+import type { DesignFacts } from '../design/planDesign';
+import { fieldOf } from '../hoop/judgeHoop';
+import type { LaidHoop } from '../hoop/layHoop';
+import type { HoopPlan } from '../hoop/planHoop';
+import { inHoopFrame } from '../hoop/ring';
+import type { PlacePlan } from '../place/planPlace';
+import { type KeyStep, type Keys, keyOrder, keysShown } from './keys';
+
+/** What to key in for one of several copies. Numbers count from 1. */
+export interface CopyKeys {
+  number: number;
+  /** The hooping that reaches it. */
+  hooping: number;
+  /** How far the hoop is turned on the piece from how it lay for the first, clockwise; 0 where it lies the same. */
+  hoopTurnDeg: number;
+  keys: Keys;
+  order: KeyStep[];
+}
+
+/**
+ * The keys of every copy but the first, each seen from "centred, upright" in its own hooping: the hoop keeps its turn
+ * on the piece, so a copy that is turned is turned by keys; where it then leaves the field, the
+ * hoop is turned with it and the first one's keys serve. Empty where there is one copy, or the design is split.
+ */
+export function copyKeys(
+  { place, hoop, facts }: { place: PlacePlan; hoop: HoopPlan & { laid: LaidHoop }; facts: DesignFacts },
+  firstKeys: Keys,
+): CopyKeys[] {
+  const { mirror } = firstKeys;
+  const { laid, hoopings } = hoop;
+  const field = fieldOf(laid.verdict.hoop);
+  const all = hoopings.flatMap(({ copies, centre }, h) =>
+    copies.flatMap((i): CopyKeys[] => {
+      const copy = place.copies[i];
+      if (!copy) return [];
+      const at = inHoopFrame(copy.centre, { centre, onPieceDeg: laid.onPieceDeg });
+      const turnDeg = fullTurnDeg(copy.turnDeg - laid.onPieceDeg);
+      const asHooped = keysShown(facts, field, at, { turnDeg, mirror });
+      const withIt = asHooped.miss !== null;
+      const keys = withIt ? firstKeys : asHooped.keys;
+      const hoopTurnDeg = withIt ? fullTurnDeg(copy.turnDeg - place.turnDeg) : 0;
+      return [{ number: i + 1, hooping: h + 1, hoopTurnDeg, keys, order: keyOrder(facts, keys, field) }];
+    }),
+  );
+  return all.filter(({ number }) => number > 1).sort((a, b) => a.number - b.number);
+}

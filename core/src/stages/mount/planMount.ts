@@ -1,0 +1,325 @@
+import { fullTurnDeg, type Point, plus, turn } from '../../base/geometry/point';
+import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { type Finding, finding } from '../../model/finding';
+import type { HouseRules } from '../../model/houseRules';
+import { because, type Reason } from '../../model/reason';
+import { hasUnreadFigure, type Machine } from '../../model/shelf';
+import type { MarkId, MountInput } from '../../model/ticket/mount';
+import type { Fabric } from '../../model/ticket/piece';
+import type { DesignFacts } from '../design/planDesign';
+import type { Miss } from '../hoop/fit';
+import { fieldOf } from '../hoop/judgeHoop';
+import type { LaidHoop } from '../hoop/layHoop';
+import type { HoopPlan } from '../hoop/planHoop';
+import { inHoopFrame } from '../hoop/ring';
+import type { LayersPlan } from '../layers/planLayers';
+import { isA, type PieceKind, type PieceOutline } from '../piece/geometry';
+import type { PlacePlan } from '../place/planPlace';
+import { type CopyKeys, copyKeys } from './copyKeys';
+import { type CrookedPlan, planCrooked } from './crooked';
+import { type Display, displayFor, looksFindings } from './display';
+import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
+import { TOPS, type TurnRank } from './rankTurns';
+import { planTrace, type TracePlan } from './trace';
+
+export interface Check {
+  id: string;
+  text: Phrase;
+  caution: Phrase | null;
+}
+
+export interface MountPlan {
+  machine: Machine | null;
+  ranks: TurnRank[];
+  chosen: TurnRank;
+  keys: Keys;
+  /** The presses that are needed, in the order in which the machine takes them. */
+  keyOrder: KeyStep[];
+  /** Where the design's visible centre lies once they are pressed, hoop frame, mm. */
+  designAt: Point;
+  /** What the machine's display must show once the keys are pressed. */
+  display: Display;
+  /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
+  crooked: CrookedPlan | null;
+  /** What to key in for each further copy, in the hooping that reaches it; empty where there is one. */
+  copies: CopyKeys[];
+  /** Where each mark of the piece is chalked, piece frame, mm. */
+  marksAt: Readonly<Record<MarkId, Point>>;
+  /** Where each mark of the piece should be found on the hoop's grid, mm. */
+  marksShould: Readonly<Record<MarkId, Point>>;
+  /** The foot swept round the design, against the ring and what lies on the hoop. */
+  trace: TracePlan;
+  checklist: Check[];
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+interface MountQuestion {
+  facts: DesignFacts;
+  hoop: HoopPlan & { laid: LaidHoop };
+  layers: LayersPlan;
+  ranks: TurnRank[];
+  machine: Machine | null;
+  kind: PieceKind;
+  place: PlacePlan;
+  /** How far the design is off its rule on the piece, mm, and at what share of its size, in percent. */
+  offset: Point;
+  scalePercent: number;
+  outline: PieceOutline;
+  fabric: Fabric;
+  rules: HouseRules;
+}
+
+/** What of a piece can lie under the hoop unseen. */
+const beneathWords = (kind: PieceKind): string => {
+  if (kind.form === 'flat') return 'corner folded';
+  return isA(kind, 'sleeves') ? 'back, no sleeve' : 'second layer';
+};
+
+function checklistOf(q: MountQuestion): Check[] {
+  const check = (id: string, text: Phrase, caution: Phrase | null = null): Check => ({ id, text, caution });
+  const topper = q.layers.parts.topper.choice;
+  return [
+    check('carriage', phrase`Carriage free before you mount the hoop.`),
+    check('beneath', phrase`Reach under the hoop all round: no ${beneathWords(q.kind)} beneath.`),
+    check('latched', phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`),
+    check('needle', phrase`Needle over the centre mark.`, phrase`Hands away from a moving hoop.`),
+    check('direction', phrase`The top of the piece points ${TOPS[q.hoop.laid.turnDeg]}.`),
+    check(
+      'trace',
+      phrase`Trace run: the foot clears ring, clips and magnets.`,
+      phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
+    ),
+    check('pins', phrase`Pins, sticker and tape out of the field.`),
+    ...(topper.id === 'none'
+      ? []
+      : [check('topper', phrase`${topper.name} on top; pin its corners, well outside the field.`)]),
+    ...(q.layers.bastingMm === null
+      ? []
+      : [check('baste', phrase`Basting box ${mm(q.layers.bastingMm)} outside the design, stitched first.`)]),
+    check('bobbin', phrase`Bobbin enough for the whole run.`),
+    check(
+      'threads',
+      phrase`${q.facts.stops.map((s, i) => `${i + 1} ${s.name}`).join(', ')}: laid out in order.`,
+    ),
+    check(
+      'needle-fitted',
+      phrase`${q.layers.parts.needle.choice.name} needle in.`,
+      phrase`Power off or locked before you change it; the machine's manual says how.`,
+    ),
+  ];
+}
+
+/** A figure of the machine that could not be taken: what is worked out with the one before may be wrong. */
+const unreadFindings = (machine: Machine | null): Finding[] =>
+  machine && hasUnreadFigure(machine)
+    ? [
+        finding(
+          'mount',
+          'mount-machine-unread',
+          'stop',
+          phrase`A figure of ${machine.name} was typed and could not be taken: open it on the shelf and type it again.`,
+        ),
+      ]
+    : [];
+
+/** What this machine's screen cannot do: then it is done in the file. */
+function limitFindings({ machine, facts }: MountQuestion, mirror: boolean): Finding[] {
+  if (!machine) return [];
+  const { leastPercent, mostPercent } = machine.resize;
+  const scale = Math.round(facts.scale * 100);
+  const found: Finding[] = [];
+  if (mirror && !machine.mirrors)
+    found.push(
+      finding(
+        'mount',
+        'mount-no-mirror',
+        'warn',
+        phrase`${machine.name} cannot mirror: save the file mirrored, and load that.`,
+      ),
+    );
+  if (scale < leastPercent || scale > mostPercent)
+    found.push(
+      finding(
+        'mount',
+        'mount-resize',
+        'warn',
+        phrase`${machine.name} resizes from ${percent(leastPercent)} to ${percent(mostPercent)}: save the file at ${percent(scale)}, and load that.`,
+      ),
+    );
+  return found;
+}
+
+/** The keys as shown bring the design out of the field, though it fits as it was drawn: mirrored it is another shape. */
+function missFindings(miss: Miss | null, mirror: boolean): Finding[] {
+  if (!miss || !mirror) return [];
+  const by = Math.max(miss.widthMm, miss.heightMm);
+  return [
+    finding('mount', 'mount-mirror-misses', 'stop', phrase`Mirrored it reaches ${mm(by)} past the field.`, {
+      mends: [
+        {
+          label: phrase`Take the mirror off`,
+          result: phrase`it lies inside the field`,
+          change: { stage: 'mount', set: { mirror: false } },
+        },
+      ],
+    }),
+  ];
+}
+
+function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Finding[] {
+  const found: Finding[] = [];
+  const better = q.ranks[0];
+  if (mirror && q.facts.lettering) {
+    found.push({
+      code: 'mount-mirrored-letters',
+      stage: 'mount',
+      severity: 'stop',
+      text: phrase`Mirrored lettering reads backwards.`,
+      mends: [
+        {
+          label: phrase`Take the mirror off`,
+          result: phrase`the letters read forwards`,
+          change: { stage: 'mount', set: { mirror: false } },
+        },
+      ],
+    });
+  }
+  found.push(...looksFindings(q.facts, mirror, q), ...limitFindings(q, mirror));
+  if (chosen.overMm > 0) {
+    const mends: Finding['mends'] =
+      better && better.overMm < chosen.overMm
+        ? [
+            {
+              label: phrase`Top ${better.topPoints}`,
+              result: phrase`${mm(better.inThroatMm)} towards the body`,
+              change: { stage: 'hoop', set: { turnDeg: better.turnDeg } },
+            },
+          ]
+        : [];
+    found.push({
+      code: 'mount-throat',
+      stage: 'mount',
+      severity: mends.length > 0 ? 'warn' : 'note',
+      text: phrase`${mm(chosen.inThroatMm)} of cloth lie towards the machine's body, its throat takes ${mm(q.machine?.throatMm ?? 0)}: roll up the last ${mm(chosen.overMm)} and tape it.`,
+      mends,
+    });
+  }
+  if (!q.machine)
+    found.push({
+      code: 'mount-no-machine',
+      stage: 'mount',
+      severity: 'note',
+      text: phrase`No machine on the shelf takes this hoop.`,
+      mends: [],
+    });
+  return found;
+}
+
+/** The marks that a piece can have, in its own frame: the centre and the four axis ends. mm. */
+export function marksOf(place: PlacePlan, facts: DesignFacts): Record<MarkId, Point> {
+  const [left, right] = place.axisEnds;
+  const end = (y: number) => plus(place.centre, turn({ x: 0, y }, place.turnDeg));
+  return {
+    centre: place.centre,
+    left,
+    right,
+    top: end(-facts.heightMm / 2),
+    foot: end(facts.heightMm / 2),
+  };
+}
+
+function crookedOf(input: MountInput, q: MountQuestion): CrookedPlan | null {
+  const { laid } = q.hoop;
+  return planCrooked({
+    readings: input.readings,
+    marks: marksOf(q.place, q.facts),
+    designCentre: q.place.centre,
+    designTurnDeg: q.place.turnDeg,
+    plannedAt: laid.designAt,
+    offset: q.offset,
+    scalePercent: q.scalePercent,
+    hoopOnPieceDeg: laid.onPieceDeg,
+    facts: q.facts,
+    field: fieldOf(laid.verdict.hoop),
+    turnStepDeg: q.machine?.turnStepDeg ?? 1,
+    mirror: input.mirror,
+    fabric: q.fabric,
+    rules: q.rules,
+  });
+}
+
+/** Where the marks should be found on the hoop's grid when it sits as planned. */
+function marksShould({ hoop: { laid }, place, facts }: MountQuestion): Record<MarkId, Point> {
+  const inHoop = (mark: Point) => inHoopFrame(mark, laid);
+  const { centre, left, right, top, foot } = marksOf(place, facts);
+  return {
+    centre: inHoop(centre),
+    left: inHoop(left),
+    right: inHoop(right),
+    top: inHoop(top),
+    foot: inHoop(foot),
+  };
+}
+
+/** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */
+export function planMount(input: MountInput, q: MountQuestion): MountPlan {
+  const turnDeg = q.hoop.laid.turnDeg;
+  const chosen = q.ranks.find((r) => r.turnDeg === turnDeg) ?? {
+    turnDeg,
+    inThroatMm: 0,
+    overMm: 0,
+    topPoints: TOPS[turnDeg],
+  };
+  const crooked = crookedOf(input, q);
+  const field = fieldOf(q.hoop.laid.verdict.hoop);
+  const asPlanned = keysShown(q.facts, field, q.hoop.laid.designAt, {
+    turnDeg: fullTurnDeg(-turnDeg),
+    mirror: input.mirror,
+  });
+  const keys = crooked?.keys ?? asPlanned.keys;
+  const trace = planTrace(
+    q.facts,
+    keys,
+    { hoop: q.hoop.laid.verdict.hoop, obstacles: input.obstacles },
+    q.rules,
+  );
+  return {
+    machine: q.machine,
+    ranks: q.ranks,
+    chosen,
+    keys,
+    keyOrder: keyOrder(q.facts, keys, field),
+    copies: copyKeys(q, asPlanned.keys),
+    designAt: designAtKeys(q.facts, keys),
+    display: displayFor(q.facts, keys),
+    crooked,
+    trace,
+    marksAt: marksOf(q.place, q.facts),
+    marksShould: marksShould(q),
+    checklist: checklistOf(q),
+    findings: [
+      ...unreadFindings(q.machine),
+      ...mountFindings(q, chosen, input.mirror),
+      ...(crooked?.keys ? [] : missFindings(asPlanned.miss, input.mirror)),
+      ...(crooked?.findings ?? []),
+      ...trace.findings,
+    ],
+    reasons: [
+      ...(crooked?.reasons ?? []),
+      because(
+        'mount',
+        phrase`The bulk of the piece goes to the open side, not into the throat.`,
+        q.ranks.map((r) => phrase`top ${r.topPoints}: ${mm(r.inThroatMm)} towards the body`),
+      ),
+      because('keys', phrase`Seen from “design centred, upright”.`, [
+        phrase`the hoop is turned ${String(turnDeg)}° on the piece, so the design turns ${String(keys.turnDeg)}° clockwise in the hoop`,
+        ...(q.facts.fileCentre.x !== 0 || q.facts.fileCentre.y !== 0
+          ? [
+              phrase`the file's own centre lies ${mm(q.facts.fileCentre.x)} right and ${mm(q.facts.fileCentre.y)} below the visible centre`,
+            ]
+          : []),
+      ]),
+    ],
+  };
+}

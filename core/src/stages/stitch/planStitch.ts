@@ -1,0 +1,240 @@
+import { count, metres, minutes, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { numberFor } from '../../catalogue/houseNumber';
+import type { ThreadKind } from '../../catalogue/materials';
+import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
+import { type Finding, finding } from '../../model/finding';
+import { type HouseRules, schoolFor } from '../../model/houseRules';
+import { because, type Reason } from '../../model/reason';
+import type { Machine, Shelf, Thread } from '../../model/shelf';
+import type { StitchInput } from '../../model/ticket/stitch';
+import { type ThreadMatch, threadFor } from '../../stock/fromShelf';
+import { needlesOf } from '../../stock/supplies';
+import type { DesignFacts, PlannedStop } from '../design/planDesign';
+
+export interface StitchStop extends PlannedStop {
+  minutes: number;
+  topM: number;
+  bobbinM: number;
+  thread: Thread | null;
+  match: ThreadMatch;
+  /** The machine's needle it is on, from 0. */
+  needle: number;
+  /** Whether that needle must first be threaded anew. */
+  rethreads: boolean;
+}
+
+export interface StitchPlan {
+  stops: StitchStop[];
+  /** How often the design is stitched: its copies on every piece of the order. */
+  stitchings: number;
+  totalMinutes: number;
+  topM: number;
+  bobbinNeededM: number;
+  bobbinLeftM: number;
+  /** The colour stop in which the bobbin would run out, and the piece, both from 0; null when it lasts. */
+  runsOut: { stop: number; piece: number } | null;
+  /** What is then left on the bobbin in the machine, full ones put in as they run out. */
+  bobbinAfterM: number;
+  acts: Phrase[];
+  findings: Finding[];
+  reasons: Reason[];
+}
+
+const DEFAULT_SPEED = 600;
+const DEFAULT_BOBBIN_M = 60;
+
+/** Metres of top thread for a number of stitches: its factor × Σ stitch length, and a little for each. */
+export function topThreadM(stitches: number, rules: HouseRules): number {
+  const perStitch =
+    (numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100) * numberFor(rules, STITCH_NUMBERS.meanStitchMm) +
+    numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm);
+  return (stitches * perStitch) / 1000;
+}
+
+/** Metres of bobbin thread for a number of stitches: its share of the top thread. */
+export const bobbinM = (stitches: number, rules: HouseRules): number =>
+  (topThreadM(stitches, rules) * numberFor(rules, STITCH_NUMBERS.bobbinShare)) / 100;
+
+type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
+
+/**
+ * The thread of each stop and the needle it is on: the first threads each have a needle of their own, in order, the
+ * next go round again from the first needle, which is then threaded anew.
+ */
+export function threadNeedles(
+  stops: readonly PlannedStop[],
+  needles: number,
+  { threads, kind }: { threads: readonly Thread[]; kind: ThreadKind },
+): ThreadedStop[] {
+  const places: string[] = [];
+  const on = new Map<number, string>();
+  return stops.map((stop, i) => {
+    const matched = threadFor(stop.hex, kind, threads);
+    const colour = matched.thread?.id ?? stop.hex;
+    if (!places.includes(colour)) places.push(colour);
+    const needle = places.indexOf(colour) % needles;
+    const before = on.get(needle);
+    on.set(needle, colour);
+    const rethreads = needles === 1 ? i > 0 : before !== undefined && before !== colour;
+    return { ...stop, ...matched, needle, rethreads };
+  });
+}
+
+function planStop(stop: ThreadedStop, i: number, { machine, rules }: StitchContext): StitchStop {
+  const change =
+    i === 0
+      ? 0
+      : numberFor(rules, stop.rethreads ? STITCH_NUMBERS.changeOneNeedle : STITCH_NUMBERS.changeManyNeedles);
+  const trims =
+    numberFor(rules, STITCH_NUMBERS.trimsPerStop) *
+    numberFor(rules, machine?.trims ? STITCH_NUMBERS.trimByMachine : STITCH_NUMBERS.trimByHand);
+  const sewing = stop.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED);
+  return {
+    ...stop,
+    topM: topThreadM(stop.stitches, rules),
+    bobbinM: bobbinM(stop.stitches, rules),
+    minutes: sewing + (change + trims) / 60,
+  };
+}
+
+/** The piece and the colour stop in which the bobbin ends: whole stitchings first, then stop by stop. */
+function runsOut(
+  stops: readonly StitchStop[],
+  leftM: number,
+  { copies, pieces }: Pick<StitchContext, 'copies' | 'pieces'>,
+): StitchPlan['runsOut'] {
+  const once = stops.reduce((sum, stop) => sum + stop.bobbinM, 0);
+  if (once * copies * pieces <= leftM) return null;
+  const whole = Math.floor(leftM / once);
+  let used = whole * once;
+  const stop = stops.findIndex(({ bobbinM: metres }) => {
+    used += metres;
+    return used > leftM;
+  });
+  return { stop: Math.max(0, stop), piece: Math.min(pieces - 1, Math.floor(whole / copies)) };
+}
+
+/** What is left on the bobbin once so much was taken, a full one put in whenever it ran out. */
+export function bobbinAfter(leftM: number, takenM: number, fullM: number): number {
+  if (takenM <= leftM) return leftM - takenM;
+  const beyond = (takenM - leftM) % fullM;
+  return beyond === 0 ? 0 : fullM - beyond;
+}
+
+function bobbinFinding(
+  plan: Pick<StitchPlan, 'bobbinLeftM' | 'bobbinNeededM' | 'runsOut' | 'stops'>,
+  fullM: number,
+  { rules, pieces }: Pick<StitchContext, 'rules' | 'pieces'>,
+): Finding[] {
+  const share = (plan.bobbinLeftM / plan.bobbinNeededM) * 100;
+  if (share >= numberFor(rules, STITCH_NUMBERS.bobbinLeastPercent)) return [];
+  const { runsOut: out } = plan;
+  const at = out && plan.stops[out.stop];
+  const inPiece = out && pieces > 1 ? phrase`piece ${count(out.piece + 1)} of ${count(pieces)}, ` : phrase``;
+  const text = at
+    ? phrase`The bobbin runs out in ${inPiece}colour ${String(out.stop + 1)}, ${at.name}: ${metres(plan.bobbinLeftM)} left, ${metres(plan.bobbinNeededM)} needed.`
+    : phrase`The bobbin is short: ${metres(plan.bobbinLeftM)} left is ${percent(share)} of the ${metres(plan.bobbinNeededM)} needed.`;
+  const refill: Finding['mends'] =
+    plan.bobbinLeftM < fullM
+      ? [
+          {
+            label: phrase`Put in a full bobbin`,
+            result: phrase`${metres(fullM)} to start with`,
+            change: { stage: 'stitch', set: { bobbinLeftM: fullM } },
+          },
+        ]
+      : [];
+  return [
+    { code: 'stitch-bobbin', stage: 'stitch', severity: 'warn', field: 'bobbinLeftM', text, mends: refill },
+  ];
+}
+
+/** A warning for each needle that this ticket stitches with and that has its hours. */
+function needleFindings(stops: readonly StitchStop[], machine: Machine | null, rules: HouseRules): Finding[] {
+  const most = numberFor(rules, STITCH_NUMBERS.needleHours);
+  const used = new Set(stops.map((stop) => stop.needle));
+  return (machine ? needlesOf(machine) : []).flatMap(({ hours }, i) => {
+    if (hours < most || !used.has(i)) return [];
+    const which = machine?.needles === 1 ? 'The needle' : `Needle ${i + 1}`;
+    const text = phrase`${which} has ${count(hours)} hours; change it after ${count(most)}. Power off first.`;
+    return [finding('stitch', 'stitch-needle-worn', 'warn', text)];
+  });
+}
+
+/** What the stitching depends on beyond the design. */
+export interface StitchContext {
+  machine: Machine | null;
+  shelf: Shelf;
+  rules: HouseRules;
+  /** The thread the layers ask for. */
+  kind: ThreadKind;
+  /** How often the design is stitched on this piece. */
+  copies: number;
+  /** How many pieces the order makes. */
+  pieces: number;
+}
+
+/**
+ * Colour stops of one copy with their minutes and thread, the totals of all copies on all pieces, and whether the
+ * bobbin lasts: as the last piece left it, unless the maker says otherwise.
+ */
+export function planStitch(input: StitchInput, facts: DesignFacts, context: StitchContext): StitchPlan {
+  const { machine, shelf, rules, copies, pieces } = context;
+  const stitchings = copies * pieces;
+  const needles = machine?.needles ?? 1;
+  const stops = threadNeedles(facts.stops, needles, { threads: shelf.threads, kind: context.kind }).map(
+    (stop, i) => planStop(stop, i, context),
+  );
+  const total = (of: (stop: StitchStop) => number) =>
+    stops.reduce((sum, stop) => sum + of(stop), 0) * stitchings;
+  const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
+  const bobbinLeftM = input.bobbinLeftM ?? machine?.bobbinLeftM ?? fullM;
+  const bobbinNeededM = total((s) => s.bobbinM);
+  const plan = {
+    stops,
+    stitchings,
+    totalMinutes: total((s) => s.minutes),
+    topM: total((s) => s.topM),
+    bobbinNeededM,
+    bobbinLeftM,
+    runsOut: runsOut(stops, bobbinLeftM, context),
+    bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
+  };
+  const betweenColours = schoolFor(rules, 'jumps') === 'betweenColours';
+  return {
+    ...plan,
+    acts: [
+      phrase`At every stop: look beneath the hoop, and listen.`,
+      betweenColours
+        ? phrase`Trim jump threads at each colour change.`
+        : phrase`Leave jump threads until the end.`,
+      ...(stops.some((stop) => stop.rethreads)
+        ? [
+            phrase`Change a thread by cutting it at the spool and pulling it out forwards, through the needle.`,
+          ]
+        : []),
+      ...stops.flatMap(({ rethreads, needle, thread, name }, i) =>
+        needles > 1 && rethreads
+          ? [
+              phrase`Colour ${String(i + 1)} is on needle ${String(needle + 1)} again: thread it with ${thread?.name ?? name}.`,
+            ]
+          : [],
+      ),
+    ],
+    findings: [...bobbinFinding(plan, fullM, context), ...needleFindings(stops, machine, rules)],
+    reasons: [
+      because('time', phrase`Stitches by speed, colour changes and jump trims.`, [
+        phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,
+        ...(stitchings > 1
+          ? [
+              phrase`with changes and trims ${minutes(plan.totalMinutes / stitchings)} each, ${count(stitchings)} of them: ${minutes(plan.totalMinutes)}`,
+            ]
+          : [phrase`with changes and trims ${minutes(plan.totalMinutes)}`]),
+      ]),
+      because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
+        phrase`${count(facts.stitches)} × (${count(numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100)} × ${count(numberFor(rules, STITCH_NUMBERS.meanStitchMm))} + ${count(numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm))}) mm = ${metres(plan.topM / stitchings)}${stitchings > 1 ? phrase`, ${count(stitchings)} of them: ${metres(plan.topM)}` : phrase``}`,
+        phrase`bobbin ${percent(numberFor(rules, STITCH_NUMBERS.bobbinShare))} = ${metres(plan.bobbinNeededM)}`,
+      ]),
+    ],
+  };
+}

@@ -1,0 +1,112 @@
+import { minutes, mm, phrase } from '../../base/units/phrase';
+import type { HouseRules } from '../../model/houseRules';
+import type { Stage } from '../../model/stages';
+import type { Plan } from '../../planner/plan';
+import type { LaidHoop } from '../../stages/hoop/layHoop';
+import { faceOf } from '../../stages/piece/planPiece';
+import { bondSteps, cutSteps } from './cutAndBond';
+import { ringSteps } from './ring';
+import { type Phase, type Step, stepOf } from './step';
+
+function measureSteps({ piece }: Plan): Step[] {
+  return piece.asked.map((reading) => {
+    const face = faceOf(piece, reading.on ?? piece.kind.views[0].id);
+    const [from, to] = [face?.sketch.landmarks[reading.from], face?.sketch.landmarks[reading.to]];
+    const value = piece.readings[reading.id];
+    return stepOf('measure', `measure ${reading.id}`, phrase`${reading.how}`, {
+      figure: value === undefined ? null : mm(value),
+      hint: phrase`${reading.name}`,
+      tape: from && to ? { from, to } : null,
+      face: face?.view.id ?? null,
+    });
+  });
+}
+
+/** Preparing the cloth, its marks, and their way to the wrong side. */
+function markSteps({ place }: Plan): Step[] {
+  if (!place) return [];
+  const last = place.marks.length - 1;
+  return [
+    stepOf('prepare', 'prepare', place.prepare),
+    ...place.marks.map(({ text, ...rest }, i) =>
+      stepOf(i === last ? 'transfer' : 'mark', `mark ${i}`, text, rest),
+    ),
+  ];
+}
+
+/** Closing the ring; of a split design the registration crosses of the part in hand come with it. */
+function hoopSteps({ hoop, place, piece, layers, mount }: Plan, rules: HouseRules): Step[] {
+  if (!hoop?.laid || !place || !layers || !mount) return [];
+  const { laid } = hoop;
+  return [...ringSteps({ hoop: { ...hoop, laid }, place, piece, layers, mount, rules }), ...partSteps(laid)];
+}
+
+function partSteps({ split }: LaidHoop): Step[] {
+  if (!split || split.split.parts.length < 2) return [];
+  const { index, split: all } = split;
+  const of = all.parts.length;
+  const text =
+    index === 0
+      ? phrase`Part 1 of ${String(of)}: its crosses are stitched with it.`
+      : phrase`Part ${String(index + 1)} of ${String(of)}: bring the needle over each cross of the part before, then stitch.`;
+  const hint =
+    index + 1 === of
+      ? phrase`Crosses are picked out when all is stitched.`
+      : phrase`Leave the crosses in: the next part is laid on them.`;
+  return [stepOf('hoop', `part ${index}`, text, { hint })];
+}
+
+function needleSteps({ layers }: Plan): Step[] {
+  if (!layers) return [];
+  const { needle, thread, bobbin } = layers.parts;
+  const text = phrase`Needle ${needle.choice.name}, ${thread.choice.name}, ${bobbin.choice.name}.`;
+  return [stepOf('bond', 'needle and thread', text)];
+}
+
+const checkSteps = ({ mount }: Plan): Step[] =>
+  (mount?.checklist ?? []).map(({ id, text, caution }) => stepOf('check', `check ${id}`, text, { caution }));
+
+const stitchSteps = ({ stitch }: Plan): Step[] =>
+  (stitch?.stops ?? []).map((stop, i) =>
+    stepOf('stitch', `stitch ${i}`, phrase`Colour ${String(i + 1)}: ${stop.thread?.name ?? stop.name}.`, {
+      figure: minutes(Math.max(1, Math.round(stop.minutes))),
+      hint: stitch?.acts[0] ?? null,
+      caution: phrase`Hands away from the moving hoop; never reach in while it runs.`,
+    }),
+  );
+
+const finishSteps = ({ finish }: Plan): Step[] =>
+  (finish?.steps ?? []).map(({ id, text, caution }) => stepOf('finish', `finish ${id}`, text, { caution }));
+
+/**
+ * The whole job as one ordered list: measure, prepare, mark, transfer, cut, bond, hoop, check, stitch, finish. What
+ * waits for an earlier stage is left out.
+ */
+export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
+  ...measureSteps(plan),
+  ...markSteps(plan),
+  ...cutSteps(plan, rules),
+  ...bondSteps(plan),
+  ...needleSteps(plan),
+  ...hoopSteps(plan, rules),
+  ...checkSteps(plan),
+  ...stitchSteps(plan),
+  ...finishSteps(plan),
+];
+
+/** The phases that a stage's deck shows: the hoop's begins with what must be done before the ring closes. */
+const SLICES: Partial<Record<Stage, readonly Phase[]>> = {
+  piece: ['measure'],
+  place: ['prepare', 'mark', 'transfer'],
+  hoop: ['cut', 'bond', 'hoop'],
+  layers: ['cut', 'bond'],
+  mount: ['check'],
+  stitch: ['stitch'],
+  finish: ['finish'],
+};
+
+/** The deck of a stage: its slice of the job. Empty where the stage has no steps, or waits for an earlier one. */
+export function deckOf(stage: Stage, plan: Plan, rules: HouseRules): Step[] {
+  const phases = SLICES[stage];
+  return phases ? jobSteps(plan, rules).filter(({ phase }) => phases.includes(phase)) : [];
+}

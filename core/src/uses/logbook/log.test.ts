@@ -1,0 +1,68 @@
+import { FAULT_IDS, FAULTS } from '../../model/faults';
+import { LogEntrySchema, LogSummarySchema, summaryOf } from '../../model/logEntry';
+import { outcomeOf, worstFault } from '../../model/ticket/log';
+import { newTicket } from '../../planner/newTicket';
+import { planTicket } from '../../planner/plan';
+import { exampleA, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
+import { frozenPlan } from './frozenPlan';
+
+describe('the outcome', () => {
+  it.each([
+    [{}, 'good', 0],
+    [{ puckering: 0 }, 'good', 0],
+    [{ puckering: 1 }, 'slight', 1],
+    [{ puckering: 1, gaps: 2 }, 'plain', 2],
+    [{ 'needle-break': 3 }, 'spoilt', 3],
+  ] as const)('%j is %s', (faults, outcome, worst) => {
+    expect(outcomeOf({ faults })).toBe(outcome);
+    expect(worstFault({ faults })).toBe(worst);
+  });
+});
+
+describe('faults', () => {
+  it('each have causes and something to do next time', () => {
+    expect(FAULTS.map((f) => f.id)).toEqual([...FAULT_IDS]);
+    for (const fault of FAULTS) expect(fault.causes.length > 5 && fault.nextTime.length > 5).toBe(true);
+  });
+});
+
+describe('an entry', () => {
+  const ticket = exampleA();
+  const entry = {
+    id: 'entry-example-a',
+    loggedAt: '2026-05-04T10:00:00.000Z',
+    ticket,
+    plan: frozenPlan(planTicket(ticket, SAMPLE_SHELF, SAMPLE_RULES)),
+    log: { ...ticket.log, faults: { puckering: 1 }, misplacementMm: 2 },
+  };
+
+  it('is plain data of its schema, come back as it went', () => {
+    expect(LogEntrySchema.parse(JSON.parse(JSON.stringify(entry)))).toEqual(entry);
+  });
+
+  it('is summed up in a line: planned method, gravest fault', () => {
+    const summary = summaryOf(entry);
+    expect(LogSummarySchema.safeParse(summary).success).toBe(true);
+    expect(summary).toMatchObject({
+      ticketId: ticket.id,
+      kind: 't-shirt',
+      fabricId: 'jersey-tee',
+      method: 'hooped',
+      outcome: 'slight',
+      misplacementMm: 2,
+    });
+  });
+
+  it('puts what was really used before what was planned', () => {
+    const floated = {
+      ...entry,
+      log: { ...entry.log, used: { ...entry.log.used, method: 'floated' as const } },
+    };
+    expect(summaryOf(floated).method).toBe('floated');
+  });
+
+  it('survives a plan without a hoop', () => {
+    const bare = newTicket('a-bare-ticket', 'bath-towel');
+    expect(summaryOf({ ...entry, ticket: bare, plan: {}, log: bare.log }).method).toBe('hooped');
+  });
+});

@@ -1,0 +1,220 @@
+import { z } from 'zod';
+import { IdSchema } from '../../base/ids';
+import { numberFor } from '../../catalogue/houseNumber';
+import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
+import type { HouseRules } from '../../model/houseRules';
+import {
+  isSameThread,
+  LooseSheetsSchema,
+  type Machine,
+  type Material,
+  MOST_COUNTED,
+  type Shelf,
+  SUPPLY_TYPES,
+  type SupplyType,
+  type Thread,
+} from '../../model/shelf';
+import type { Sheet } from '../../model/ticket/layers';
+import type { Plan } from '../../planner/plan';
+import { hoopingCount } from '../../stages/hoop/planHoop';
+import type { StitchPlan } from '../../stages/stitch/planStitch';
+import { spoolsOf, takeFrom } from '../../stock/spools';
+import { needlesOf, suppliesFor } from '../../stock/supplies';
+import { eachOf, type Size, withLoose } from '../cutting/cutting';
+import { cutSheets } from '../cutting/sheetPieces';
+
+/** The item, and what it was called then. */
+const item = { id: IdSchema, name: z.string().max(120).optional() };
+const bobbinM = z.number().nullable();
+const sizes = z.array(LooseSheetsSchema.omit({ count: true })).default([]);
+
+/**
+ * What a finished piece took off the shelf: metres of a roll and loose sheets, and the offcuts it put there; metres
+ * of a thread; hours of each of a machine's needles, and the bobbin it left there; some of a supply, in its unit.
+ */
+export const ShelfUseSchema = z.discriminatedUnion('noun', [
+  z.object({ noun: z.literal('materials'), ...item, metres: z.number(), sheets: sizes, offcuts: sizes }),
+  z.object({ noun: z.literal('threads'), ...item, metres: z.number() }),
+  z.object({
+    noun: z.literal('machines'),
+    ...item,
+    hours: z.array(z.number()),
+    bobbin: z.object({ was: bobbinM, is: bobbinM }).optional(),
+  }),
+  z.object({
+    noun: z.literal('supplies'),
+    ...item,
+    type: z.enum(SUPPLY_TYPES).optional(),
+    amount: z.number(),
+  }),
+]);
+export type ShelfUse = z.infer<typeof ShelfUseSchema>;
+
+const MINUTES_AN_HOUR = 60;
+const MM_A_METRE = 1000;
+
+/** Loose sheets that `a` has and `b` has not, one by one. */
+function moreOf(a: Material, b: Material): Size[] {
+  const [more, fewer] = [a, b].map(({ loose }) => withLoose([], eachOf(loose), 1));
+  const there = eachOf(fewer ?? []);
+  return eachOf(withLoose(more ?? [], there, -1));
+}
+
+function materialUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
+  const { after } = cutSheets(plan, shelf, rules);
+  return after.flatMap((now): ShelfUse[] => {
+    const before = shelf.materials.find((m) => m.id === now.id);
+    if (!before || before === now) return [];
+    const metres = before.metresLeft - now.metresLeft;
+    return [
+      {
+        noun: 'materials',
+        id: now.id,
+        name: now.name,
+        metres,
+        sheets: moreOf(before, now),
+        offcuts: moreOf(now, before),
+      },
+    ];
+  });
+}
+
+/** Metres of each thread of a plan, all its stops and stitchings together. */
+export function threadsNeeded({ stops, stitchings }: StitchPlan): { thread: Thread; metres: number }[] {
+  const needs: { thread: Thread; metres: number }[] = [];
+  for (const { thread, topM } of stops) {
+    if (!thread) continue;
+    const same = needs.find((need) => isSameThread(need.thread, thread));
+    if (same) same.metres += topM * stitchings;
+    else needs.push({ thread, metres: topM * stitchings });
+  }
+  return needs;
+}
+
+/** Metres off each spool: from as many spools of a thread as it needs, never more than they have. */
+function threadUses(stitch: StitchPlan, shelf: Shelf): ShelfUse[] {
+  return threadsNeeded(stitch).flatMap(({ thread, metres }) =>
+    takeFrom(spoolsOf(thread, shelf.threads), metres, (spool) => spool.metresLeft).map(
+      ({ lot: { id, name }, amount }): ShelfUse => ({ noun: 'threads', id, name, metres: amount }),
+    ),
+  );
+}
+
+function machineUse(stitch: StitchPlan, machine: Machine): ShelfUse {
+  const hours = needlesOf(machine).map(() => 0);
+  for (const { needle, stitches } of stitch.stops)
+    hours[needle] =
+      (hours[needle] ?? 0) + (stitches * stitch.stitchings) / machine.stitchesPerMinute / MINUTES_AN_HOUR;
+  const { id, name, bobbinLeftM: was } = machine;
+  return { noun: 'machines', id, name, hours, bobbin: { was, is: stitch.bobbinAfterM } };
+}
+
+/** Bobbins, spray and tape that a planned piece takes, each in its own unit; needles go when they are changed. */
+export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyType; amount: number }[] {
+  const { stitch, layers, mount, hoop } = plan;
+  if (!stitch || !layers || !hoop) return [];
+  const hoopings = hoopingCount(hoop) * plan.piece.pieces;
+  const counted = (uses: (sheet: Sheet) => boolean) => layers.sheets.filter(uses).length * hoopings;
+  const sprayed = counted((s) => s.bond === 'sprayed');
+  const taped = counted((s) => s.fastening === 'tape');
+  const fullM = mount?.machine?.bobbinMetres;
+  const { id: bobbin } = layers.parts.bobbin.choice;
+  const needs = [
+    ...(fullM ? [{ type: bobbin as SupplyType, amount: stitch.bobbinNeededM / fullM }] : []),
+    { type: 'spray' as const, amount: sprayed / numberFor(rules, LAYER_NUMBERS.sheetsACan) },
+    { type: 'tape' as const, amount: (taped * numberFor(rules, LAYER_NUMBERS.tapeASheetMm)) / MM_A_METRE },
+  ];
+  return needs.filter(({ amount }) => amount > 0);
+}
+
+function supplyUses(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
+  return suppliesNeeded(plan, rules).flatMap(({ type, amount }) => {
+    return takeFrom(suppliesFor(type, plan.mount?.machine ?? null, shelf), amount, ({ left }) => left).map(
+      ({ lot: { id, name }, amount: taken }) => ({
+        noun: 'supplies' as const,
+        id,
+        name,
+        type,
+        amount: taken,
+      }),
+    );
+  });
+}
+
+/**
+ * What finishing a planned piece takes off the shelf: its sheets and films, its threads, the time its needles
+ * stitched, bobbin thread and adhesive. Never more than is there. Empty while the plan has no stitching.
+ */
+export function shelfUseOf(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUse[] {
+  const { stitch, mount } = plan;
+  if (!stitch) return [];
+  return [
+    ...materialUses(plan, shelf, rules),
+    ...threadUses(stitch, shelf),
+    ...(mount?.machine ? [machineUse(stitch, mount.machine)] : []),
+    ...supplyUses(plan, shelf, rules),
+  ];
+}
+
+/** A use with the item of the shelf that it changes, as that item then is. */
+type ChangedItem = {
+  [N in ShelfUse['noun']]: { noun: N; item: Shelf[N][number] };
+}[ShelfUse['noun']];
+
+/** A count as the shelf keeps it: to a millionth, and within its bounds. */
+const rounded = (value: number): number => Math.min(MOST_COUNTED, Math.max(0, Math.round(value * 1e6) / 1e6));
+
+/** The bobbin in a machine as a piece left it; taking the piece back gives back the one before, unless it is another. */
+function bobbinOf(
+  { bobbinLeftM }: Machine,
+  { was, is }: { was: number | null; is: number | null },
+  by: 1 | -1,
+): number | null {
+  const now = is === null ? null : rounded(is);
+  if (by === 1) return now;
+  return bobbinLeftM === now ? was : bobbinLeftM;
+}
+
+/** How each noun's item is once a use of it is taken (`by` 1) or given back (`by` −1). */
+const AFTER: {
+  [N in ShelfUse['noun']]: (
+    item: Shelf[N][number],
+    use: Extract<ShelfUse, { noun: N }>,
+    by: 1 | -1,
+  ) => Shelf[N][number];
+} = {
+  materials: (item, { metres, sheets, offcuts }, by) => ({
+    ...item,
+    metresLeft: rounded(item.metresLeft - by * metres),
+    loose:
+      by === 1
+        ? withLoose(withLoose(item.loose, sheets, -1), offcuts, 1)
+        : withLoose(withLoose(item.loose, offcuts, -1), sheets, 1),
+  }),
+  threads: (item, { metres }, by) => ({
+    ...item,
+    metresLeft: item.metresLeft === null ? null : rounded(item.metresLeft - by * metres),
+  }),
+  machines: (item, { hours, bobbin }, by) => ({
+    ...item,
+    bobbinLeftM: bobbin ? bobbinOf(item, bobbin, by) : item.bobbinLeftM,
+    fitted: needlesOf(item).map((needle, i) => ({
+      ...needle,
+      hours: rounded(needle.hours + by * (hours[i] ?? 0)),
+    })),
+  }),
+  supplies: (item, { amount }, by) => ({ ...item, left: rounded(item.left - by * amount) }),
+};
+
+/**
+ * The items of a shelf that uses change, as they are once taken (`by` 1) or given back (`by` −1). What is no longer
+ * on the shelf is passed over, and so is an offcut that was used up in between.
+ */
+export function shelfAfter(uses: readonly ShelfUse[], shelf: Shelf, by: 1 | -1): ChangedItem[] {
+  const changed = <N extends ShelfUse['noun']>(use: Extract<ShelfUse, { noun: N }>): ChangedItem[] => {
+    const items: readonly Shelf[N][number][] = shelf[use.noun as N];
+    const item = items.find(({ id }) => id === use.id);
+    return item ? [{ noun: use.noun, item: AFTER[use.noun as N](item, use, by) } as ChangedItem] : [];
+  };
+  return uses.flatMap((use) => changed(use));
+}

@@ -1,0 +1,103 @@
+import { boxOf } from '../../base/geometry/box';
+import { fullTurnDeg, minus, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import type { Polygon } from '../../base/geometry/polygon';
+import type { HouseRules } from '../../model/houseRules';
+import type { Machine, Shelf } from '../../model/shelf';
+import type { Ticket } from '../../model/ticket';
+import type { Plan } from '../../planner/plan';
+import { pointsOfPath } from '../../stages/design/elements';
+import type { DesignFacts } from '../../stages/design/planDesign';
+import { factsInHoop, type LaidHoop } from '../../stages/hoop/layHoop';
+import { inHoopFrame } from '../../stages/hoop/ring';
+import { keysTo } from '../../stages/mount/keys';
+import { bobbinM } from '../../stages/stitch/planStitch';
+import type { PracticeJob, PracticeLie } from './schema';
+
+export const STRAIGHT: PracticeLie = { turnDeg: 0, shift: ORIGIN };
+
+const ROWS = 24;
+
+/** Rows to and fro over a convex hull, for a design without a drawing. */
+function rowsOver(hull: Polygon): Point[] {
+  const box = boxOf(hull);
+  return Array.from({ length: ROWS }, (_, i) => {
+    const y = box.top + ((box.bottom - box.top) * (i + 0.5)) / ROWS;
+    const xs = hull.flatMap((a, k) => {
+      const b = hull[(k + 1) % hull.length] ?? a;
+      return a.y > y === b.y > y ? [] : [a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y)];
+    });
+    const row = [Math.min(...xs), Math.max(...xs)].map((x) => ({ x, y }));
+    return i % 2 === 0 ? row : row.reverse();
+  }).flat();
+}
+
+/** The way the needle goes in each colour stop: along the drawing's shapes, or in rows over the hull. */
+function pathsOf(facts: DesignFacts, hull: Polygon): Point[][] {
+  const { artwork, scale } = facts;
+  return facts.stops.map((_, stop) => {
+    const points = (artwork?.paths ?? [])
+      .filter((path) => path.stop === stop)
+      .flatMap((path) => pointsOfPath(path.d).map((p) => ({ x: p.x * scale, y: p.y * scale })));
+    return points.length > 1 ? points : rowsOver(hull);
+  });
+}
+
+/**
+ * A ticket on the practice machine, its piece hooped as planned or as `lie` has it; null while the plan has no hoop
+ * or no machine takes it. The design is about the file's own centre, which is what a machine centres.
+ */
+export function practiceJob(
+  ticket: Ticket,
+  plan: Plan,
+  shop: { shelf: Shelf; rules: HouseRules },
+  lie: PracticeLie = STRAIGHT,
+): PracticeJob | null {
+  const { mount, hoop, design, piece } = plan;
+  const laid = hoop?.laid;
+  if (!mount?.machine || !laid || !design.facts || !piece.geometry) return null;
+  const facts = factsInHoop(design.facts, laid);
+  const aboutFile = (p: Point) => minus(p, facts.fileCentre);
+  const inHoop = (p: Point) => plus(turn(p, lie.turnDeg), lie.shift);
+  return {
+    ticketId: ticket.id,
+    name: ticket.name || ticket.design.name,
+    machine: mount.machine,
+    hoops: hoopsFor(mount.machine, laid, shop.shelf),
+    hoopId: laid.verdict.hoop.id,
+    hull: facts.hull.map(aboutFile),
+    stops: pathsOf(facts, facts.hull).map((path, i) => ({
+      hex: facts.stops[i]?.hex ?? '#59626E',
+      name: facts.stops[i]?.name ?? '',
+      stitches: facts.stops[i]?.stitches ?? 0,
+      path: path.map(aboutFile),
+    })),
+    obstacles: ticket.mount.obstacles,
+    footMm: mount.trace.footMm,
+    bobbinM: ticket.stitch.bobbinLeftM ?? mount.machine.bobbinMetres,
+    bobbinMPerStitch: bobbinM(1, shop.rules),
+    marks: Object.fromEntries(Object.entries(mount.marksShould).map(([mark, p]) => [mark, inHoop(p)])),
+    cloth: piece.geometry.outline.map((p) => inHoop(inHoopFrame(p, laid))),
+    clothHex: piece.colour,
+    wanted: wantedFor(facts, laid, ticket.mount.mirror, lie),
+  };
+}
+
+/** The keys that bring the design onto the piece as it really lies. */
+function wantedFor(
+  facts: DesignFacts,
+  laid: LaidHoop,
+  mirror: boolean,
+  lie: PracticeLie,
+): PracticeJob['wanted'] {
+  const planned = keysTo(facts, laid.designAt, { turnDeg: -laid.turnDeg, mirror });
+  return {
+    turnDeg: fullTurnDeg(planned.turnDeg + lie.turnDeg),
+    mirror,
+    move: plus(turn(planned.move, lie.turnDeg), lie.shift),
+  };
+}
+
+const hoopsFor = (machine: Machine, laid: LaidHoop, shelf: Shelf) => {
+  const own = shelf.hoops.filter((h) => h.machineIds.includes(machine.id));
+  return own.some((h) => h.id === laid.verdict.hoop.id) ? own : [laid.verdict.hoop, ...own];
+};

@@ -1,0 +1,160 @@
+import { numberFor } from '../../catalogue/houseNumber';
+import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
+import type { HouseRules } from '../../model/houseRules';
+import type { Material, Shelf, SupplyType, Thread } from '../../model/shelf';
+import type { Ticket } from '../../model/ticket';
+import type { NeedleId } from '../../model/ticket/layers';
+import { type Plan, planTicket } from '../../planner/plan';
+import { isOut, SUPPLIES } from '../../stock/supplies';
+import { cutSheets, type SheetPiece } from '../cutting/sheetPieces';
+import { suppliesNeeded } from '../logbook/shelfUse';
+
+/** What amounts are counted in. */
+export type ShoppingUnit = 'm' | (typeof SUPPLIES)[SupplyType]['unit'];
+
+/** Something to buy: what the bench needs of it, what the shelf has, and for whom. */
+export interface ShoppingLine {
+  type: string;
+  name: string;
+  unit: ShoppingUnit;
+  needed: number;
+  has: number;
+  /** Names of the tickets that need it. */
+  tickets: string[];
+  /** `missing`: none there. `short`: less than the bench needs. `low`: enough for the bench, but nearly gone. */
+  why: 'missing' | 'short' | 'low';
+}
+
+/** A roll of this width is taken for what is not on the shelf, mm. */
+const USUAL_ROLL_MM = 500;
+/** Longer than any roll: what is needed is counted as if none ran out. */
+const ENDLESS_M = 1e6;
+
+/** What one ticket needs of one thing. A colour is one that no thread of the shelf is close to. */
+interface Need {
+  group: 'roll' | 'thread' | 'colour' | 'supply';
+  type: string;
+  name: string;
+  amount: number;
+  ticket: string;
+}
+
+/** What the pieces to cut take of rolls; of what no roll is wide enough for, by area on a usual roll. */
+const rollNeeds = (pieces: readonly SheetPiece[]): Omit<Need, 'ticket'>[] =>
+  pieces.map(({ type, name, widthMm, heightMm, from, missing }) => {
+    const metres = from.reduce((sum, cut) => sum + cut.metres, 0);
+    const lacking = (widthMm * heightMm * missing) / USUAL_ROLL_MM / 1000;
+    return { group: 'roll', type, name, amount: metres + lacking };
+  });
+
+/** What all spools of one thread are called by. */
+const threadType = ({ hex, weight, fibre }: Thread): string => `${hex.toUpperCase()} ${weight} ${fibre}`;
+
+function threadNeeds({ stitch, layers }: Plan, shelf: Shelf): Omit<Need, 'ticket'>[] {
+  if (!stitch || !layers || shelf.threads.length === 0) return [];
+  const copies = stitch.stitchings;
+  const kind = layers.parts.thread.choice.name;
+  return stitch.stops.map(({ thread, match, hex, name, topM }) =>
+    thread && match !== 'substitute'
+      ? { group: 'thread', type: threadType(thread), name: thread.name, amount: topM * copies }
+      : {
+          group: 'colour',
+          type: `${hex} ${kind}`,
+          name: `Thread like ${name} ${hex}, ${kind}`,
+          amount: topM * copies,
+        },
+  );
+}
+
+/**
+ * Bobbins and adhesives as they are used up, and a needle of the right kind where there is none; each once the shop
+ * counts such things.
+ */
+function supplyNeeds(plan: Plan, shelf: Shelf, rules: HouseRules): Omit<Need, 'ticket'>[] {
+  const needle = plan.layers?.parts.needle.choice.id as NeedleId | undefined;
+  const usedUp = suppliesNeeded(plan, rules).filter(
+    ({ type }) => isOut(type, shelf) || shelf.supplies.some((s) => s.type === type),
+  );
+  return [...usedUp, ...(needle && isOut(needle, shelf) ? [{ type: needle, amount: 1 }] : [])].map(
+    ({ type, amount }) => ({ group: 'supply', type, name: SUPPLIES[type].name, amount }),
+  );
+}
+
+/** What the tickets need, one after the other: an offcut of the first serves the next. */
+function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Need[] {
+  let materials: Material[] = shelf.materials.map((m) => ({ ...m, metresLeft: ENDLESS_M }));
+  return tickets.flatMap((ticket) => {
+    const plan = planTicket(ticket, shelf, rules);
+    const { pieces, after } = cutSheets(plan, { materials }, rules);
+    materials = after;
+    return [...rollNeeds(pieces), ...threadNeeds(plan, shelf), ...supplyNeeds(plan, shelf, rules)].map(
+      (need) => ({ ...need, ticket: ticket.name }),
+    );
+  });
+}
+
+const URGENCY = ['missing', 'short', 'low'] as const;
+
+type Line = Omit<ShoppingLine, 'why'>;
+
+/** Why a thing is to be bought: against what is needed, and the figure below which it is low; null when it is not. */
+function whyBuy({ needed, has }: Line, low: number): ShoppingLine['why'] | null {
+  if (needed > 0 && has === 0) return 'missing';
+  if (needed > has) return 'short';
+  return has - needed < low ? 'low' : null;
+}
+
+const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);
+
+/** What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. */
+export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
+  const needs = needsOf(tickets, shelf, rules);
+  const line = (
+    of: { group: Need['group']; type: string; name: string; unit: ShoppingUnit; has: number },
+    low: number,
+  ): ShoppingLine[] => {
+    const { group, ...thing } = of;
+    const wanted = needs.filter((n) => n.group === group && n.type === thing.type && n.amount > 0);
+    const names = [...new Set(wanted.map((n) => n.ticket))];
+    const whole: Line = { ...thing, needed: sum(wanted.map((n) => n.amount)), tickets: names };
+    const why = whyBuy(whole, low);
+    return why ? [{ ...whole, why }] : [];
+  };
+  /** The types of a group: those on the shelf by their name there, then those that are only needed. */
+  const typesOf = (group: Need['group'], owned: readonly { type: string; name: string }[]) => {
+    const needed = needs.filter((n) => n.group === group);
+    const types = new Map<string, string>();
+    for (const { type, name } of [...owned, ...needed]) if (!types.has(type)) types.set(type, name);
+    return [...types];
+  };
+  const rolls = typesOf('roll', shelf.materials).flatMap(([type, name]) => {
+    const ofType = shelf.materials.filter((m) => m.type === type);
+    const has = sum(ofType.map((m) => m.metresLeft));
+    const onlySheets = ofType.length > 0 && ofType.every((m) => m.widthMm === 0);
+    const low = onlySheets ? 0 : numberFor(rules, LAYER_NUMBERS.lowRollM);
+    return line({ group: 'roll', type, name, unit: 'm', has }, low);
+  });
+  const spools = shelf.threads.map((thread) => ({ type: threadType(thread), name: thread.name }));
+  const threads = typesOf('thread', spools).flatMap(([type, name]) => {
+    const left = shelf.threads.filter((t) => threadType(t) === type).map((t) => t.metresLeft);
+    // of a thread that is not counted nobody knows that it is nearly gone
+    if (left.includes(null)) return [];
+    const has = sum(left.map((metres) => metres ?? 0));
+    return line(
+      { group: 'thread', type, name: `Thread, ${name}`, unit: 'm', has },
+      numberFor(rules, LAYER_NUMBERS.lowThreadM),
+    );
+  });
+  const colours = typesOf('colour', []).flatMap(([type, name]) =>
+    line({ group: 'colour', type, name, unit: 'm', has: 0 }, 0),
+  );
+  const supplies = typesOf('supply', shelf.supplies).flatMap(([id]) => {
+    const type = id as SupplyType;
+    const { name, unit, low } = SUPPLIES[type];
+    const has = sum(shelf.supplies.filter((s) => s.type === type).map((s) => s.left));
+    return line({ group: 'supply', type, name, unit, has }, numberFor(rules, low));
+  });
+  return [...rolls, ...threads, ...colours, ...supplies].sort(
+    (a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why),
+  );
+}

@@ -1,0 +1,148 @@
+import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
+import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { numberFor } from '../../catalogue/houseNumber';
+import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
+import type { HouseRules } from '../../model/houseRules';
+import type { Shelf } from '../../model/shelf';
+import type { Ticket } from '../../model/ticket';
+import type { Size } from '../../model/ticket/piece';
+import { type Plan, planTicket } from '../../planner/plan';
+import type { Readings } from '../../stages/piece/geometry';
+import { faceWidthOf } from '../../stages/place/planPlace';
+
+/** One size of an order with the design at the same placement. Lengths in mm. */
+export interface SizeRow {
+  name: string;
+  /** The ticket's own piece. */
+  own: boolean;
+  plan: Plan;
+  /** Width of the face between its halving landmarks. */
+  faceMm: number;
+  /** Centre from the centre line, to the viewer's right; null where nothing could be placed. */
+  acrossMm: number | null;
+  /** Centre from the landmark the tape starts at. */
+  depthMm: number | null;
+  /** How much of the face's width the design takes, %. */
+  coverPercent: number | null;
+  /** Why this size does not look like the others, with figures; empty where it does. */
+  outOfLine: Phrase[];
+}
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const mid = sorted.length / 2;
+  const [low, high] = [sorted[Math.ceil(mid) - 1] ?? 0, sorted[Math.floor(mid)] ?? 0];
+  return (low + high) / 2;
+};
+
+/** The first reading of a kind is the width that a run of sizes goes by. */
+const widthIdOf = (plan: Plan): string => plan.piece.kind.readings[0]?.id ?? '';
+
+/**
+ * A size's readings: its own, and for those not taken this piece's in proportion to the width. Without a width of
+ * its own it is this piece's size.
+ */
+export function readingsOfSize(size: Size, base: Readings, widthId: string): Record<string, number> {
+  const [own, ours] = [size.readings[widthId], base[widthId]];
+  const grow = own !== undefined && ours ? own / ours : 1;
+  return {
+    ...Object.fromEntries(Object.entries(base).map(([id, value]) => [id, value * grow])),
+    ...size.readings,
+  };
+}
+
+function rowOf(name: string, own: boolean, plan: Plan): SizeRow {
+  const { place, piece } = plan;
+  const faceMm = faceWidthOf(piece.view, piece.sketch);
+  return {
+    name,
+    own,
+    plan,
+    faceMm,
+    acrossMm: place?.acrossMm ?? null,
+    depthMm: place?.depthMm ?? null,
+    coverPercent: place ? (widthOf(boxOf(place.footprint)) / faceMm) * 100 : null,
+    outOfLine: [],
+  };
+}
+
+/**
+ * The line through points of a run that one or two wrong ones do not bend: the median of all slopes, then of all
+ * offsets (Theil 1950, Sen 1968). Points at one width give the level line through their median.
+ */
+function lineThrough(points: readonly { x: number; y: number }[]): (x: number) => number {
+  const slopes = points.flatMap((p, i) =>
+    points.slice(i + 1).flatMap((q) => (q.x === p.x ? [] : (q.y - p.y) / (q.x - p.x))),
+  );
+  const slope = slopes.length > 0 ? median(slopes) : 0;
+  const offset = median(points.map((p) => p.y - slope * p.x));
+  return (x) => offset + slope * x;
+}
+
+/** Readings that lie off the line on which the run's sizes grow: lengths grow slower than widths. Needs three sizes. */
+function readingsOut(
+  rows: readonly SizeRow[],
+  row: SizeRow,
+  { widthId, rules }: { widthId: string; rules: HouseRules },
+): Phrase[] {
+  const mostOut = numberFor(rules, PLACE_NUMBERS.sizeReadingOutPercent) / 100;
+  const pointOf = ({ plan: { piece } }: SizeRow, id: string) => {
+    const [y, x] = [piece.readings[id], piece.readings[widthId]];
+    return y !== undefined && x !== undefined ? { x, y } : null;
+  };
+  return row.plan.piece.kind.readings.flatMap(({ id, name }) => {
+    const points = rows.flatMap((r) => pointOf(r, id) ?? []);
+    const own = pointOf(row, id);
+    if (id === widthId || own === null || points.length < 3) return [];
+    const expected = lineThrough(points)(own.x);
+    if (expected <= 0 || Math.abs(own.y / expected - 1) <= mostOut) return [];
+    return [phrase`${name} ${mm(own.y)}: the other sizes would make it ${mm(expected)}. Measure it again.`];
+  });
+}
+
+function coverOut(rows: readonly SizeRow[], row: SizeRow, rules: HouseRules): Phrase[] {
+  const most = numberFor(rules, PLACE_NUMBERS.sizeCoverOutPercent) / 100;
+  const usual = median(rows.flatMap((r) => r.coverPercent ?? []));
+  const cover = row.coverPercent;
+  if (cover === null || usual === 0 || rows.length < 3) return [];
+  if (cover > usual * most)
+    return [
+      phrase`The design takes ${percent(cover)} of the width, ${percent(usual)} on the others: it looks large here.`,
+    ];
+  if (cover < usual / most)
+    return [
+      phrase`The design takes ${percent(cover)} of the width, ${percent(usual)} on the others: it looks small here.`,
+    ];
+  return [];
+}
+
+/**
+ * The ticket's placement on its own piece and on every other size of the order, narrowest first. A size whose
+ * readings or whose look break the run, or that has trouble of its own, says so with figures.
+ */
+export function sizeRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): SizeRow[] {
+  const own = planTicket(ticket, shelf, rules);
+  const widthId = widthIdOf(own);
+  const others = ticket.piece.sizes.map((size) => {
+    const readings = readingsOfSize(size, ticket.piece.readings, widthId);
+    const piece = { ...ticket.piece, readings, evenness: [] };
+    return rowOf(size.name, false, planTicket({ ...ticket, piece }, shelf, rules));
+  });
+  const rows = [rowOf(ticket.name || 'this piece', true, own), ...others].sort((a, b) => a.faceMm - b.faceMm);
+  return rows.map((row) => ({
+    ...row,
+    outOfLine: [
+      ...readingsOut(rows, row, { widthId, rules }),
+      ...coverOut(rows, row, rules),
+      ...row.plan.findings
+        .filter((f) => (f.stage === 'place' || f.stage === 'piece') && f.severity !== 'note')
+        .map((f) => f.text),
+    ],
+  }));
+}
+
+/** The largest face of a run, so that all can be drawn at one scale. Piece frame, mm. */
+export function widestOf(rows: readonly SizeRow[]): { widthMm: number; heightMm: number } {
+  const boxes = rows.map((row) => boxOf(row.plan.piece.sketch.outline));
+  return { widthMm: Math.max(0, ...boxes.map(widthOf)), heightMm: Math.max(0, ...boxes.map(heightOf)) };
+}
