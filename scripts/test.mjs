@@ -45,7 +45,7 @@ check('typed routes', bin('expo'), ['customize', 'tsconfig.json'], {
   env: { CI: '1' },
 });
 check('types', 'npm', ['run', '--silent', 'types']);
-check('lint', bin('biome'), ['check', '.']);
+check('lint', 'npm', ['run', '--silent', 'lint']);
 check('unit and server tests', bin('jest'), ['--json', `--outputFile=${join(results, 'jest.json')}`]);
 add('jest.json', (r) => ({
   passed: r.numPassedTests,

@@ -3,7 +3,6 @@ import {
   DEFAULT_HOUSE_RULES,
   frozenPlan,
   HouseRulesSchema,
-  numberFor,
   PIECE_KIND_IDS,
   PIECE_KINDS,
   planTicket,

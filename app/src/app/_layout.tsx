@@ -2,11 +2,11 @@ import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
-import { ShopGate } from '../components/ShopGate';
 import { ThemeProvider } from '../components/ui/elements';
+import { ELEMENTS_THEME } from '../components/ui/elementsTheme';
+import { ShopGate } from '../shop/ShopGate';
 import { saveOnLeaving } from '../store/autosave';
 import { makeStore } from '../store/store';
-import { ELEMENTS_THEME } from '../theme/elementsTheme';
 import { FONT_FILES } from '../theme/fonts';
 
 export default function Layout() {

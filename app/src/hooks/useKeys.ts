@@ -1,9 +1,9 @@
 import { STAGES, type Stage } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
+import type { Shop } from '../shop/useShop';
 import { redone, undone } from '../store/editor';
 import { useAppDispatch } from '../store/store';
-import type { Shop } from './useShop';
 import { useOpenTicket } from './useTicket';
 
 interface KeysContext {

@@ -17,9 +17,9 @@ import {
 } from '@zt/core';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react';
 import { type Fields, FieldsContext } from '../components/ui/fields';
+import type { Shop } from '../shop/useShop';
 import { fieldKept, mendTaken, ticketChanged } from '../store/editor';
 import { useAppDispatch } from '../store/store';
-import type { Shop } from './useShop';
 
 /** The ticket on the sheet with its plan. Screens draw it; none of them works anything out. */
 export interface OpenTicket {

@@ -1,7 +1,7 @@
 import { type DesignFacts, isSeenOn, type Point } from '@zt/core';
 import { memo } from 'react';
 import { G, Path, Rect } from 'react-native-svg';
-import { useShop } from '../hooks/useShop';
+import { useShop } from '../shop/useShop';
 import { pathPx, transformAt, type View } from './view';
 
 interface DesignLayerProps {

@@ -5,8 +5,8 @@ import { Press } from '../components/ui/Press';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
 import { newId } from '../hooks/newId';
-import { useShop } from '../hooks/useShop';
 import { usePutItemMutation } from '../services/api';
+import { useShop } from '../shop/useShop';
 
 interface KeepAsProps<N extends ShelfNoun> {
   label: string;

@@ -3,9 +3,9 @@ import { type ReactNode, useEffect } from 'react';
 import { Notice } from '../components/ui/Notice';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
-import { type Shop, useShop } from '../hooks/useShop';
 import { OpenTicketProvider } from '../hooks/useTicket';
 import { useTicketQuery } from '../services/api';
+import { type Shop, useShop } from '../shop/useShop';
 import { ticketOpened } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 

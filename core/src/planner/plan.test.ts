@@ -5,8 +5,8 @@ import { isInTheWay } from '../model/finding';
 import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import { TicketSchema } from '../model/ticket';
 import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF, sheet } from '../testing/samples';
-import type { Plan } from './plan';
 import { planTicket } from './plan';
+import type { Plan } from './planned';
 
 const IN = { system: 'in', denominator: 16 } as const;
 const MM = { system: 'mm' } as const;

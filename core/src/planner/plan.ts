@@ -1,43 +1,28 @@
 import { THREADS } from '../catalogue/materials';
-import { byGravity, type Finding } from '../model/finding';
+import { byGravity } from '../model/finding';
 import type { HouseRules } from '../model/houseRules';
-import type { Reason } from '../model/reason';
 import type { Shelf } from '../model/shelf';
 import type { Ticket } from '../model/ticket';
 import type { ThreadId } from '../model/ticket/layers';
 import type { Fabric } from '../model/ticket/piece';
-import { type DesignPlan, planDesign } from '../stages/design/planDesign';
-import { type FinishPlan, planFinish } from '../stages/finish/planFinish';
+import { planDesign } from '../stages/design/planDesign';
+import { planFinish } from '../stages/finish/planFinish';
 import { factsInHoop, type LaidHoop } from '../stages/hoop/layHoop';
 import { type HoopChoice, type HoopPlan, planHoop } from '../stages/hoop/planHoop';
 import { tensionFor } from '../stages/hoop/tension';
 import { layerFacts } from '../stages/layers/facts';
 import { type LayersPlan, planLayers } from '../stages/layers/planLayers';
 import { machineFor } from '../stages/mount/machineFor';
-import { type MountPlan, planMount } from '../stages/mount/planMount';
+import { planMount } from '../stages/mount/planMount';
 import { rankTurns } from '../stages/mount/rankTurns';
-import { type PiecePlan, planPiece } from '../stages/piece/planPiece';
-import { centreOn, type PlacePlan, placementOf, planPlace } from '../stages/place/planPlace';
-import { planStitch, type StitchPlan } from '../stages/stitch/planStitch';
+import { planPiece } from '../stages/piece/planPiece';
+import { centreOn, placementOf, planPlace } from '../stages/place/planPlace';
+import { planStitch } from '../stages/stitch/planStitch';
 import { faintThreads } from './crossChecks/faintThreads';
 import { stackFindings } from './crossChecks/stackThickness';
+import type { Plan } from './planned';
 import { changedSince } from './settle';
 import { isKeptUnread, unreadFindings } from './unreadFindings';
-
-/** Everything worked out from a ticket. A stage is null while an earlier one cannot be. */
-export interface Plan {
-  piece: PiecePlan;
-  design: DesignPlan;
-  place: PlacePlan | null;
-  hoop: HoopPlan | null;
-  layers: LayersPlan | null;
-  mount: MountPlan | null;
-  stitch: StitchPlan | null;
-  finish: FinishPlan | null;
-  /** All findings, the gravest first. */
-  findings: Finding[];
-  reasons: Reason[];
-}
 
 /** What waits for the piece and the design. */
 const NOT_YET = { place: null, hoop: null, layers: null, mount: null, stitch: null, finish: null };

@@ -5,7 +5,7 @@ import { STAGES, type Stage } from '../model/stages';
 import type { Ticket } from '../model/ticket';
 import { CHOICE_PARTS } from '../model/ticket/layers';
 import { sidesInWords } from '../stages/hoop/sides';
-import type { Plan } from './plan';
+import type { Plan } from './planned';
 
 type Planned = Omit<Plan, 'findings' | 'reasons'>;
 type Answer = (plan: Planned) => Phrase[];

@@ -1,7 +1,7 @@
 import { isInTheWay, type Severity } from '../model/finding';
 import { STAGES, type Stage } from '../model/stages';
 import type { Ticket } from '../model/ticket';
-import type { Plan } from './plan';
+import type { Plan } from './planned';
 
 /** How a stage stands on the tape. */
 export interface StageState {

@@ -23,13 +23,13 @@ import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
-import { Took } from '../../components/Took';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
-import { useShop } from '../../hooks/useShop';
 import { type KeptEntry, useEntryQuery } from '../../services/api';
 import { Thumbnail } from '../../sheet/Thumbnail';
+import { Took } from '../../shop/Took';
+import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
 
 /** The parts of a frozen plan that the page reads; a plan of an older day may lack some. */

@@ -5,14 +5,14 @@ import { type Href, Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
-import { SetAsideRows } from '../../components/SetAsideRows';
+import { SetAsideRows } from '../../shop/SetAsideRows';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
-import { useShop } from '../../hooks/useShop';
 import { type LogFilter, useLogbookQuery } from '../../services/api';
+import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
 
 const ALL = { id: 'all', name: 'all' } as const;

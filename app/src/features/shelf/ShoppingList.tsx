@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { amount } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
-import { useShop } from '../../hooks/useShop';
+import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
 
 const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {

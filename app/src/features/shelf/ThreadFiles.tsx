@@ -13,8 +13,8 @@ import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useShop } from '../../hooks/useShop';
 import { useChangeShelfMutation } from '../../services/api';
+import { useShop } from '../../shop/useShop';
 import { type Decoded, decoded, tellingLine } from './decoded';
 
 const asFile = (type: string, text: string) => `data:${type};charset=utf-8,${encodeURIComponent(text)}`;

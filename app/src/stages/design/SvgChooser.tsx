@@ -1,4 +1,4 @@
-import { nameOfFile, numberFor, type ReadSvg, type SvgRefusal } from '@zt/core';
+import { nameOfFile, type ReadSvg, type SvgRefusal } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';

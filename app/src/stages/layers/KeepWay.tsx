@@ -8,8 +8,8 @@ import { Txt } from '../../components/ui/Txt';
 import { WayApplyFields } from '../../components/WayApplyFields';
 import { newId } from '../../hooks/newId';
 import { today } from '../../hooks/today';
-import { useShop } from '../../hooks/useShop';
 import { useOpenTicket } from '../../hooks/useTicket';
+import { useShop } from '../../shop/useShop';
 
 /** Keeps the stack as it stands as a way of the shop's own, under a name, with where it applies and why. */
 export function KeepWay() {

@@ -14,7 +14,6 @@ import {
 } from '@zt/core';
 import { View } from 'react-native';
 import { SheetFields } from '../../components/SheetFields';
-import { Took } from '../../components/Took';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
@@ -23,6 +22,7 @@ import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { useEntryQuery } from '../../services/api';
+import { Took } from '../../shop/Took';
 import { FaultRow } from './FaultRow';
 
 const METHODS = [

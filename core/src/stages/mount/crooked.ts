@@ -3,39 +3,15 @@ import { count, deg, mm, type Phrase, percent, phrase } from '../../base/units/p
 import { numberFor } from '../../catalogue/houseNumber';
 import { MOUNT_NUMBERS } from '../../catalogue/numbers/mount';
 import { type Finding, finding } from '../../model/finding';
-import type { HouseRules } from '../../model/houseRules';
 import { because, type Reason } from '../../model/reason';
-import type { MarkFound, MarkId, MountInput } from '../../model/ticket/mount';
-import type { Fabric } from '../../model/ticket/piece';
-import type { DesignFacts } from '../design/planDesign';
-import { crookedRoom, type Field, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
+import type { MarkFound } from '../../model/ticket/mount';
+import { crookedRoom, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 import { isKnit } from '../piece/isKnit';
+import type { CrookedQuestion } from './crookedQuestion';
 import { crookedRescues } from './crookedRescues';
 import { type AgainQuestion, againInWords, type HoopAgain, hoopAgain, MARK_NAMES } from './hoopAgain';
 import { type Keys, keysShown } from './keys';
 import { type CrookedFailure, type CrookedLie, solveCrooked } from './solveCrooked';
-
-/** What is asked about a piece that sits in its hoop as it does. */
-export interface CrookedQuestion {
-  readings: MountInput['readings'];
-  /** Where each mark was chalked, piece frame. */
-  marks: Readonly<Record<MarkId, Point>>;
-  designCentre: Point;
-  designTurnDeg: number;
-  /** Where the design's centre was planned in the hoop, mm. */
-  plannedAt: Point;
-  /** How far the design is off its rule on the piece, and at what share of its size, in percent. */
-  offset: Point;
-  scalePercent: number;
-  /** The hoop's planned turn on the piece. */
-  hoopOnPieceDeg: number;
-  facts: DesignFacts;
-  field: Field;
-  turnStepDeg: number;
-  mirror: boolean;
-  fabric: Fabric;
-  rules: HouseRules;
-}
 
 /** What the readings tell, what to key in because of it, and what is left. */
 export interface CrookedPlan {

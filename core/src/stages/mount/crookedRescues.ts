@@ -5,7 +5,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import type { Mend } from '../../model/finding';
 import { allowedRegion, type Field, type Pose, whyDesignDoesNotFit } from '../hoop/fit';
-import type { CrookedQuestion } from './crooked';
+import type { CrookedQuestion } from './crookedQuestion';
 import type { CrookedLie } from './solveCrooked';
 
 type Asked = { lie: CrookedLie; pose: Pose };

@@ -1,5 +1,6 @@
 import type { Point } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
+import type { Reading, Readings } from './readings';
 import type { SewingSumId } from './sewing';
 import type { UsualPlacement } from './usualPlacement';
 
@@ -35,28 +36,6 @@ export interface PieceOutline {
   /** Heights between which the centre line is drawn. */
   centreFrom: number;
   centreTo: number;
-}
-
-/** Lengths in mm by reading id. */
-export type Readings = Readonly<Record<string, number>>;
-
-/** One tape reading of a kind of piece. Limits in mm. */
-export interface Reading {
-  id: string;
-  name: string;
-  how: string;
-  leastMm: number;
-  mostMm: number;
-  typicalMm: number;
-  /** Two landmarks between which the tape lies, in the view it is taken on. */
-  from: string;
-  to: string;
-  /** The view the tape is laid on; the kind's first one when absent. */
-  on?: string;
-  /** Only needed when the design goes on one of these views; always when absent. */
-  needed?: readonly string[];
-  /** Improves the drawing; the plan can do without it. */
-  optional?: true;
 }
 
 /** Two readings that cannot both be right. */

@@ -8,9 +8,10 @@ import type { PieceKindId } from '../../model/pieceKindIds';
 import { because, type Reason } from '../../model/reason';
 import { type Evenness, type Fabric, type PieceInput, pieceCount } from '../../model/ticket/piece';
 import { type CentreLine, fitCentreLine } from './centreLine';
-import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from './geometry';
+import type { PieceKind, PieceOutline, PieceView } from './geometry';
 import { isA } from './geometry';
 import { PIECE_KINDS } from './kinds';
+import type { Reading, Readings } from './readings';
 import { sewingLength } from './sewing';
 import { type Strip, withStrip } from './strip';
 

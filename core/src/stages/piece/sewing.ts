@@ -1,6 +1,6 @@
 import { mm, type Phrase, phrase } from '../../base/units/phrase';
 import type { PieceInput, StripEdge } from '../../model/ticket/piece';
-import type { Readings } from './geometry';
+import type { Readings } from './readings';
 
 /** A length the maker may change in a sewing sum, mm. */
 export interface SewingField {

@@ -2,7 +2,8 @@ import type { Point } from '../../base/geometry/point';
 import type { Phrase } from '../../base/units/phrase';
 import type { HouseRules } from '../../model/houseRules';
 import type { Reason } from '../../model/reason';
-import type { PieceOutline, PieceView, Readings } from '../piece/geometry';
+import type { PieceOutline, PieceView } from '../piece/geometry';
+import type { Readings } from '../piece/readings';
 
 export type ChestSchool = 'table' | 'armhole' | 'collar';
 

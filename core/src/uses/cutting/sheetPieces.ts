@@ -3,7 +3,7 @@ import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import type { HouseRules } from '../../model/houseRules';
 import type { Material, Shelf } from '../../model/shelf';
 import type { ChoicePart } from '../../model/ticket/layers';
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import { hoopingCount } from '../../stages/hoop/planHoop';
 import { type CutFrom, cutPieces } from './cutting';
 

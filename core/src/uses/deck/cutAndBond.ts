@@ -2,7 +2,7 @@ import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { STABILIZERS } from '../../catalogue/materials';
 import type { HouseRules } from '../../model/houseRules';
 import type { Sheet } from '../../model/ticket/layers';
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import type { LayersPlan } from '../../stages/layers/planLayers';
 import { wantedPieces } from '../cutting/sheetPieces';
 import { type Step, stepOf } from './step';

@@ -1,7 +1,7 @@
 import { minutes, mm, phrase } from '../../base/units/phrase';
 import type { HouseRules } from '../../model/houseRules';
 import type { Stage } from '../../model/stages';
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import type { LaidHoop } from '../../stages/hoop/layHoop';
 import { faceOf } from '../../stages/piece/planPiece';
 import { bondSteps, cutSteps } from './cutAndBond';

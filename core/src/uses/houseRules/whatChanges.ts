@@ -4,7 +4,8 @@ import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
 import { CHOICE_PARTS } from '../../model/ticket/layers';
-import { type Plan, planTicket } from '../../planner/plan';
+import { planTicket } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import { jobSteps } from '../deck/jobSteps';
 import type { Step } from '../deck/step';
 

@@ -1,4 +1,4 @@
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 
 /** The plan as plain data, for keeping: outline functions of the piece's kind drop out. */
 export const frozenPlan = (plan: Plan): Record<string, unknown> =>

@@ -15,7 +15,7 @@ import {
   type Thread,
 } from '../../model/shelf';
 import type { Sheet } from '../../model/ticket/layers';
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import { hoopingCount } from '../../stages/hoop/planHoop';
 import type { StitchPlan } from '../../stages/stitch/planStitch';
 import { spoolsOf, takeFrom } from '../../stock/spools';

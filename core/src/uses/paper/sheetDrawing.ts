@@ -2,7 +2,7 @@ import { lightnessOf } from '../../base/colour/colour';
 import { boxOf, cornersOf, heightOf, widthOf } from '../../base/geometry/box';
 import type { Point } from '../../base/geometry/point';
 import { type DisplayUnits, formatLength } from '../../base/units/length';
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import type { PiecePlan } from '../../stages/piece/planPiece';
 import { posesOf } from '../../stages/place/moveCopy';
 import { artMarks } from './artMarks';

@@ -4,7 +4,7 @@ import type { Polygon } from '../../base/geometry/polygon';
 import type { HouseRules } from '../../model/houseRules';
 import type { Machine, Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
-import type { Plan } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
 import { pointsOfPath } from '../../stages/design/elements';
 import type { DesignFacts } from '../../stages/design/planDesign';
 import { factsInHoop, type LaidHoop } from '../../stages/hoop/layHoop';

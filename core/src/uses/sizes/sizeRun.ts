@@ -6,8 +6,9 @@ import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
 import type { Size } from '../../model/ticket/piece';
-import { type Plan, planTicket } from '../../planner/plan';
-import type { Readings } from '../../stages/piece/geometry';
+import { planTicket } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
+import type { Readings } from '../../stages/piece/readings';
 import { faceWidthOf } from '../../stages/place/planPlace';
 
 /** One size of an order with the design at the same placement. Lengths in mm. */

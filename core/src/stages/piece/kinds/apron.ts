@@ -1,4 +1,5 @@
-import type { PieceKind, PieceOutline, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Readings } from '../readings';
 import { clothOutline, clothView, hemReading } from './cloth';
 import { closedByMirror, contradictionsOf, curve, level, seam, strip, twins } from './shapes';
 

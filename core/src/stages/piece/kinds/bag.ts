@@ -1,6 +1,7 @@
 import { cornersOf } from '../../../base/geometry/box';
 import { PLACE_NUMBERS } from '../../../catalogue/numbers/place';
-import type { PieceKind, PieceOutline, Reading, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Reading, Readings } from '../readings';
 import type { UsualPlacement } from '../usualPlacement';
 import { contradictionsOf, level, onBothSides, seam, strip, twins, upright } from './shapes';
 

@@ -1,4 +1,5 @@
-import type { PieceKind, PieceOutline, Reading, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Reading, Readings } from '../readings';
 import { closedByMirror, contradictionsOf, level, onBothSides, seam, strip, twins } from './shapes';
 
 const WIDTH: Reading = {

@@ -1,5 +1,6 @@
 import { PLACE_NUMBERS } from '../../../catalogue/numbers/place';
-import type { PieceKind, PieceOutline, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Readings } from '../readings';
 import { clothOutline, clothView, lengthReading, widthReading } from './cloth';
 import { closedByMirror, contradictionsOf, curve, seam } from './shapes';
 

@@ -1,5 +1,6 @@
 import { type Box, cornersOf } from '../../../base/geometry/box';
-import type { Halving, PieceOutline, PieceView, Reading } from '../geometry';
+import type { Halving, PieceOutline, PieceView } from '../geometry';
+import type { Reading } from '../readings';
 import { level, seam, strip, upright } from './shapes';
 
 /** A flat, hemmed rectangle: towels, table linen, tea towels. Origin at the middle of the bottom hem, y upwards negative. */

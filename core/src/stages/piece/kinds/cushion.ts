@@ -1,5 +1,6 @@
 import { cornersOf, grown } from '../../../base/geometry/box';
-import type { PieceKind, PieceOutline, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Readings } from '../readings';
 import type { SpotRule, UsualPlacement } from '../usualPlacement';
 import { contradictionsOf, level, onBothSides, seam, strip, twins, upright } from './shapes';
 

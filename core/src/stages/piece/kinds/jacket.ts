@@ -1,4 +1,5 @@
-import type { PieceKind, PieceOutline, PieceView, Reading, Readings } from '../geometry';
+import type { PieceKind, PieceOutline, PieceView } from '../geometry';
+import type { Reading, Readings } from '../readings';
 import { contradictionsOf, level, seam } from './shapes';
 import { backNeckAbove, backOf, frontOf, type TopCut, topOutline } from './top';
 import { CHEST_PLACEMENTS } from './topPlacements';

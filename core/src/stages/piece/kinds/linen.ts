@@ -1,5 +1,6 @@
 import { PLACE_NUMBERS } from '../../../catalogue/numbers/place';
-import type { PieceKind, Readings } from '../geometry';
+import type { PieceKind } from '../geometry';
+import type { Readings } from '../readings';
 import type { UsualPlacement } from '../usualPlacement';
 import { clothOutline, clothView, hemReading, lengthReading, widthReading } from './cloth';
 import { contradictionsOf } from './shapes';

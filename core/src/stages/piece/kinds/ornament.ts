@@ -1,5 +1,6 @@
 import { cornersOf } from '../../../base/geometry/box';
-import type { PieceKind, PieceOutline, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Readings } from '../readings';
 import { contradictionsOf, ellipse, seam, twins } from './shapes';
 
 /** Film or sheer left round the ornament for the hoop to hold, mm. */

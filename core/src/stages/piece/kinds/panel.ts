@@ -1,5 +1,6 @@
 import { cornersOf } from '../../../base/geometry/box';
-import type { PieceKind, PieceOutline, Reading, Readings } from '../geometry';
+import type { PieceKind, PieceOutline } from '../geometry';
+import type { Reading, Readings } from '../readings';
 import { contradictionsOf, seam, twins } from './shapes';
 
 const reading = (

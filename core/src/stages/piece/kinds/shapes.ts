@@ -1,6 +1,7 @@
 import { type Box, cornersOf } from '../../../base/geometry/box';
 import type { Point } from '../../../base/geometry/point';
-import type { Contradiction, NoGoArea, Readings, Seam } from '../geometry';
+import type { Contradiction, NoGoArea, Seam } from '../geometry';
+import type { Readings } from '../readings';
 
 /** Parts that outlines are made of. Piece frame, mm. */
 

@@ -1,4 +1,5 @@
-import type { PieceOutline, PieceView, Readings } from '../geometry';
+import type { PieceOutline, PieceView } from '../geometry';
+import type { Readings } from '../readings';
 import { closedByMirror, curve, level, mirrored, seam, strip, twins } from './shapes';
 
 /** Depth of a sleeve's turned hem. */

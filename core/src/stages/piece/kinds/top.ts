@@ -1,5 +1,6 @@
 import { type Point, plus, turn } from '../../../base/geometry/point';
-import type { Contradiction, Halving, NoGoArea, PieceOutline, PieceView, Readings, Seam } from '../geometry';
+import type { Contradiction, Halving, NoGoArea, PieceOutline, PieceView, Seam } from '../geometry';
+import type { Readings } from '../readings';
 import {
   closedByMirror,
   contradictionsOf,

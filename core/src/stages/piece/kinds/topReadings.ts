@@ -1,4 +1,4 @@
-import type { Reading, Readings } from '../geometry';
+import type { Reading, Readings } from '../readings';
 
 /** What the tape reads on tops, and the names of the readings. */
 export const CHEST_WIDTH: Reading = {

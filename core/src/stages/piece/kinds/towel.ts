@@ -1,6 +1,7 @@
 import type { HouseNumber } from '../../../catalogue/houseNumber';
 import { PLACE_NUMBERS } from '../../../catalogue/numbers/place';
-import type { PieceKind, Reading, Readings } from '../geometry';
+import type { PieceKind } from '../geometry';
+import type { Reading, Readings } from '../readings';
 import { clothOutline, clothView, lengthReading, widthReading } from './cloth';
 import { CORNER_PLACEMENTS } from './linen';
 import { contradictionsOf } from './shapes';

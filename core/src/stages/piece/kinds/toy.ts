@@ -1,4 +1,5 @@
-import type { PieceKind, PieceOutline, PieceView, Readings } from '../geometry';
+import type { PieceKind, PieceOutline, PieceView } from '../geometry';
+import type { Readings } from '../readings';
 import type { UsualPlacement } from '../usualPlacement';
 import { contradictionsOf, ellipse, level, seam, twins } from './shapes';
 

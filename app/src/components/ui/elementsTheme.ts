@@ -1,5 +1,5 @@
-import { createTheme } from '../components/ui/elements';
-import { DAY, EVENING } from './palette';
+import { DAY, EVENING } from '../../theme/palette';
+import { createTheme } from './elements';
 
 /** Our palette for React Native Elements; its own primary colour is too pale to read. */
 export const ELEMENTS_THEME = createTheme({

@@ -1,7 +1,7 @@
 import { type ShelfUse, say, usesInWords } from '@zt/core';
 import { View } from 'react-native';
-import { useShop } from '../hooks/useShop';
-import { Txt } from './ui/Txt';
+import { Txt } from '../components/ui/Txt';
+import { useShop } from './useShop';
 
 /** What a piece took off the shelf, item by item. */
 export function Took({ uses }: { uses: readonly ShelfUse[] }) {

@@ -8,9 +8,9 @@ import {
   useSetAsideQuery,
 } from '../services/api';
 import { usePalette } from '../theme/palette';
-import { UndoBar } from './UndoBar';
-import { Press } from './ui/Press';
-import { Txt } from './ui/Txt';
+import { UndoBar } from '../components/UndoBar';
+import { Press } from '../components/ui/Press';
+import { Txt } from '../components/ui/Txt';
 
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
 export function SetAsideRows({ place }: { place: SetAside['place'] }) {

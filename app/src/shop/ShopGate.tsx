@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
-import { useShop } from '../hooks/useShop';
-import { Notice } from './ui/Notice';
-import { Press } from './ui/Press';
-import { Txt } from './ui/Txt';
+import { Notice } from '../components/ui/Notice';
+import { Press } from '../components/ui/Press';
+import { Txt } from '../components/ui/Txt';
+import { useShop } from './useShop';
 
 /**
  * Opens once shelf and house rules are here. Before that nothing is shown that could be changed: a change made on
