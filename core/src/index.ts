@@ -54,7 +54,6 @@ export {
   type Blank,
   EMPTY_SHELF,
   type FittedNeedle,
-  HOOP_KINDS,
   type Hoop,
   isNameTaken,
   LOOSE_BOUNDS,
@@ -74,7 +73,6 @@ export {
   type Supply,
   type SupplyType,
   type Thread,
-  whyHoopCannotBe,
 } from './model/shelf';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './model/stages';
 export {
@@ -139,10 +137,12 @@ export type { StitchFigures } from './stages/design/svg/estimate';
 export type { ReadSvg } from './stages/design/svg/readSvg';
 export type { SvgRefusal } from './stages/design/svg/refuse';
 export type { HoopVerdict } from './stages/hoop/judgeHoop';
+export { HOOP_KINDS, hoopKindOf } from './stages/hoop/kinds';
 export { factsInHoop, type LaidHoop } from './stages/hoop/layHoop';
 export type { HoopPlan } from './stages/hoop/planHoop';
 export { inHoopFrame } from './stages/hoop/ring';
 export { sidesInWords } from './stages/hoop/sides';
+export { whyHoopCannotBe } from './stages/hoop/whyHoopCannotBe';
 export { BELIEFS, type Belief } from './stages/layers/beliefs';
 export { sheetsOfToday } from './stages/layers/keptSheets';
 export { FURTHER_SHEET } from './stages/layers/placing';

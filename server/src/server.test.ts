@@ -179,7 +179,7 @@ describe('the shelf', () => {
 
   it.each([
     ['hoops', { ...hoop, fieldWidthMm: -1 }, 'fieldWidthMm'],
-    ['hoops', { ...hoop, kind: 'glue' }, 'kind'],
+    ['hoops', { ...hoop, bracket: 'above' }, 'bracket'],
     ['machines', { id: hoop.id, name: '' }, 'name'],
     ['threads', { id: hoop.id, name: 'red', hex: 'red' }, 'hex'],
   ])('refuses %s that cannot be: %#', async (noun, item, field) => {

@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { UndoBar } from '../components/UndoBar';
+import { Press } from '../components/ui/Press';
+import { Txt } from '../components/ui/Txt';
 import {
   type SetAside,
   useMendRowMutation,
@@ -8,9 +11,6 @@ import {
   useSetAsideQuery,
 } from '../services/api';
 import { usePalette } from '../theme/palette';
-import { UndoBar } from '../components/UndoBar';
-import { Press } from '../components/ui/Press';
-import { Txt } from '../components/ui/Txt';
 
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
 export function SetAsideRows({ place }: { place: SetAside['place'] }) {

@@ -1,11 +1,12 @@
-import type { Hoop, HoopKind, Machine } from '../model/shelf';
+import type { Hoop, Machine } from '../model/shelf';
 
 interface HoopPreset {
   /** Stitch field, mm. */
   field: [width: number, height: number];
   /** Usual room between the field's edge and the ring's outer edge on each side, mm. */
   rim: [across: number, along: number];
-  kind: HoopKind;
+  /** The id of its kind. */
+  kind: string;
   round?: true;
 }
 

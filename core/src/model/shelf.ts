@@ -7,8 +7,6 @@ import { CHOICE_IDS } from './ticket/layers';
 import { FabricSchema, HexSchema, PieceInputSchema } from './ticket/piece';
 import { PlaceInputSchema } from './ticket/place';
 
-export const HOOP_KINDS = ['screw', 'quick-release', 'magnetic', 'clamp frame', 'open frame'] as const;
-export type HoopKind = (typeof HOOP_KINDS)[number];
 export const SIDES = ['left', 'right', 'back', 'front'] as const;
 
 /** What every item has: its id, and what was typed on its form and could not be taken. */
@@ -34,7 +32,8 @@ export const HoopSchema = z.object({
   round: z.boolean(),
   ringWidthMm: side,
   ringHeightMm: side,
-  kind: z.enum(HOOP_KINDS),
+  /** How it holds the cloth: the id of a kind of hoop. */
+  kind: z.string().min(1).max(40),
   bracket: z.enum(SIDES),
   machineIds: z.array(IdSchema).max(50),
   /** Thickness of the ring from its outer edge inwards. */
@@ -52,17 +51,6 @@ export type Hoop = z.infer<typeof HoopSchema>;
 /** Whether a figure of an item was typed and could not be taken: what is worked out with it may be wrong. */
 export const hasUnreadFigure = ({ unread = {} }: { unread?: Unread | undefined }): boolean =>
   Object.keys(unread).some((at) => at !== 'name');
-
-/** Why a hoop's figures cannot be right together, in a sentence; null when they can. It is kept as typed, and never fits. */
-export function whyHoopCannotBe(hoop: Hoop): string | null {
-  if (hasUnreadFigure(hoop))
-    return 'One of its figures was typed and could not be taken: open it on the shelf and type it again.';
-  if (hoop.fieldWidthMm > hoop.ringWidthMm)
-    return 'Its ring is narrower than its stitch field: measure the ring outside, from edge to edge.';
-  if (hoop.fieldHeightMm > hoop.ringHeightMm)
-    return 'Its ring is shorter than its stitch field: measure the ring outside, from edge to edge.';
-  return null;
-}
 
 /** A needle in a machine: what it is, null where nobody has said, and how long it has stitched. */
 const FittedNeedleSchema = z.object({

@@ -1,4 +1,4 @@
-import { type DisplayUnits, formatLength, type Hoop, type RingPicture } from '@zt/core';
+import { type DisplayUnits, formatLength, type Hoop, hoopKindOf, type RingPicture } from '@zt/core';
 import type { ReactNode } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FigureTag } from '../../sheet/marks';
@@ -131,12 +131,7 @@ export const SCENES: Record<Exclude<RingPicture, 'notches'>, (s: Scene) => React
       <Ring s={s} />
       <Arrow d={up(0, s.h - 8, 34)} p={s.p} />
       <Arrow d={up(0, -s.h + s.wall + 46, 34)} p={s.p} />
-      <Words
-        x={0}
-        y={6}
-        text={s.hoop.kind === 'magnetic' ? 'both arrows one way' : 'arrow to arrow'}
-        p={s.p}
-      />
+      <Words x={0} y={6} text={hoopKindOf(s.hoop).arrows} p={s.p} />
     </G>
   ),
   loosen: (s) => (

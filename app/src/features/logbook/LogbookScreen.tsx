@@ -5,13 +5,13 @@ import { type Href, Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
-import { SetAsideRows } from '../../shop/SetAsideRows';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { type LogFilter, useLogbookQuery } from '../../services/api';
+import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
 

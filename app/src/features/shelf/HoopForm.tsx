@@ -64,7 +64,7 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
       <Choice
         label="Kind"
         small
-        options={HOOP_KINDS.map((id) => ({ id, name: id }))}
+        options={HOOP_KINDS.map(({ id }) => ({ id, name: id }))}
         chosen={hoop.kind}
         onChoose={(kind) => onHoop({ ...hoop, kind })}
       />

@@ -1,5 +1,4 @@
-import type { HoopKind } from '../../model/shelf';
-import { type HouseNumber, houseNumbers } from '../houseNumber';
+import { houseNumbers } from '../houseNumber';
 
 export const HOOP_NUMBERS = houseNumbers({
   ringClearanceMm: {
@@ -50,27 +49,4 @@ export const HOOP_NUMBERS = houseNumbers({
     unit: 'mm',
     reason: 'Pressed in a ring, a medium sheet.',
   },
-  closesScrewMm: { name: 'A screw hoop closes on', value: 3, unit: 'mm', reason: 'Thicker stacks pop out.' },
-  closesQuickMm: {
-    name: 'A quick-release hoop closes on',
-    value: 2.2,
-    unit: 'mm',
-    reason: 'Its spring has little travel.',
-  },
-  closesMagneticMm: {
-    name: 'A magnetic hoop closes on',
-    value: 7,
-    unit: 'mm',
-    reason: 'Beyond this the magnets lose their hold.',
-  },
-  closesClampMm: { name: 'A clamp frame closes on', value: 5, unit: 'mm', reason: 'Its jaws open no wider.' },
 });
-
-/** The number that says what each kind of hoop closes on; an open frame takes any thickness. */
-export const CLOSES_BY_KIND: Record<HoopKind, HouseNumber | null> = {
-  screw: HOOP_NUMBERS.closesScrewMm,
-  'quick-release': HOOP_NUMBERS.closesQuickMm,
-  magnetic: HOOP_NUMBERS.closesMagneticMm,
-  'clamp frame': HOOP_NUMBERS.closesClampMm,
-  'open frame': null,
-};

@@ -4,14 +4,16 @@ import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import type { HouseRules } from '../../model/houseRules';
-import { type Hoop, whyHoopCannotBe } from '../../model/shelf';
+import type { Hoop } from '../../model/shelf';
 import type { QuarterTurn } from '../../model/ticket/hoop';
 import type { Fabric } from '../../model/ticket/piece';
 import type { DesignFacts } from '../design/planDesign';
 import type { PieceOutline } from '../piece/geometry';
 import { closesOnMm } from './closesOn';
 import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
+import { hoopKindOf } from './kinds';
 import { hoopCentre, isTooLarge, ringLies, ringOnPiece, searchDesignAt } from './ring';
+import { whyHoopCannotBe } from './whyHoopCannotBe';
 
 /** One way of turning one hoop on the piece. */
 export interface TurnVerdict {
@@ -81,23 +83,15 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdi
   return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
 }
 
-/** Cloth that a flat magnetic ring does not mark, though a pressed-in one would; loops are crushed by either. */
-const MAGNET_SPARES: ReadonlySet<Fabric['structure']> = new Set([
-  'knit',
-  'faux suede',
-  'canvas',
-  'stable woven',
-]);
-
 /** Why this hoop cannot close on this cloth, wherever it is laid. */
 export function whyNotClosed(hoop: Hoop, q: HoopQuestion): Phrase[] {
   const why: Phrase[] = [];
+  const kind = hoopKindOf(hoop);
   const closesMm = closesOnMm(hoop, q.rules);
-  if (hoop.kind === 'open frame')
-    why.push(phrase`an open frame has no inner ring: the piece is floated on it`);
+  if (kind.floatedOnly) why.push(kind.floatedOnly);
   if (q.fabric.thicknessMm > closesMm)
     why.push(phrase`the cloth is ${mm(q.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
-  if (q.fabric.ringMarks && !(hoop.kind === 'magnetic' && MAGNET_SPARES.has(q.fabric.structure)))
+  if (q.fabric.ringMarks && !kind.spares.includes(q.fabric.structure))
     why.push(phrase`its ring would mark this cloth`);
   return why;
 }

@@ -1,8 +1,9 @@
 import { CHOICES, STABILIZERS } from '../../catalogue/materials';
 import type { QuestionId } from '../../model/schoolIds';
 import type { ChoicePart } from '../../model/ticket/layers';
-import { CHOICE_RULES } from './choiceRules';
-import { SUPPORT_RULES } from './supportRules';
+import { inWords } from './conditions';
+import type { ChoiceRule, SupportRule } from './rule';
+import { CHOICE_RULES, SUPPORT_RULES } from './rules';
 
 /** One rule on layers, needle or thread, in words. */
 export interface Belief {
@@ -12,33 +13,27 @@ export interface Belief {
   on: string;
   /** What it concludes. */
   concludes: string;
-  priority: number;
   school: { question: QuestionId; id: string } | null;
 }
 
-const byPart = (a: Belief, b: Belief): number =>
-  a.part === b.part ? b.priority - a.priority : a.part < b.part ? -1 : 1;
+const ofSupport = (rule: SupportRule): Belief => ({
+  id: rule.id,
+  part: 'support',
+  on: inWords(rule.on, 'any cloth'),
+  concludes: rule.sheets.map((id) => STABILIZERS[id].name).join(' + ') || 'Nothing underneath',
+  school: rule.school ?? null,
+});
+
+const ofChoice = (rule: ChoiceRule): Belief => ({
+  id: rule.id,
+  part: rule.part,
+  on: inWords(rule.on, rule.part === 'topper' || rule.part === 'needle' ? 'any cloth' : 'anything'),
+  concludes: CHOICES[rule.part][rule.choice]?.name ?? rule.choice,
+  school: rule.school ?? null,
+});
 
 /** All rules on layers, needle and thread, by what they decide and then in the order they decide. */
 export const BELIEFS: readonly Belief[] = [
-  ...SUPPORT_RULES.map(
-    (rule): Belief => ({
-      id: rule.id,
-      part: 'support',
-      on: rule.on,
-      concludes: rule.sheets.map((id) => STABILIZERS[id].name).join(' + ') || 'Nothing underneath',
-      priority: rule.priority,
-      school: rule.school ?? null,
-    }),
-  ),
-  ...CHOICE_RULES.map(
-    (rule): Belief => ({
-      id: rule.id,
-      part: rule.part,
-      on: rule.on,
-      concludes: CHOICES[rule.part][rule.choice]?.name ?? rule.choice,
-      priority: rule.priority,
-      school: rule.school ?? null,
-    }),
-  ),
-].sort(byPart);
+  ...SUPPORT_RULES.map(ofSupport),
+  ...CHOICE_RULES.map(ofChoice),
+].sort((a, b) => (a.part === b.part ? 0 : a.part < b.part ? -1 : 1));

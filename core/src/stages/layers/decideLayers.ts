@@ -9,17 +9,15 @@ import {
   type StabilizerId,
 } from '../../model/ticket/layers';
 import type { Way } from '../../model/way';
-import { CHOICE_RULES } from './choiceRules';
 import type { LayerFacts } from './facts';
 import { breaksNever, type Stack } from './never';
 import { placeSheets } from './placing';
-import { byPriority, type ChoiceRule, type Decision, decide, type SupportRule } from './rule';
-import { SUPPORT_RULES } from './supportRules';
+import { type ChoiceRule, type Decision, decide, type SupportRule } from './rule';
+import { CHOICE_RULES, SUPPORT_RULES } from './rules';
 import { wayApplies } from './ways';
 
-const SUPPORT_ORDER = byPriority(SUPPORT_RULES);
-const CHOICE_ORDER = Object.fromEntries(
-  CHOICE_PARTS.map((part) => [part, byPriority(CHOICE_RULES.filter((rule) => rule.part === part))]),
+const RULES_BY_PART = Object.fromEntries(
+  CHOICE_PARTS.map((part) => [part, CHOICE_RULES.filter((rule) => rule.part === part)]),
 ) as Record<ChoicePart, ChoiceRule[]>;
 
 /** What the rules decide for one part, and what a way of the shop's or the maker put in its place. */
@@ -78,7 +76,7 @@ export const sheetsByRule = (rule: SupportRule, layers: number, facts: LayerFact
 type Chosen = { sheets: readonly Sheet[]; way: Way | null; input: LayersInput };
 
 function decidePart(part: ChoicePart, facts: LayerFacts, { sheets, way, input }: Chosen): PartDecision {
-  const decision = decide(CHOICE_ORDER[part], facts);
+  const decision = decide(RULES_BY_PART[part], facts);
   if (!decision) throw new Error(`assertion failed: no rule for ${part}`);
   const staysIn = sheets.some((s) => STABILIZERS[s.stabilizer].staysIn);
   const nothingStays = part === 'trim' && !staysIn && input.choices.trim === undefined;
@@ -127,7 +125,7 @@ function waysFor(facts: LayerFacts): Pick<LayersDecision, 'way' | 'waysRefused'>
 
 /** Decides every layer by the shop's ways and the rules, with the maker's own choices in their place. */
 export function decideLayers(input: LayersInput, facts: LayerFacts): LayersDecision {
-  const support = decide(SUPPORT_ORDER, facts);
+  const support = decide(SUPPORT_RULES, facts);
   if (!support) throw new Error('assertion failed: the last support rule applies to everything');
   const { way, waysRefused } = facts.rules.ways.length > 0 ? waysFor(facts) : { way: null, waysRefused: [] };
   const layers = layersAsked(facts);

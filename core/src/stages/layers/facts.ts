@@ -7,6 +7,7 @@ import type { DensityClass } from '../../model/ticket/design';
 import type { ThreadId } from '../../model/ticket/layers';
 import { type DesignFacts, densityRank } from '../design/planDesign';
 import { closesOnMm } from '../hoop/closesOn';
+import { hoopKindOf } from '../hoop/kinds';
 import type { HoopPlan } from '../hoop/planHoop';
 import { isA } from '../piece/geometry';
 import { isKnit } from '../piece/isKnit';
@@ -40,7 +41,8 @@ export interface LayerFacts {
   closesWithSheet: boolean;
   /** One colour of letters and nothing else. */
   plainLettering: boolean;
-  magneticRing: boolean;
+  /** Its ring lies flat on the cloth. */
+  flatRing: boolean;
   /** The thread chosen, by its id; the rules on needles look at it. */
   thread: ThreadId;
   worn: boolean;
@@ -103,7 +105,7 @@ export function layerFacts(
       !hoop.laid ||
       fabric.thicknessMm + at(HOOP_NUMBERS.sheetThicknessMm) <= closesOnMm(hoop.laid.verdict.hoop, rules),
     plainLettering: design.lettering && design.stops.length === 1,
-    magneticRing: hoop.laid?.verdict.hoop.kind === 'magnetic',
+    flatRing: hoop.laid ? hoopKindOf(hoop.laid.verdict.hoop).flat : false,
     thread: 'polyester-40',
     worn: isA(kind, 'worn'),
     againstSkin: isA(kind, 'against skin'),

@@ -5,8 +5,7 @@ import { applyChange, type Ticket } from '../../model/ticket';
 import { CHOICE_PARTS, type LayersInput, type Sheet } from '../../model/ticket/layers';
 import { planTicket } from '../../planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
-import { CHOICE_RULES } from './choiceRules';
-import { SUPPORT_RULES } from './supportRules';
+import { CHOICE_RULES, SUPPORT_RULES } from './rules';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };

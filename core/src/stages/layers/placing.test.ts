@@ -7,8 +7,8 @@ import { planTicket } from '../../planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { layerFacts } from './facts';
 import { floatsOnNothing, placeSheets, whySheetCannot } from './placing';
-import { byPriority, decide } from './rule';
-import { SUPPORT_RULES } from './supportRules';
+import { decide } from './rule';
+import { SUPPORT_RULES } from './rules';
 
 const MM = { system: 'mm' } as const;
 
@@ -119,16 +119,16 @@ describe('the three answers of a sheet', () => {
 });
 
 describe('deciding', () => {
-  it('takes the highest priority among the rules of the shop’s own schools', () => {
-    expect(decide(byPriority(SUPPORT_RULES), TEE)?.rule.id).toBe('knit-cut-away');
-    expect(
-      decide(byPriority(SUPPORT_RULES), factsOf(exampleA(), { wearableBacking: 'washAway' }))?.rule.id,
-    ).toBe('wearable-wash-away');
-    expect(decide(byPriority(SUPPORT_RULES), TOWEL)?.rule.id).toBe('terry');
+  it('takes the first in their order among the rules of the shop’s own schools', () => {
+    expect(decide(SUPPORT_RULES, TEE)?.rule.id).toBe('knit-cut-away');
+    expect(decide(SUPPORT_RULES, factsOf(exampleA(), { wearableBacking: 'washAway' }))?.rule.id).toBe(
+      'wearable-wash-away',
+    );
+    expect(decide(SUPPORT_RULES, TOWEL)?.rule.id).toBe('terry');
   });
 
   it('offers what else applies, the weightiest first, the other schools’ ways among it', () => {
-    const others = decide(byPriority(SUPPORT_RULES), TEE)?.others.map((r) => r.id) ?? [];
+    const others = decide(SUPPORT_RULES, TEE)?.others.map((r) => r.id) ?? [];
     expect(others).toEqual([
       'wearable-wash-away',
       'wearable-mesh-tear',

@@ -80,7 +80,7 @@ const COUNTED: Record<Risk, readonly Counted[]> = {
   'ring marks': [
     ['ringMarks', (f) => yes(!f.floated && f.ringMarks)],
     ['ringMarksLittle', (f) => yes(!f.floated && !f.ringMarks && f.structure !== 'no cloth')],
-    ['flatRing', (f) => yes(!f.floated && f.magneticRing)],
+    ['flatRing', (f) => yes(!f.floated && f.flatRing)],
   ],
   stiffness: [
     ['staysStiff', (_, s) => sheetsThat(s, (x) => stays(x) && !isMesh(x))],

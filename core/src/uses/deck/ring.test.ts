@@ -1,9 +1,10 @@
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
-import { HOOP_KINDS, type Hoop, type HoopKind, type Shelf } from '../../model/shelf';
+import type { Hoop, Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { METHODS, type Method } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
+import { HOOP_KINDS } from '../../stages/hoop/kinds';
 import { exampleA, exampleB, hoop, measuredTicket, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { deckOf } from './jobSteps';
 
@@ -20,7 +21,7 @@ const textOf = (ticket: Ticket, id: string, shelf?: Shelf) => {
   const step = stepsOf(ticket, shelf).find((s) => s.id === id);
   return step ? `${say(step.text, MM)} ${say(step.hint ?? [], MM)}` : null;
 };
-const only = (kind: HoopKind, rest: Partial<Hoop> = {}): Shelf => ({
+const only = (kind: string, rest: Partial<Hoop> = {}): Shelf => ({
   ...SAMPLE_SHELF,
   hoops: [hoop('hoop-one', [130, 130], [166, 166], { kind, ...rest })],
 });
@@ -50,7 +51,7 @@ describe('the steps at the ring', () => {
     expect(ids).toContain('smooth');
   });
 
-  it.each<[HoopKind, RegExp]>([
+  it.each<[string, RegExp]>([
     ['screw', /top edge first/],
     ['quick-release', /let the lever close last/],
     ['magnetic', /far side first.*near side last/],
@@ -60,7 +61,7 @@ describe('the steps at the ring', () => {
   });
 
   it('only a screw hoop is pushed past flush, and a magnetic one minds the fingers', () => {
-    for (const kind of HOOP_KINDS) {
+    for (const { id: kind } of HOOP_KINDS) {
       const steps = stepsOf(by('hooped'), only(kind));
       expect(steps.some((s) => s.id === 'flush')).toBe(kind === 'screw');
       const cautions = steps.map((s) => say(s.caution ?? [], MM)).join(' ');
@@ -114,7 +115,7 @@ describe('the steps at the ring', () => {
   });
 
   it('has words for every kind and method', () => {
-    for (const kind of HOOP_KINDS)
+    for (const { id: kind } of HOOP_KINDS)
       for (const method of METHODS)
         for (const ticket of [by(method), by(method, exampleB())])
           for (const step of stepsOf(ticket, only(kind))) {

@@ -4,9 +4,10 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { MOUNT_NUMBERS } from '../../catalogue/numbers/mount';
 import type { HouseRules } from '../../model/houseRules';
 import type { Sheet } from '../../model/ticket/layers';
+import { hoopKindOf } from '../../stages/hoop/kinds';
+import type { HoopKind } from '../../stages/hoop/kinds/hoopKind';
 import type { LaidHoop } from '../../stages/hoop/layHoop';
 import type { HoopPlan } from '../../stages/hoop/planHoop';
-import { RING_HANDLING, type RingHandling } from '../../stages/hoop/ringHandling';
 import { isSnugged } from '../../stages/hoop/tension';
 import type { LayersPlan } from '../../stages/layers/planLayers';
 import type { MountPlan } from '../../stages/mount/planMount';
@@ -56,7 +57,7 @@ const openSeams: Steps = ({ piece }) =>
     ),
   );
 
-const kindOf = ({ hoop }: RingFacts): RingHandling => RING_HANDLING[hoop.laid.verdict.hoop.kind];
+const kindOf = ({ hoop }: RingFacts): HoopKind => hoopKindOf(hoop.laid.verdict.hoop);
 
 const orientation: Steps = (facts) => {
   const kind = kindOf(facts);
@@ -169,13 +170,9 @@ const closeIt: Steps = (facts) => {
   if (isFloated(facts)) return [];
   const kind = kindOf(facts);
   const close = step('close', 'sides', kind.close, { caution: kind.closeCaution });
-  const flush = step(
-    'flush',
-    'flush',
-    phrase`Push the inner ring ${mm(1)} to ${mm(2)} past flush. The screw finger-tight only.`,
-    { hint: phrase`A driver on the screw breaks hoops.` },
-  );
-  return facts.hoop.laid.verdict.hoop.kind === 'screw' ? [close, flush] : [close];
+  return kind.closed
+    ? [close, step('flush', 'flush', kind.closed.text, { hint: kind.closed.hint })]
+    : [close];
 };
 
 /** What holds the piece to its sheets besides the ring, once it lies: the basting box is stitched later. */

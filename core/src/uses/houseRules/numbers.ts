@@ -1,3 +1,4 @@
+import type { HouseNumber } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import { FINISH_NUMBERS } from '../../catalogue/numbers/finish';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
@@ -6,6 +7,11 @@ import { MOUNT_NUMBERS } from '../../catalogue/numbers/mount';
 import { PIECE_NUMBERS } from '../../catalogue/numbers/piece';
 import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
 import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
+import { HOOP_KINDS } from '../../stages/hoop/kinds';
+
+const ofHoopKinds: Record<string, HouseNumber> = Object.fromEntries(
+  HOOP_KINDS.flatMap(({ closes }) => (closes ? [[closes.id, closes]] : [])),
+);
 
 /** Every number a shop may change, by id: the numbers of each stage in the order of work. */
 export const NUMBERS = {
@@ -13,6 +19,7 @@ export const NUMBERS = {
   ...DESIGN_NUMBERS,
   ...PLACE_NUMBERS,
   ...HOOP_NUMBERS,
+  ...ofHoopKinds,
   ...LAYER_NUMBERS,
   ...MOUNT_NUMBERS,
   ...STITCH_NUMBERS,
