@@ -1,5 +1,5 @@
 import type { Ticket } from '@zt/core';
-import { PIECE_KINDS } from '@zt/core/stages/piece/kinds';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { test as base, expect } from './support/test';
 import { onTicket } from './support/ticket';

@@ -1,6 +1,6 @@
 import { createCanvas } from '@napi-rs/canvas';
 import type { PieceKindId } from '@zt/core/model/pieceKindIds';
-import { PIECE_KINDS } from '@zt/core/stages/piece/kinds';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { expect, expectNoSidewaysScroll, test } from './support/test';
 import { onTicket } from './support/ticket';

@@ -1,5 +1,5 @@
 import { distance, minus, type Point, plus } from '../base/geometry/point';
-import type { Act } from '../stages/place/acts';
+import type { Act } from '../stages/place/marks/acts';
 
 /** The piece on the table as a hand finds it: where both edges are at a level. */
 export interface PieceOnTable {

@@ -7,7 +7,7 @@ import type { Sheet } from '../../model/ticket/layers';
 import type { Fabric } from '../../model/ticket/piece';
 import { closesOnMm } from '../../stages/hoop/closesOn';
 import type { HoopPlan } from '../../stages/hoop/planHoop';
-import { floatRescue } from '../../stages/hoop/rescues';
+import { floatRescue } from '../../stages/hoop/rescues/method';
 import type { LayersPlan } from '../../stages/layers/planLayers';
 
 /** A sheet out of the ring: a fused one stays on the piece as a patch, another is slipped under. */

@@ -9,7 +9,9 @@ import { isKnit } from '../piece/isKnit';
 import { type Miss, whyDesignDoesNotFit } from './fit';
 import { fieldOf, type HoopQuestion, type HoopVerdict, missInWords, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
-import { floatRescue, hoopRescue, type RescueQuestion, rescuesFor, wholeRescue } from './rescues';
+import { rescuesFor } from './rescues';
+import { floatRescue, hoopRescue, wholeRescue } from './rescues/method';
+import type { RescueQuestion } from './rescues/rescue';
 
 /** What the findings of a hoop speak of. */
 export interface HoopTrouble {

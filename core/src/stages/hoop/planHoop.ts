@@ -15,7 +15,8 @@ import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopF
 import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
 import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
 import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
-import { floatRescue, type RescueQuestion } from './rescues';
+import { floatRescue } from './rescues/method';
+import type { RescueQuestion } from './rescues/rescue';
 
 /** The choice of hoop and method before anything is known of the layers. */
 export type HoopChoice = Omit<HoopPlan, 'tension'>;

@@ -20,8 +20,9 @@ import { markCautions, prepareFor } from './clothToMark';
 import { type Copies, type Copy, copiesFor } from './copies';
 import { depthLandmarks } from './depths';
 import { footprintOf, nearestThings } from './footprint';
-import type { MarkStep } from './markStep';
-import { axisEnds, markSteps, methodsFor } from './marks';
+import { markSteps, methodsFor } from './marks';
+import { axisEnds } from './marks/axis';
+import type { MarkStep } from './marks/markStep';
 import { arithmetic, type ChestSchool, landmark, type Reach, type RuledSpot } from './placement';
 import { spotFor } from './spotFor';
 

@@ -1,12 +1,12 @@
-import type { Point } from '../../base/geometry/point';
-import type { DisplayUnits } from '../../base/units/length';
-import type { Phrase, Quantity } from '../../base/units/phrase';
-import type { DesignFacts } from '../design/planDesign';
-import type { PieceOutline } from '../piece/geometry';
-import type { PiecePlan } from '../piece/planPiece';
+import type { Point } from '../../../base/geometry/point';
+import type { DisplayUnits } from '../../../base/units/length';
+import type { Phrase, Quantity } from '../../../base/units/phrase';
+import type { DesignFacts } from '../../design/planDesign';
+import type { PieceOutline } from '../../piece/geometry';
+import type { PiecePlan } from '../../piece/planPiece';
+import type { Copy } from '../copies';
+import type { RuledSpot } from '../placement';
 import type { Act } from './acts';
-import type { Copy } from './copies';
-import type { RuledSpot } from './placement';
 
 /** One step of the mark card, with what the hand does and what to draw for it. Points in the piece frame, mm. */
 export interface MarkStep {

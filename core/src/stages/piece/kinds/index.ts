@@ -1,20 +1,20 @@
-import type { PieceKindId } from '../../model/pieceKindIds';
-import type { PieceKind } from './geometry';
-import { APRON } from './kinds/apron';
-import { DRAWSTRING_BAG, TOTE } from './kinds/bag';
-import { BANDANA } from './kinds/bandana';
-import { BIB, BURP_CLOTH } from './kinds/bib';
-import { BODYSUIT } from './kinds/bodysuit';
-import { CUSHION } from './kinds/cushion';
-import { DENIM_JACKET, WAISTCOAT, WORK_JACKET } from './kinds/jacket';
-import { BREAD_CLOTH, HANDKERCHIEF, NAPKIN, TABLECLOTH, TEA_TOWEL, WAFFLE_TOWEL } from './kinds/linen';
-import { ORNAMENT } from './kinds/ornament';
-import { PANEL } from './kinds/panel';
-import { SKIRT_HEM, SKIRT_PANEL } from './kinds/skirt';
-import { HOODIE, SWEATSHIRT } from './kinds/sweatshirt';
-import { BATH_TOWEL, FINGERTIP_TOWEL, HAND_TOWEL, WASHCLOTH } from './kinds/towel';
-import { SOFT_TOY } from './kinds/toy';
-import { POLO, SCRUB_TOP, T_SHIRT, TODDLER_TOP } from './kinds/tShirt';
+import type { PieceKindId } from '../../../model/pieceKindIds';
+import type { PieceKind } from '../geometry';
+import { APRON } from './apron';
+import { DRAWSTRING_BAG, TOTE } from './bag';
+import { BANDANA } from './bandana';
+import { BIB, BURP_CLOTH } from './bib';
+import { BODYSUIT } from './bodysuit';
+import { CUSHION } from './cushion';
+import { DENIM_JACKET, WAISTCOAT, WORK_JACKET } from './jacket';
+import { BREAD_CLOTH, HANDKERCHIEF, NAPKIN, TABLECLOTH, TEA_TOWEL, WAFFLE_TOWEL } from './linen';
+import { ORNAMENT } from './ornament';
+import { PANEL } from './panel';
+import { SKIRT_HEM, SKIRT_PANEL } from './skirt';
+import { HOODIE, SWEATSHIRT } from './sweatshirt';
+import { BATH_TOWEL, FINGERTIP_TOWEL, HAND_TOWEL, WASHCLOTH } from './towel';
+import { SOFT_TOY } from './toy';
+import { POLO, SCRUB_TOP, T_SHIRT, TODDLER_TOP } from './tShirt';
 
 /** Every kind of piece by id; a new one is a file in `kinds/`, a line here and its id with those of the model. */
 export const PIECE_KINDS: Readonly<Record<PieceKindId, PieceKind>> = {

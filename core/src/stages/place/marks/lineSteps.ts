@@ -1,11 +1,11 @@
-import type { Point } from '../../base/geometry/point';
-import { halveOnTape } from '../../base/units/halveOnTape';
-import { mm, phrase } from '../../base/units/phrase';
-import type { Evenness } from '../../model/ticket/piece';
-import { datumName, isA } from '../piece/geometry';
+import type { Point } from '../../../base/geometry/point';
+import { halveOnTape } from '../../../base/units/halveOnTape';
+import { mm, phrase } from '../../../base/units/phrase';
+import type { Evenness } from '../../../model/ticket/piece';
+import { datumName, isA } from '../../piece/geometry';
+import { landmark } from '../placement';
 import type { Act } from './acts';
 import { type MarkQuestion, type MarkStep, side, step } from './markStep';
-import { landmark } from './placement';
 
 /** The face's width, read between two landmarks, and half of it. */
 export function halved(q: MarkQuestion) {

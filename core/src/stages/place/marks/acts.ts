@@ -1,4 +1,4 @@
-import type { Point } from '../../base/geometry/point';
+import type { Point } from '../../../base/geometry/point';
 
 /**
  * What a hand does with tape and chalk in one step, so that steps can be followed to the letter by a test as by a

@@ -1,0 +1,38 @@
+import type { Mend } from '../../../model/finding';
+import { moveCloser } from './moveCloser';
+import { nextHoop } from './nextHoop';
+import { openSeam } from './openSeam';
+import { rehoop } from './rehoop';
+import type { Asked, HoopFault, Rescue, RescueQuestion } from './rescue';
+import { shiftInField } from './shiftInField';
+import { shrink } from './shrink';
+import { splitIt } from './splitIt';
+import { turnHoop } from './turnHoop';
+
+/** The rescues in the order people try them; a new one is a file here and its name in this list. */
+const RESCUES: readonly ((asked: Asked) => Rescue[])[] = [
+  openSeam,
+  turnHoop,
+  moveCloser,
+  shiftInField,
+  shrink,
+  nextHoop,
+  rehoop,
+  splitIt,
+];
+
+/** Ways out of a hoop's faults, in the order people try them, each with its cost and with what is gone after it. */
+export interface Rescues {
+  /** Those after which this fault is gone. */
+  from: (fault: HoopFault) => Mend[];
+}
+
+/** Ways to make the chosen hoop work, or to leave it. */
+export function rescuesFor(question: RescueQuestion): Rescues {
+  const verdict = question.laid?.verdict ?? question.nearest;
+  const all = verdict ? RESCUES.flatMap((rescue) => rescue({ ...question, verdict })) : [];
+  return {
+    from: (fault) =>
+      all.filter(({ removes }) => removes.includes(fault)).map(({ removes: _, ...mend }): Mend => mend),
+  };
+}
