@@ -6,8 +6,8 @@ import {
   type Finding,
   holdsPoint,
   movedCopy,
-  NUMBERS,
   numberFor,
+  PLACE_NUMBERS,
   type PlaceInput,
   type Point,
   posesOf,
@@ -70,7 +70,7 @@ function useDesignDrag(draggable: boolean) {
     const moved = place
       ? movedCopy(start.current, place, held.current, by, {
           units: rules.units,
-          withinMm: numberFor(rules, NUMBERS.snapMm),
+          withinMm: numberFor(rules, PLACE_NUMBERS.snapMm),
         })
       : {};
     const keys = Object.keys(moved) as (keyof PlaceInput)[];

@@ -45,7 +45,9 @@ export const isInTheWay = ({ severity }: Pick<Finding, 'severity'>): boolean =>
 
 /** The gravest finding first; equal ones keep the order of work. */
 export function byGravity(findings: readonly Finding[]): Finding[] {
-  return [...findings].sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  const gravity = ({ severity, stage }: Finding) =>
+    SEVERITIES.indexOf(severity) * STAGES.length + STAGES.indexOf(stage);
+  return [...findings].sort((a, b) => gravity(a) - gravity(b));
 }
 
 /** A finding without mends, unless `rest` brings some. */

@@ -8,7 +8,7 @@ import { planTicket } from '../planner/plan';
 import { nextStage, stageStates } from '../planner/stageStates';
 import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF } from '../testing/samples';
 import { deckOf } from '../uses/deck/jobSteps';
-import { NUMBERS } from '../uses/houseRules/numbers';
+import { HOUSE_NUMBERS } from '../uses/houseRules/numbers';
 import { DEFAULT_HOUSE_RULES, HouseRulesSchema, schoolFor, schoolsOfShop } from './houseRules';
 import { PIECE_KIND_IDS } from './pieceKindIds';
 import { QUESTION_IDS } from './schoolIds';
@@ -165,7 +165,7 @@ describe('house rules', () => {
   });
 
   it('give every number a name, a unit and a reason, and follow the shop’s own', () => {
-    for (const rule of Object.values(NUMBERS))
+    for (const rule of HOUSE_NUMBERS)
       expect(rule.name.length > 3 && rule.reason.length > 10 && rule.value >= 0).toBe(true);
     expect(numberFor(DEFAULT_HOUSE_RULES, PLACE_NUMBERS.leastClearanceMm)).toBe(10);
     expect(

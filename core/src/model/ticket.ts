@@ -3,16 +3,8 @@ import { IdSchema } from '../base/ids';
 import { PhraseSchema } from '../base/units/phrase';
 import { type Refusal, refusalsOf } from './fields/refusal';
 import { followRows, UnreadSchema, withUnread } from './fields/unread';
-import { STAGES } from './stages';
-import { DesignInputSchema } from './ticket/design';
-import { FinishInputSchema } from './ticket/finish';
-import { HoopInputSchema } from './ticket/hoop';
-import { LayersInputSchema } from './ticket/layers';
-import { LogInputSchema } from './ticket/log';
-import { MountInputSchema } from './ticket/mount';
-import { PieceInputSchema } from './ticket/piece';
-import { PlaceInputSchema } from './ticket/place';
-import { StitchInputSchema } from './ticket/stitch';
+import { STAGES, type Stage } from './stages';
+import { INPUT_SCHEMAS, type Inputs } from './ticket/inputs';
 
 const HEAD = {
   name: z.string().max(120),
@@ -35,41 +27,34 @@ export const TicketSchema = z.object({
   settled: z.array(z.enum(STAGES)),
   /** What a settled stage answered then, so that a later change of it is told. */
   settledAs: z.partialRecord(z.enum(STAGES), z.array(PhraseSchema).max(MOST_SETTLED)).default({}),
-  piece: PieceInputSchema,
-  design: DesignInputSchema,
-  place: PlaceInputSchema,
-  hoop: HoopInputSchema,
-  layers: LayersInputSchema,
-  mount: MountInputSchema,
-  stitch: StitchInputSchema,
-  finish: FinishInputSchema,
-  log: LogInputSchema,
+  ...INPUT_SCHEMAS,
   /** What was typed and could not be taken, by the path of its field (`place.edgeGapMm`). */
   unread: UnreadSchema.default({}),
 });
 export type Ticket = z.infer<typeof TicketSchema>;
 
-const changeOf = <S extends string, T extends z.ZodRawShape>(stage: S, schema: z.ZodObject<T>) =>
+/** A change to one stage's inputs: the fields named in `set` replace the old ones. */
+export type Change = {
+  [S in Stage]: {
+    stage: S;
+    set: Partial<Inputs[S]>;
+    /** Texts that could not be taken, by the path of their field; an empty one is no longer kept. */
+    unread?: Record<string, string> | undefined;
+  };
+}[Stage];
+
+const changeOf = (stage: Stage) =>
   z.object({
     stage: z.literal(stage),
-    set: schema.partial(),
-    /** Texts that could not be taken, by the path of their field; an empty one is no longer kept. */
+    set: (INPUT_SCHEMAS[stage] as z.ZodObject).partial(),
     unread: z.record(z.string(), z.string()).optional(),
   });
 
-/** A change to one stage's inputs: the fields named in `set` replace the old ones. */
+/** What a change may be: one to a stage, its fields as the ticket keeps them. */
 export const ChangeSchema = z.discriminatedUnion('stage', [
-  changeOf('piece', PieceInputSchema),
-  changeOf('design', DesignInputSchema),
-  changeOf('place', PlaceInputSchema),
-  changeOf('hoop', HoopInputSchema),
-  changeOf('layers', LayersInputSchema),
-  changeOf('mount', MountInputSchema),
-  changeOf('stitch', StitchInputSchema),
-  changeOf('finish', FinishInputSchema),
-  changeOf('log', LogInputSchema),
-]);
-export type Change = z.infer<typeof ChangeSchema>;
+  changeOf(STAGES[0]),
+  ...STAGES.slice(1).map(changeOf),
+]) as unknown as z.ZodType<Change>;
 
 /** The ticket after a change; the one given is left as it was. */
 export function applyChange(ticket: Ticket, change: Change): Ticket {

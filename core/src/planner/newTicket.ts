@@ -2,30 +2,13 @@ import type { Unread } from '../model/fields/unread';
 import type { PieceKindId } from '../model/pieceKindIds';
 import { STAGES } from '../model/stages';
 import type { Ticket } from '../model/ticket';
-import type { DesignInput } from '../model/ticket/design';
-import { NO_COPIES_ASKED } from '../model/ticket/place';
+import type { Inputs } from '../model/ticket/inputs';
 import { layersOfToday, sheetsOfToday } from '../stages/layers/keptSheets';
-import { PIECE_KINDS } from '../stages/piece/kinds';
+import { STAGE_CONTRACTS } from './stage';
 
-const EMPTY_DESIGN: DesignInput = {
-  name: '',
-  widthMm: null,
-  heightMm: null,
-  stitches: null,
-  densityClass: null,
-  colours: [{ hex: '#1F4E79', name: 'navy', stitches: null }],
-  hasUp: true,
-  lettering: false,
-  letterHeightMm: null,
-  scalePercent: 100,
-  artwork: null,
-  elementMoves: [],
-  looks: null,
-};
-
-/** A bare ticket for a kind of piece; the id is the caller's. */
+/** A bare ticket for a kind of piece, every stage empty; the id is the caller's. */
 export function newTicket(id: string, kind: PieceKindId): Ticket {
-  const { usual, placements } = PIECE_KINDS[kind];
+  const inputs = Object.fromEntries(STAGES.map((stage) => [stage, STAGE_CONTRACTS[stage].empty(kind)]));
   return {
     id,
     name: '',
@@ -33,46 +16,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     due: null,
     settled: [],
     settledAs: {},
-    piece: {
-      kind,
-      fabricId: usual.fabricId,
-      fabricChanges: {},
-      colour: usual.colour,
-      readings: {},
-      evenness: [],
-      grain: null,
-      quantity: 1,
-      sizes: [],
-      sewing: {},
-      stripEdge: null,
-      opened: [],
-    },
-    design: EMPTY_DESIGN,
-    place: {
-      placement: placements[0].id,
-      school: null,
-      offset: { x: 0, y: 0 },
-      turnDeg: 0,
-      method: 'tape',
-      depth: null,
-      snaps: true,
-      ...NO_COPIES_ASKED,
-      scatter: { ...NO_COPIES_ASKED.scatter, spots: [] },
-    },
-    hoop: { hoopId: null, turnDeg: null, shift: null, method: null, methodWhy: '', split: false, part: 0 },
-    layers: { support: null, choices: {} },
-    mount: { machineId: null, mirror: false, checked: [], readings: [], obstacles: [] },
-    stitch: { bobbinLeftM: null, stopsDone: 0 },
-    finish: { done: [] },
-    log: {
-      used: { method: null, hoopId: null, sheets: null, topper: null, needle: null, bobbin: null },
-      faults: {},
-      misplacementMm: null,
-      minutes: {},
-      note: '',
-      nextTime: '',
-      by: '',
-    },
+    ...(inputs as Inputs),
     unread: {},
   };
 }

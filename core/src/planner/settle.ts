@@ -5,10 +5,9 @@ import { STAGES, type Stage } from '../model/stages';
 import type { Ticket } from '../model/ticket';
 import { CHOICE_PARTS } from '../model/ticket/layers';
 import { sidesInWords } from '../stages/hoop/sides';
-import type { Plan } from './planned';
+import type { Results } from './planned';
 
-type Planned = Omit<Plan, 'findings' | 'reasons'>;
-type Answer = (plan: Planned) => Phrase[];
+type Answer = (plan: Results) => Phrase[];
 
 const placed: Answer = ({ place, design }) =>
   place && design.facts
@@ -57,7 +56,7 @@ const ANSWERS: Record<Stage, Answer> = {
 };
 
 /** What a stage answers as it stands: kept with the ticket when it is settled. */
-export const answerOf = (stage: Stage, plan: Planned): Phrase[] => ANSWERS[stage](plan);
+export const answerOf = (stage: Stage, plan: Results): Phrase[] => ANSWERS[stage](plan);
 
 /** A figure that moved by less is the same chalk, mm or degrees. */
 const SAME = 0.25;
@@ -90,7 +89,7 @@ function changedFinding(stage: Stage, was: Phrase, is: Phrase): Finding {
 /** The settled stages whose answer is no longer what it was, each with the first of what changed. */
 export function changedSince(
   { settled, settledAs }: Pick<Ticket, 'settled' | 'settledAs'>,
-  plan: Planned,
+  plan: Results,
 ): Finding[] {
   return STAGES.flatMap((stage) => {
     const before = settledAs[stage];

@@ -2,10 +2,10 @@ import {
   answersTo,
   BELIEFS,
   type ChangedTicket,
+  HOUSE_NUMBERS,
+  type HouseNumber,
   type HouseRules,
   HouseRulesSchema,
-  NUMBERS,
-  type NumberId,
   QUESTION_IDS,
   QUESTIONS,
   say,
@@ -45,18 +45,18 @@ const UNIT_WORDS = {
 } as const;
 
 function NumberRow({
-  id,
+  number,
   rules,
   onRules,
 }: {
-  id: NumberId;
+  number: HouseNumber;
   rules: HouseRules;
   onRules: (rules: HouseRules) => void;
 }) {
-  const rule = NUMBERS[id];
+  const { id } = number;
   const at = `numbers.${id}`;
   const own = rules.numbers[id];
-  const value = own ?? rule.value;
+  const value = own ?? number.value;
   const set = (next: number) => onRules({ ...rules, numbers: { ...rules.numbers, [id]: next } });
   const reset = () =>
     onRules({
@@ -65,22 +65,29 @@ function NumberRow({
     });
   return (
     <RuleRow>
-      {rule.unit === 'mm' ? (
-        <LengthField label={rule.name} at={at} mm={value} onLength={set} stepper={false} hint={rule.reason} />
+      {number.unit === 'mm' ? (
+        <LengthField
+          label={number.name}
+          at={at}
+          mm={value}
+          onLength={set}
+          stepper={false}
+          hint={number.reason}
+        />
       ) : (
         <NumberField
-          label={`${rule.name} ${UNIT_WORDS[rule.unit]}`.trim()}
+          label={`${number.name} ${UNIT_WORDS[number.unit]}`.trim()}
           at={at}
           value={value}
           onNumber={set}
-          hint={rule.reason}
+          hint={number.reason}
         />
       )}
-      {own !== undefined && own !== rule.value ? (
+      {own !== undefined && own !== number.value ? (
         <Press
           kind="link"
           title="back to the usual figure"
-          label={`${rule.name}: back to the usual figure`}
+          label={`${number.name}: back to the usual figure`}
           onPress={reset}
         />
       ) : null}
@@ -128,7 +135,7 @@ export function RulesScreen() {
   });
   const { decided, changed, follow } = useBenchPlans();
   const [sought, setSought] = useState('');
-  const numbers = (Object.keys(NUMBERS) as NumberId[]).filter((id) => answersTo(textOfNumber(id), sought));
+  const numbers = HOUSE_NUMBERS.filter((number) => answersTo(textOfNumber(number), sought));
   const denominator = rules.units.system === 'in' ? String(rules.units.denominator) : 'mm';
   return (
     <View style={{ flex: 1 }}>
@@ -173,7 +180,7 @@ export function RulesScreen() {
         <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
           <Beliefs rules={rules} decided={decided} />
         </Disclosure>
-        <Disclosure title={`Numbers: ${Object.keys(NUMBERS).length}, each with its reason`}>
+        <Disclosure title={`Numbers: ${HOUSE_NUMBERS.length}, each with its reason`}>
           <TextField label="Find a number" value={sought} onText={setSought} />
           {refused ? (
             <Txt tone="madder" live>
@@ -182,8 +189,8 @@ export function RulesScreen() {
           ) : null}
           <FieldsContext.Provider value={fields}>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
-              {numbers.map((id) => (
-                <NumberRow key={id} id={id} rules={rules} onRules={put} />
+              {numbers.map((number) => (
+                <NumberRow key={number.id} number={number} rules={rules} onRules={put} />
               ))}
             </View>
           </FieldsContext.Provider>

@@ -3,9 +3,9 @@ import {
   type Machine,
   NEEDLES,
   type NeedleId,
-  NUMBERS,
   needlesOf,
   numberFor,
+  STITCH_NUMBERS,
   withNeedle,
 } from '@zt/core';
 import { useState } from 'react';
@@ -35,7 +35,7 @@ export function FittedNeedles({ machine, rules, onMachine }: FittedNeedlesProps)
       {needles.length > 1 ? (
         <NeedleRack
           needles={needles}
-          mostHours={numberFor(rules, NUMBERS.needleHours)}
+          mostHours={numberFor(rules, STITCH_NUMBERS.needleHours)}
           chosen={at}
           onChoose={setPicked}
         />

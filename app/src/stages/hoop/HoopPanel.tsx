@@ -152,7 +152,7 @@ export function HoopPanel() {
             tone="graphite"
           >{`Cut stabilizer ${formatLength(hoop.cut.widthMm, units)} × ${formatLength(hoop.cut.heightMm, units)} for the ring; a patch under the field alone ${formatLength(hoop.cut.patch.widthMm, units)} × ${formatLength(hoop.cut.patch.heightMm, units)}.${plan.layers?.bastingMm ? ` Baste a box ${formatLength(plan.layers.bastingMm, units)} outside the design.` : ''}`}</Txt>
         ) : null}
-        <Txt as="small">{say(hoop.tension, units)}</Txt>
+        {plan.layers ? <Txt as="small">{say(plan.layers.tension, units)}</Txt> : null}
       </View>
       {laid ? <SplitParts laid={laid} /> : null}
       {ticket.hoop.shift !== null ? (

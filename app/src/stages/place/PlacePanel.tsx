@@ -1,4 +1,4 @@
-import { formatLength, type MarkMethod, NUMBERS, numberFor, type PlacePlan, say } from '@zt/core';
+import { formatLength, type MarkMethod, numberFor, PLACE_NUMBERS, type PlacePlan, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
@@ -35,7 +35,7 @@ function PlacementFields({ place }: { place: PlacePlan }) {
     <LengthField
       label="gap from the edge"
       at="place.edgeGapMm"
-      mm={ticket.place.edgeGapMm ?? numberFor(rules, NUMBERS.edgeGapMm)}
+      mm={ticket.place.edgeGapMm ?? numberFor(rules, PLACE_NUMBERS.edgeGapMm)}
       onLength={(edgeGapMm) => change({ stage: 'place', set: { edgeGapMm } })}
     />
   );

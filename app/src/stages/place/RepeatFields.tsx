@@ -1,4 +1,4 @@
-import { formatLength, NUMBERS, numberFor, type PlaceInput } from '@zt/core';
+import { formatLength, numberFor, PLACE_NUMBERS, type PlaceInput } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
@@ -33,7 +33,7 @@ export function RepeatFields() {
       <LengthField
         label="wished gap"
         at="place.repeat.gapMm"
-        mm={repeat.gapMm ?? numberFor(rules, NUMBERS.repeatGapMm)}
+        mm={repeat.gapMm ?? numberFor(rules, PLACE_NUMBERS.repeatGapMm)}
         onLength={(gapMm) => set({ gapMm })}
       />
       {open ? (
@@ -41,7 +41,7 @@ export function RepeatFields() {
           <LengthField
             label="margin at either end"
             at="place.repeat.marginMm"
-            mm={repeat.marginMm ?? numberFor(rules, NUMBERS.repeatMarginMm)}
+            mm={repeat.marginMm ?? numberFor(rules, PLACE_NUMBERS.repeatMarginMm)}
             onLength={(marginMm) => set({ marginMm })}
           />
           <Choice

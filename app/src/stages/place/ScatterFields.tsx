@@ -1,4 +1,4 @@
-import { NUMBERS, numberFor, type PlaceInput, scatterQuestionFor } from '@zt/core';
+import { numberFor, PLACE_NUMBERS, type PlaceInput, scatterQuestionFor } from '@zt/core';
 import type { ScatterProgress } from '@zt/core/stages/place/scatter';
 import { createElement, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -62,7 +62,7 @@ export function ScatterFields() {
         <LengthField
           label="least gap"
           at="place.scatter.gapMm"
-          mm={scatter.gapMm ?? numberFor(rules, NUMBERS.scatterGapMm)}
+          mm={scatter.gapMm ?? numberFor(rules, PLACE_NUMBERS.scatterGapMm)}
           onLength={(gapMm) => set({ gapMm })}
           stepper={false}
         />

@@ -3,10 +3,10 @@ import {
   type Machine,
   NEEDLES,
   type NeedleId,
-  NUMBERS,
   needleCare,
   needlesOf,
   numberFor,
+  STITCH_NUMBERS,
   SUPPLIES,
   type Supply,
   say,
@@ -37,7 +37,7 @@ export function NeedleCare({ machine }: { machine: Machine }) {
   const [before, setBefore] = useState<Changed | null>(null);
   const stops = plan.stitch?.stops ?? [];
   const [picked, setPicked] = useState(stops[0]?.needle ?? 0);
-  const most = numberFor(rules, NUMBERS.needleHours);
+  const most = numberFor(rules, STITCH_NUMBERS.needleHours);
   const needles = needlesOf(machine);
   const at = Math.min(picked, needles.length - 1);
   const { type, hours } = needles[at] ?? { type: null, hours: 0 };

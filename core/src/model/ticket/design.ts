@@ -85,3 +85,20 @@ export const DesignInputSchema = z.object({
   looks: z.enum(LOOKS).nullable().default(null),
 });
 export type DesignInput = z.infer<typeof DesignInputSchema>;
+
+/** Nothing known of the design yet. */
+export const EMPTY_DESIGN: DesignInput = {
+  name: '',
+  widthMm: null,
+  heightMm: null,
+  stitches: null,
+  densityClass: null,
+  colours: [{ hex: '#1F4E79', name: 'navy', stitches: null }],
+  hasUp: true,
+  lettering: false,
+  letterHeightMm: null,
+  scalePercent: 100,
+  artwork: null,
+  elementMoves: [],
+  looks: null,
+};

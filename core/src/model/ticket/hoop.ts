@@ -40,3 +40,14 @@ export const otherHoop = (hoopId: string | null): Partial<HoopInput> => ({
   split: false,
   part: 0,
 });
+
+/** Hoop and method as proposed. */
+export const EMPTY_HOOP: HoopInput = {
+  hoopId: null,
+  turnDeg: null,
+  shift: null,
+  method: null,
+  methodWhy: '',
+  split: false,
+  part: 0,
+};

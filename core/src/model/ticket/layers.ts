@@ -91,3 +91,6 @@ export function withChoice(choices: Choices, part: ChoicePart, id: string | null
   const { [part]: _, ...others } = choices;
   return id !== null && isChoiceOf(part, id) ? { ...others, [part]: { choice: id, why: reason } } : others;
 }
+
+/** Every layer as the rules have it. */
+export const EMPTY_LAYERS: LayersInput = { support: null, choices: {} };

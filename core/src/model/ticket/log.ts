@@ -40,3 +40,14 @@ export type Outcome = (typeof OUTCOMES)[number];
 export function outcomeOf(log: Pick<LogInput, 'faults'>): Outcome {
   return OUTCOMES[worstFault(log)] ?? 'good';
 }
+
+/** Nothing reported: everything as planned, no fault seen. */
+export const EMPTY_LOG: LogInput = {
+  used: { method: null, hoopId: null, sheets: null, topper: null, needle: null, bobbin: null },
+  faults: {},
+  misplacementMm: null,
+  minutes: {},
+  note: '',
+  nextTime: '',
+  by: '',
+};

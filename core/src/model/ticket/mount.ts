@@ -38,3 +38,12 @@ export const MountInputSchema = z.object({
   obstacles: z.array(ObstacleSchema).max(40).default([]),
 });
 export type MountInput = z.infer<typeof MountInputSchema>;
+
+/** Nothing chosen, read or checked. */
+export const EMPTY_MOUNT: MountInput = {
+  machineId: null,
+  mirror: false,
+  checked: [],
+  readings: [],
+  obstacles: [],
+};

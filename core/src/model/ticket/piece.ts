@@ -104,3 +104,21 @@ export type PieceInput = z.infer<typeof PieceInputSchema>;
 /** How many pieces an order makes: of the size measured, and of every other. */
 export const pieceCount = ({ quantity, sizes }: Pick<PieceInput, 'quantity' | 'sizes'>): number =>
   sizes.reduce((sum, { count }) => sum + count, quantity);
+
+/** A piece of a kind of which nothing was read yet, of its usual cloth and colour. */
+export const emptyPiece = (
+  kind: PieceInput['kind'],
+  usual: Pick<PieceInput, 'fabricId' | 'colour'>,
+): PieceInput => ({
+  kind,
+  ...usual,
+  fabricChanges: {},
+  readings: {},
+  evenness: [],
+  grain: null,
+  quantity: 1,
+  sizes: [],
+  sewing: {},
+  stripEdge: null,
+  opened: [],
+});

@@ -67,3 +67,16 @@ export const PlaceInputSchema = z.object({
   scatter: ScatterInputSchema.default(() => ({ ...NO_COPIES_ASKED.scatter, spots: [] })),
 });
 export type PlaceInput = z.infer<typeof PlaceInputSchema>;
+
+/** At a placement, as its rule has it. */
+export const emptyPlace = (placement: string): PlaceInput => ({
+  placement,
+  school: null,
+  offset: { x: 0, y: 0 },
+  turnDeg: 0,
+  method: 'tape',
+  depth: null,
+  snaps: true,
+  ...NO_COPIES_ASKED,
+  scatter: { ...NO_COPIES_ASKED.scatter, spots: [] },
+});

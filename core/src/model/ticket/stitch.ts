@@ -7,3 +7,6 @@ export const StitchInputSchema = z.object({
   stopsDone: z.number().int().min(0).max(60),
 });
 export type StitchInput = z.infer<typeof StitchInputSchema>;
+
+/** Nothing stitched, with a full bobbin. */
+export const EMPTY_STITCH: StitchInput = { bobbinLeftM: null, stopsDone: 0 };

@@ -3,7 +3,9 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { STABILIZERS } from '../../catalogue/materials';
 import { FINISH_NUMBERS } from '../../catalogue/numbers/finish';
 import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
+import type { Finding } from '../../model/finding';
 import { type HouseRules, schoolFor } from '../../model/houseRules';
+import type { Reason } from '../../model/reason';
 import type { LayersPlan } from '../layers/planLayers';
 import { isA } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
@@ -17,12 +19,12 @@ export interface FinishStep {
 export interface FinishPlan {
   steps: FinishStep[];
   inspect: Phrase[];
+  findings: Finding[];
+  reasons: Reason[];
 }
 
 interface FinishQuestion {
   piece: PiecePlan;
-  /** Seams opened to let the hoop in. */
-  opened: readonly string[];
   layers: LayersPlan;
   rules: HouseRules;
 }
@@ -111,8 +113,8 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
 }
 
 /** A light drape is sewn up lightly. */
-function sewingSteps({ piece, opened, rules }: FinishQuestion): FinishStep[] {
-  const { fabric, kind } = piece;
+function sewingSteps({ piece, rules }: FinishQuestion): FinishStep[] {
+  const { fabric, kind, opened } = piece;
   const fine =
     fabric.structure === 'stable woven' && fabric.weightGsm <= numberFor(rules, LAYER_NUMBERS.drapeGsm);
   const sewn = opened.length > 0 || kind.sews?.includes('hem-band');
@@ -168,7 +170,7 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       ),
       ...supportSteps(question),
       ...lastSteps(question),
-      ...question.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
+      ...piece.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
       ...sewingSteps(question),
       ...safetySteps(question),
     ],
@@ -178,5 +180,7 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       phrase`On the back, bobbin fills the middle third of each satin column.`,
       ...(piece.kind.form === 'tubular' ? [phrase`Turn it out: nothing sewn to itself.`] : []),
     ],
+    findings: [],
+    reasons: [],
   };
 }

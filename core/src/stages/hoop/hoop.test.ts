@@ -254,21 +254,3 @@ it('cuts stabilizer 25 mm beyond the ring all round, a patch as far beyond the f
     patch: { widthMm: 150, heightMm: 150 },
   });
 });
-
-describe('tension', () => {
-  it.each([
-    [exampleA(), {}, 'bonded to its support first', 'bond first, never stretch'],
-    [exampleA(), { knitTension: 'snug' }, 'Snug it after closing', 'snug it after closing'],
-    [exampleB(), {}, 'The stabilizer alone in the ring', undefined],
-    [
-      { ...exampleA(), piece: { ...exampleA().piece, fabricId: 'stable-cotton' } },
-      {},
-      'it cannot be pinched',
-      undefined,
-    ],
-  ])('%#: by cloth, method and school', (ticket, schools, words, school) => {
-    const plan = planOf(ticket, SAMPLE_SHELF, { ...RULES, schools });
-    expect(say(plan.hoop?.tension ?? [], MM)).toContain(words);
-    expect(plan.hoop?.reasons.find((r) => r.about === 'tension')?.school?.chosen).toBe(school);
-  });
-});

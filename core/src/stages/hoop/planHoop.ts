@@ -1,7 +1,7 @@
 import { boxOf, cornersOf } from '../../base/geometry/box';
 import { opposite } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
-import { count, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { count, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import { type Finding, finding } from '../../model/finding';
@@ -9,29 +9,28 @@ import type { HouseRules } from '../../model/houseRules';
 import { because, type Reason } from '../../model/reason';
 import type { Hoop, Shelf } from '../../model/shelf';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from '../../model/ticket/hoop';
+import type { MountInput } from '../../model/ticket/mount';
 import type { PieceOutline } from '../piece/geometry';
 import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
 import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
 import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
+import { machineFor } from './machineFor';
+import type { TurnRank } from './rankTurns';
+import { rankTurns } from './rankTurns';
 import { floatRescue } from './rescues/method';
 import type { RescueQuestion } from './rescues/rescue';
-
-/** The choice of hoop and method before anything is known of the layers. */
-export type HoopChoice = Omit<HoopPlan, 'tension'>;
 
 export interface HoopPlan {
   verdicts: HoopVerdict[];
   proposedId: string | null;
   method: Method;
   laid: LaidHoop | null;
-  /** Turns in which the chosen hoop works, for mounting to rank. */
-  turns: QuarterTurn[];
+  /** The turns in which the chosen hoop works, the best for mounting first. */
+  ranks: TurnRank[];
   /** Stabilizer to cut for the ring, and for a patch laid under the field alone, mm. */
   cut: { widthMm: number; heightMm: number; patch: { widthMm: number; heightMm: number } } | null;
-  /** How taut what is in the ring should be. */
-  tension: Phrase;
   /** Which copies of the design one hooping reaches; empty where there is one copy. */
   hoopings: LaidHooping[];
   findings: Finding[];
@@ -85,8 +84,8 @@ function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['c
 export interface HoopContext
   extends Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'> {
   shelf: Shelf;
-  /** The turns that work, the best for mounting first. */
-  preferTurns: (hoop: Hoop, turns: readonly QuarterTurn[]) => QuarterTurn[];
+  /** What the maker chose of the machine: which turn is best depends on where its body stands. */
+  mount: Pick<MountInput, 'machineId'>;
   /** Footprints of all copies of the design, piece frame, mm; empty where there is one. */
   copies: readonly Polygon[];
   /** Whether the copies run round a closed hem, which has no end at the edge of the drawing. */
@@ -163,25 +162,27 @@ function layChosen(
   chosen: HoopVerdict,
   method: Method,
   asked: { input: HoopInput; q: HoopQuestion; context: HoopContext },
-): Pick<HoopPlan, 'laid' | 'turns'> {
+): Pick<HoopPlan, 'laid' | 'ranks'> {
   const { input, q, context } = asked;
-  const best = (turns: QuarterTurn[]) =>
-    input.turnDeg ?? context.preferTurns(chosen.hoop, turns)[0] ?? (0 as const);
+  const machine = machineFor(context.mount, chosen.hoop, context.shelf);
+  const lie = { outline: q.outline.outline, centre: q.designCentre, designTurnDeg: q.designTurnDeg };
+  const ranked = (turns: QuarterTurn[]) => rankTurns(turns, lie, machine);
+  const best = (ranks: TurnRank[]) => input.turnDeg ?? ranks[0]?.turnDeg ?? (0 as const);
   if (input.split) {
     const splits = splitsOf(chosen, q);
-    const turns = splits.map((s) => s.turnDeg);
-    const turnDeg = best(turns);
+    const ranks = ranked(splits.map((s) => s.turnDeg));
+    const turnDeg = best(ranks);
     const split = splits.find((s) => s.turnDeg === turnDeg)?.split ?? splitFor(chosen.hoop, turnDeg, q);
-    if (split) return { laid: layPart(chosen, turnDeg, { split, index: input.part }, q), turns };
+    if (split) return { laid: layPart(chosen, turnDeg, { split, index: input.part }, q), ranks };
   }
-  const turns = turnsThatWork(chosen, method).map((t) => t.turnDeg);
-  const turnDeg = best(turns);
+  const ranks = ranked(turnsThatWork(chosen, method).map((t) => t.turnDeg));
+  const turnDeg = best(ranks);
   const designAt = designAtFor(chosen, turnDeg, method, input.shift);
-  return { laid: layHoop(chosen, { turnDeg, designAt, hull: q.facts.hull }, q), turns };
+  return { laid: layHoop(chosen, { turnDeg, designAt, hull: q.facts.hull }, q), ranks };
 }
 
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
-export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopChoice {
+export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopPlan {
   const q: HoopQuestion = input.shift ? { ...asked, chosenAt: opposite(input.shift) } : asked;
   const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
   const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
@@ -190,9 +191,9 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
   const proposed =
     (method === 'hooped' ? usable.find((v) => v.whyNotHooped.length === 0) : usable[0]) ?? usable[0] ?? null;
   const chosen = verdicts.find((v) => v.hoop.id === input.hoopId) ?? proposed;
-  const { laid, turns } = chosen
+  const { laid, ranks } = chosen
     ? layChosen(chosen, method, { input, q, context })
-    : { laid: null, turns: [] };
+    : { laid: null, ranks: [] };
   const trouble = { verdicts, method, input, q, rescue: context };
   const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context, q) : [];
   return {
@@ -200,7 +201,7 @@ export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopCon
     proposedId: proposed?.hoop.id ?? null,
     method,
     laid,
-    turns,
+    ranks,
     cut: laid ? cutFor(laid, q.rules) : null,
     hoopings,
     findings: [

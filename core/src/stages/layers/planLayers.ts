@@ -24,6 +24,7 @@ import { type RiskBar, risksOf } from './risk';
 import type { ChoiceRule } from './rule';
 import { ownedTypes, substituteFor } from './substitutes';
 import { supplyFindings } from './supplyFindings';
+import { isSnugged, tensionFor } from './tension';
 import { appliesLike, wayReason } from './ways';
 
 export interface ChosenPart {
@@ -63,6 +64,9 @@ export interface LayersPlan {
   likeThis: WayApplies;
   /** The cloth and a sheet are one before the ring closes. */
   bonded: boolean;
+  /** How taut what is in the ring should be, and whether a knit is smoothed once more after closing. */
+  tension: Phrase;
+  snugged: boolean;
   /** How far outside the design a basting box is stitched, mm; null where nothing is basted. */
   bastingMm: number | null;
   /** What may go wrong with it, and how much. */
@@ -319,12 +323,16 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
   const topper = parts.topper.choice;
   const stack = stackOf(support.sheets, topper, facts, shelf);
   const { stack: whole } = decided;
+  const bonded = support.sheets.some((s) => s.bond !== 'none');
+  const tension = tensionFor(facts, bonded);
   return {
     ...support,
     parts,
     stack,
     likeThis: appliesLike(facts),
-    bonded: support.sheets.some((s) => s.bond !== 'none'),
+    bonded,
+    tension: tension.text,
+    snugged: isSnugged(facts),
     bastingMm: isFastenedBy(support.sheets, 'basting box')
       ? numberFor(facts.rules, HOOP_NUMBERS.bastingOutsideMm)
       : null,
@@ -342,6 +350,6 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
         { facts, shelf },
       ),
     ],
-    reasons: [support.supportReason, ...CHOICE_PARTS.map((part) => parts[part].reason)],
+    reasons: [tension, support.supportReason, ...CHOICE_PARTS.map((part) => parts[part].reason)],
   };
 }

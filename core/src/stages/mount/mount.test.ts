@@ -8,10 +8,10 @@ import type { QuarterTurn } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
 import type { DesignFacts } from '../design/planDesign';
+import { machineFor } from '../hoop/machineFor';
+import { rankTurns } from '../hoop/rankTurns';
 import { inHoopFrame } from '../hoop/ring';
 import { keyOrder, keysNeeded, keysShown } from './keys';
-import { machineFor } from './machineFor';
-import { rankTurns } from './rankTurns';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -152,19 +152,10 @@ describe('the plan', () => {
   it('takes the machine asked for only where it takes the hoop', () => {
     const shelf: Shelf = { ...SAMPLE_SHELF, machines: [FLAT, ARM] };
     const [hoop] = SAMPLE_SHELF.hoops;
+    expect(machineFor({ machineId: ARM.id }, hoop ?? null, shelf)?.id).toBe(FLAT.id);
+    expect(machineFor({ machineId: ARM.id }, null, shelf)?.id).toBe(ARM.id);
     expect(
-      machineFor(
-        { machineId: ARM.id, mirror: false, checked: [], readings: [], obstacles: [] },
-        hoop ?? null,
-        shelf,
-      )?.id,
-    ).toBe(FLAT.id);
-    expect(
-      machineFor({ machineId: ARM.id, mirror: false, checked: [], readings: [], obstacles: [] }, null, shelf)
-        ?.id,
-    ).toBe(ARM.id);
-    expect(
-      machineFor({ machineId: null, mirror: false, checked: [], readings: [], obstacles: [] }, null, {
+      machineFor({ machineId: null }, null, {
         ...shelf,
         machines: [],
       }),

@@ -11,6 +11,7 @@ import type { Miss } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
 import type { HoopPlan } from '../hoop/planHoop';
+import { TOPS, type TurnRank } from '../hoop/rankTurns';
 import { inHoopFrame } from '../hoop/ring';
 import type { LayersPlan } from '../layers/planLayers';
 import { isA, type PieceKind, type PieceOutline } from '../piece/geometry';
@@ -19,7 +20,6 @@ import { type CopyKeys, copyKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
 import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
-import { TOPS, type TurnRank } from './rankTurns';
 import { planTrace, type TracePlan } from './trace';
 
 export interface Check {
@@ -58,7 +58,6 @@ interface MountQuestion {
   facts: DesignFacts;
   hoop: HoopPlan & { laid: LaidHoop };
   layers: LayersPlan;
-  ranks: TurnRank[];
   machine: Machine | null;
   kind: PieceKind;
   place: PlacePlan;
@@ -169,7 +168,7 @@ function missFindings(miss: Miss | null, mirror: boolean): Finding[] {
 
 function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Finding[] {
   const found: Finding[] = [];
-  const better = q.ranks[0];
+  const better = q.hoop.ranks[0];
   if (mirror && q.facts.lettering) {
     found.push({
       code: 'mount-mirrored-letters',
@@ -265,7 +264,7 @@ function marksShould({ hoop: { laid }, place, facts }: MountQuestion): Record<Ma
 /** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */
 export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   const turnDeg = q.hoop.laid.turnDeg;
-  const chosen = q.ranks.find((r) => r.turnDeg === turnDeg) ?? {
+  const chosen = q.hoop.ranks.find((r) => r.turnDeg === turnDeg) ?? {
     turnDeg,
     inThroatMm: 0,
     overMm: 0,
@@ -286,7 +285,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   );
   return {
     machine: q.machine,
-    ranks: q.ranks,
+    ranks: q.hoop.ranks,
     chosen,
     keys,
     keyOrder: keyOrder(q.facts, keys, field),
@@ -310,7 +309,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
       because(
         'mount',
         phrase`The bulk of the piece goes to the open side, not into the throat.`,
-        q.ranks.map((r) => phrase`top ${r.topPoints}: ${mm(r.inThroatMm)} towards the body`),
+        q.hoop.ranks.map((r) => phrase`top ${r.topPoints}: ${mm(r.inThroatMm)} towards the body`),
       ),
       because('keys', phrase`Seen from “design centred, upright”.`, [
         phrase`the hoop is turned ${String(turnDeg)}° on the piece, so the design turns ${String(keys.turnDeg)}° clockwise in the hoop`,

@@ -8,7 +8,6 @@ import { hoopKindOf } from '../../stages/hoop/kinds';
 import type { HoopKind } from '../../stages/hoop/kinds/hoopKind';
 import type { LaidHoop } from '../../stages/hoop/layHoop';
 import type { HoopPlan } from '../../stages/hoop/planHoop';
-import { isSnugged } from '../../stages/hoop/tension';
 import type { LayersPlan } from '../../stages/layers/planLayers';
 import type { MountPlan } from '../../stages/mount/planMount';
 import { isA } from '../../stages/piece/geometry';
@@ -106,7 +105,7 @@ const sheetFirst: Steps = (facts) => {
       hint: sticky ? phrase`Paper side of the ${nameOf(sticky)} up.` : null,
       caution: kind.closeCaution,
     }),
-    step('drum', 'drum', facts.hoop.tension),
+    step('drum', 'drum', facts.layers.tension),
   ];
 };
 
@@ -203,7 +202,7 @@ const fasten: Steps = (facts) => {
 /** The tension by touch, and by the tape: both axis ends measured again. */
 const tensionTest: Steps = (facts) => {
   if (isFloated(facts)) return [];
-  const { hoop, piece, place, rules } = facts;
+  const { layers, piece, place, rules } = facts;
   const [left, right] = place.axisEnds;
   const apart = distance(left, right);
   const percent = numberFor(
@@ -212,10 +211,8 @@ const tensionTest: Steps = (facts) => {
   );
   const most = apart * (1 + percent / 100);
   return [
-    step('tension', 'drum', hoop.tension, {
-      hint: isSnugged(piece.fabric, hoop.method, rules)
-        ? null
-        : phrase`Do not pull the cloth once it is closed.`,
+    step('tension', 'drum', layers.tension, {
+      hint: layers.snugged ? null : phrase`Do not pull the cloth once it is closed.`,
     }),
     step('stretch', 'notches', phrase`Measure axis end to axis end again: chalked ${mm(apart)} apart.`, {
       figure: mm(apart),

@@ -1,10 +1,10 @@
 import { BELIEFS } from '../../stages/layers/beliefs';
-import { NUMBERS, type NumberId } from './numbers';
+import { HOUSE_NUMBERS } from './numbers';
 import { answersTo, textOfBelief, textOfNumber } from './search';
 
 const rules = (sought: string) => BELIEFS.filter((b) => answersTo(textOfBelief(b), sought)).map((b) => b.id);
 const numbers = (sought: string) =>
-  (Object.keys(NUMBERS) as NumberId[]).filter((id) => answersTo(textOfNumber(id), sought));
+  HOUSE_NUMBERS.filter((number) => answersTo(textOfNumber(number), sought)).map(({ id }) => id);
 
 describe('searching the house rules', () => {
   it.each([

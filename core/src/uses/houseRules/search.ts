@@ -1,6 +1,6 @@
+import type { HouseNumber } from '../../catalogue/houseNumber';
 import { QUESTIONS } from '../../catalogue/schools';
 import type { Belief } from '../../stages/layers/beliefs';
-import { NUMBERS, type NumberId } from './numbers';
 
 /** Words that people use for a thing that is written otherwise here, both ways. */
 const SYNONYMS: readonly (readonly string[])[] = [
@@ -58,7 +58,5 @@ const UNIT_WORDS = {
 } as const;
 
 /** What is shown of a house number: its name, its reason and its unit. */
-export const textOfNumber = (id: NumberId): string => {
-  const { name, reason, unit } = NUMBERS[id];
-  return `${name} ${reason} ${UNIT_WORDS[unit]}`;
-};
+export const textOfNumber = ({ name, reason, unit }: HouseNumber): string =>
+  `${name} ${reason} ${UNIT_WORDS[unit]}`;

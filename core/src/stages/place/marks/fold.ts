@@ -29,8 +29,7 @@ function diagonalSteps(q: MarkQuestion, corner: Point): MarkStep[] {
 export const FOLD: MarkingWay = {
   id: 'fold',
   serves: (piece, { corner, edge }) =>
-    corner !== null ||
-    (!edge && isFolded({ piece }) && (piece.evenness.length > 0 || isHalved({ piece }))),
+    corner !== null || (!edge && isFolded({ piece }) && (piece.evenness.length > 0 || isHalved({ piece }))),
   isFirst: ({ corner }) => corner !== null,
   steps: (q) =>
     q.spot.corner

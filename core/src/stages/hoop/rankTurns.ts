@@ -2,7 +2,7 @@ import { boxOf } from '../../base/geometry/box';
 import type { Point } from '../../base/geometry/point';
 import type { Machine } from '../../model/shelf';
 import type { QuarterTurn } from '../../model/ticket/hoop';
-import { inHoopFrame } from '../hoop/ring';
+import { inHoopFrame } from './ring';
 
 /** How the piece lies about the needle in one turn of the hoop. Extents in mm from the hoop's centre. */
 export interface TurnRank {

@@ -1,0 +1,20 @@
+import type { Finding } from '../../model/finding';
+import type { Results } from '../planned';
+import { changedSince } from '../settle';
+import type { Given } from '../stage';
+import { unreadFindings } from '../unreadFindings';
+import { faintThreads } from './faintThreads';
+import { stackFindings } from './stackThickness';
+
+/** What needs more than one stage to be seen. */
+const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] = [
+  ({ ticket, rules }) => unreadFindings(ticket, rules.units),
+  ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
+  ({ rules }, { piece, hoop, layers }) =>
+    hoop && layers ? stackFindings(hoop, { fabric: piece.fabric, layers }, rules) : [],
+  ({ ticket }, results) => changedSince(ticket, results),
+];
+
+/** All that the cross-checks find, in the order they are listed. */
+export const crossChecks = (given: Given, results: Results): Finding[] =>
+  CROSS_CHECKS.flatMap((check) => check(given, results));
