@@ -1,4 +1,5 @@
 import { STAGES } from '@zt/core/model/stages';
+import type { Page } from '@playwright/test';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 
 const PAGES = [
@@ -44,18 +45,44 @@ for (const scheme of ['light', 'dark'] as const)
     });
   });
 
-for (const scheme of ['light', 'dark'] as const) {
-  test.describe(`by ${scheme === 'light' ? 'day' : 'evening'}`, () => {
-    test.use({ colorScheme: scheme });
-    for (const path of [...PAGES, ...TICKETS, ...TROUBLED]) {
-      test(`${path} reads well and stays within the page`, async ({ page }) => {
-        await page.goto(path);
-        await expect(page.getByRole('main').last()).toBeVisible();
-        await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
-        await expect(page.getByRole('heading').last()).toBeVisible();
+/** The colour of the page behind everything, by day and by evening. */
+const GROUNDS = { light: 'rgb(255, 254, 248)', dark: 'rgb(33, 42, 53)' };
+
+/** The colour on which the middle of the page stands, once it is drawn in its size. */
+const groundOf = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+    const ground = (element: Element | null): string => {
+      if (!element) return 'none';
+      const { backgroundColor } = getComputedStyle(element);
+      return backgroundColor === 'rgba(0, 0, 0, 0)' ? ground(element.parentElement) : backgroundColor;
+    };
+    const mains = document.querySelectorAll('[role=main], main');
+    return ground(mains[mains.length - 1] ?? document.body);
+  });
+
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 1280, height: 800 },
+];
+
+for (const path of [...PAGES, ...TICKETS, ...TROUBLED]) {
+  test(`${path} reads well and stays within the page, by day and by evening, on a phone and wide`, async ({
+    page,
+  }, { project }) => {
+    test.skip(project.name !== 'phone', 'one visit looks at both sizes');
+    await page.goto(path);
+    await expect(page.getByRole('main').last()).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
+    await expect(page.getByRole('heading').last()).toBeVisible();
+    for (const size of SIZES) {
+      await page.setViewportSize(size);
+      for (const colorScheme of ['light', 'dark'] as const) {
+        await page.emulateMedia({ colorScheme });
+        await expect.poll(() => groundOf(page)).toBe(GROUNDS[colorScheme]);
         await expectAccessible(page);
         await expectNoSidewaysScroll(page);
-      });
+      }
     }
   });
 }

@@ -10,7 +10,7 @@ import {
 } from 'clipper2-ts';
 import { randomLcg } from 'd3-random';
 import { nearestPair } from '../src/base/geometry/nearestPair';
-import { type Point, turn } from '../src/base/geometry/point';
+import { type Point, rotate } from '../src/base/geometry/point';
 import { hullOf } from '../src/base/geometry/polygon';
 import { HOOP_PRESETS } from '../src/catalogue/presets';
 import { whyDesignDoesNotFit } from '../src/stages/hoop/fit';
@@ -51,7 +51,7 @@ function fitsByClipping(
   turnDeg: number,
 ): boolean {
   const left = differenceD(
-    [pathOf(hull.map((p) => turn(p, turnDeg)))],
+    [pathOf(hull.map((p) => rotate(p, turnDeg)))],
     [fieldPath(field.widthMm, field.heightMm)],
     FillRule.NonZero,
     4,

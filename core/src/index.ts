@@ -1,6 +1,6 @@
 export { lightnessOf, nameOfColour } from './base/colour/colour';
-export { type Box, boxOf, centreOf, grown, heightOf, holdsPoint, widthOf } from './base/geometry/box';
-export { distanceToSegment, minus, opposite, type Point, plus, turn } from './base/geometry/point';
+export { type Box, boxContainsPoint, boxOf, centreOf, heightOf, inflate, widthOf } from './base/geometry/box';
+export { add, distanceToSegment, negate, type Point, rotate, subtract } from './base/geometry/point';
 export { placed } from './base/geometry/polygon';
 export { IdSchema } from './base/ids';
 export {

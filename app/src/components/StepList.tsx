@@ -3,14 +3,14 @@ import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Txt } from './ui/Txt';
 
-export interface Step {
+export interface ListedStep {
   text: Phrase;
   figure?: Quantity | null;
   hint?: Phrase | null;
 }
 
 /** Numbered steps with their figures large at the right. */
-export function StepList({ steps, units }: { steps: readonly Step[]; units: DisplayUnits }) {
+export function StepList({ steps, units }: { steps: readonly ListedStep[]; units: DisplayUnits }) {
   const p = usePalette();
   return (
     <View role="list">

@@ -4,7 +4,7 @@ import type {
   PracticeAnswer,
   PracticeCommand,
   PracticeJob,
-  PracticeLie,
+  PracticePose,
   PracticeState,
 } from '@zt/core/uses/practice/index';
 
@@ -165,7 +165,7 @@ export const api = createApi({
       query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['setAside'],
     }),
-    layPractice: build.mutation<OnPractice, { ticket: Ticket; lie: PracticeLie }>({
+    layPractice: build.mutation<OnPractice, { ticket: Ticket; lie: PracticePose }>({
       query: (body) => ({ url: '/practice', method: 'PUT', body }),
     }),
     pressPractice: build.mutation<PracticeAnswer, PracticeCommand & { run: string }>({

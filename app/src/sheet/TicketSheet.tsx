@@ -1,10 +1,10 @@
 import {
   type Box,
+  boxContainsPoint,
   boxOf,
   type DisplayUnits,
   type Face,
   type Finding,
-  holdsPoint,
   movedCopy,
   numberFor,
   PLACE_NUMBERS,
@@ -59,7 +59,9 @@ function useDesignDrag(draggable: boolean) {
   const holds = useCallback(
     (at: Point, tolerance: number) => {
       if (!draggable || !place) return false;
-      held.current = posesOf(place).findIndex(({ footprint }) => holdsPoint(boxOf(footprint), at, tolerance));
+      held.current = posesOf(place).findIndex(({ footprint }) =>
+        boxContainsPoint(boxOf(footprint), at, tolerance),
+      );
       return held.current >= 0;
     },
     [draggable, place],

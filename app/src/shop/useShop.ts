@@ -2,10 +2,10 @@ import { DEFAULT_HOUSE_RULES, type DisplayUnits, EMPTY_SHELF, type HouseRules, t
 import { useCallback } from 'react';
 import { useRulesQuery, useSaveRulesMutation, useShelfQuery } from '../services/api';
 
-export type SaveState = 'saved' | 'saving' | 'failed';
+export type ShopSaveState = 'saved' | 'saving' | 'failed';
 
 /** Whether what was last sent has been kept. */
-export const saveStateOf = (sent: { isLoading: boolean; isError: boolean }): SaveState =>
+export const saveStateOf = (sent: { isLoading: boolean; isError: boolean }): ShopSaveState =>
   sent.isLoading ? 'saving' : sent.isError ? 'failed' : 'saved';
 
 export interface Shop {
@@ -18,7 +18,7 @@ export interface Shop {
   /** Asks for both again. */
   retry: () => void;
   /** How the last change of the rules stands. */
-  rulesSave: SaveState;
+  rulesSave: ShopSaveState;
   setRules: (rules: HouseRules) => void;
   setUnits: (units: DisplayUnits) => void;
 }

@@ -7,7 +7,7 @@ export type Worked<T> =
   | { state: 'failed'; message: string };
 
 /** Work in a worker of its own: what will become of it, and the way to end it. */
-export interface Job<T> {
+export interface WorkerJob<T> {
   done: Promise<Worked<T>>;
   stop: () => void;
 }
@@ -28,7 +28,7 @@ const SAFE = 'Your ticket is as it was.';
  * Does work in a worker of its own, begun anew for each, and ended with it. It fails in words when the worker throws,
  * cannot be loaded, or takes longer than it may; it never goes on for ever.
  */
-export function inWorker<W, T>({ make, ask, limitMs, what }: Work<W, T>): Job<T> {
+export function inWorker<W, T>({ make, ask, limitMs, what }: Work<W, T>): WorkerJob<T> {
   const worker = make();
   let stop: () => void = () => undefined;
   let limit: ReturnType<typeof setTimeout>;

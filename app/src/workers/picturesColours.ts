@@ -1,11 +1,11 @@
 import type { DominantColour } from '@zt/core/base/colour/dominant';
 import type { ColoursWorker } from './colours.worker';
-import { inWorker, type Job } from './inWorker';
+import { inWorker, type WorkerJob } from './inWorker';
 
 const LIMIT_MS = 20_000;
 
 /** The colours of a picture, found in a worker of its own; null for a file that is no picture. */
-export const picturesColours = (file: Blob, count: number): Job<DominantColour[] | null> =>
+export const picturesColours = (file: Blob, count: number): WorkerJob<DominantColour[] | null> =>
   inWorker<ColoursWorker, DominantColour[] | null>({
     make: () => new Worker(new URL('./colours.worker.ts', import.meta.url)),
     ask: (remote) => remote.coloursOf(file, count),

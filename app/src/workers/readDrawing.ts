@@ -1,13 +1,13 @@
 import type { ReadSvg, StitchFigures, SvgRefusal } from '@zt/core';
 import { MOST_CHARACTERS } from '@zt/core/stages/design/svg/refuse';
 import type { DesignWorker } from './design.worker';
-import { inWorker, type Job } from './inWorker';
+import { inWorker, type WorkerJob } from './inWorker';
 
 /** A drawing that takes longer is none that anyone stitches. */
 const LIMIT_MS = 20_000;
 
 /** Reads an SVG file in a worker of its own: outline, colours, centre and the stitches it would take. */
-export const readDrawing = (file: File, figures: StitchFigures): Job<ReadSvg | SvgRefusal> =>
+export const readDrawing = (file: File, figures: StitchFigures): WorkerJob<ReadSvg | SvgRefusal> =>
   inWorker<DesignWorker, ReadSvg | SvgRefusal>({
     make: () => new Worker(new URL('./design.worker.ts', import.meta.url)),
     ask: async (remote) => {

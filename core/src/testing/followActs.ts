@@ -1,4 +1,4 @@
-import { distance, minus, type Point, plus } from '../base/geometry/point';
+import { add, distance, type Point, subtract } from '../base/geometry/point';
 import type { Act } from '../stages/place/marks/acts';
 
 /** The piece on the table as a hand finds it: where both edges are at a level. */
@@ -55,9 +55,9 @@ export function followActs(acts: readonly Act[], piece: PieceOnTable): Point | n
         centre = level === null ? null : { x: act.x + act.mm, y: level };
         break;
       case 'along crease': {
-        const way = minus(act.towards, act.corner);
+        const way = subtract(act.towards, act.corner);
         const share = act.mm / distance(act.corner, act.towards);
-        centre = plus(act.corner, { x: way.x * share, y: way.y * share });
+        centre = add(act.corner, { x: way.x * share, y: way.y * share });
         break;
       }
     }

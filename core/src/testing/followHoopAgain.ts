@@ -1,4 +1,4 @@
-import { minus, type Point, plus, shortTurnDeg, turn } from '../base/geometry/point';
+import { add, type Point, rotate, shortTurnDeg, subtract } from '../base/geometry/point';
 import type { AgainQuestion, HandMove, HandWay, HoopAgain } from '../stages/mount/hoopAgain';
 
 const WAYS: Record<HandWay, Point> = {
@@ -17,12 +17,12 @@ export function followHoopAgain(
   q: AgainQuestion,
   { pivot, whole }: HoopAgain,
 ): { turnDeg: number; centre: Point } {
-  const centre = whole.map(pointOf).reduce(plus, q.centre);
+  const centre = whole.map(pointOf).reduce(add, q.centre);
   const at = pivot && q.marks.find(({ mark }) => mark === pivot.mark)?.at;
   if (!pivot || !at) return { turnDeg: q.turnDeg, centre };
-  const from = turn(minus(at, q.designCentre), q.turnDeg);
+  const from = rotate(subtract(at, q.designCentre), q.turnDeg);
   const [radius, start] = [Math.hypot(from.x, from.y), Math.atan2(from.y, from.x)];
-  const to = plus(from, pointOf(pivot));
+  const to = add(from, pointOf(pivot));
   const level = pivot.way === 'to the left' || pivot.way === 'to the right';
   const share = Math.max(-1, Math.min(1, (level ? to.x : to.y) / radius));
   const angles = level

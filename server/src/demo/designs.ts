@@ -1,4 +1,4 @@
-import { type DesignInput, type HouseRules, type StitchFigures } from '@zt/core';
+import type { DesignInput, HouseRules, StitchFigures } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 

@@ -3,7 +3,7 @@ import {
   type DisplayUnits,
   deckOf,
   faceOf,
-  grown,
+  inflate,
   type Plan,
   type Stage,
   type Step,
@@ -51,13 +51,13 @@ function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: Displ
   const { tape, cross } = card;
   const points = [...(tape ? [tape.from, tape.to] : []), ...(cross ? [cross] : [])];
   const box = laid
-    ? grown(boxOf(laid.ring), 20)
+    ? inflate(boxOf(laid.ring), 20)
     : points.length > 0
       ? boxOf([...points, { x: focus.left, y: focus.top }, { x: focus.right, y: focus.bottom }])
       : focus;
   return (
     <TicketSheet
-      focus={grown(box, 6)}
+      focus={inflate(box, 6)}
       description={say(card.text, units)}
       withDesign={onPlace}
       {...(face ? { face } : {})}

@@ -1,4 +1,4 @@
-import { boxOf, grown, type Hoop, minus, obstacleOutline, type Point } from '@zt/core';
+import { boxOf, type Hoop, inflate, obstacleOutline, type Point, subtract } from '@zt/core';
 import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/uses/practice/index';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { ChalkCross, FigureTag } from '../../sheet/marks';
@@ -50,7 +50,7 @@ function OnCarriage({
   view,
   palette: p,
 }: BedProps & { hoop: Hoop; view: View; palette: Palette }) {
-  const at = (q: Point) => minus(q, state.needle);
+  const at = (q: Point) => subtract(q, state.needle);
   const rectangle = (w: number, h: number) =>
     [
       [-w, -h],
@@ -147,7 +147,7 @@ export function BedDrawing({ job, state }: BedProps) {
       ];
   return (
     <Sheet
-      focus={grown(boxOf(ring), (hoop?.fieldWidthMm ?? 100) * 0.35)}
+      focus={inflate(boxOf(ring), (hoop?.fieldWidthMm ?? 100) * 0.35)}
       room={8}
       description={`The practice machine from above. ${hoop ? `${hoop.name} on the carriage, ${state.latched ? 'latched' : 'not latched'}.` : 'No hoop on the carriage.'} The needle is ${state.needleWhole ? 'whole' : 'broken'}.`}
       draw={(view, palette) => {

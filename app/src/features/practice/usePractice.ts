@@ -1,5 +1,5 @@
 import type { Ticket } from '@zt/core';
-import { type PracticeCommand, type PracticeLie, STRAIGHT } from '@zt/core/uses/practice/index';
+import { type PracticeCommand, type PracticePose, STRAIGHT } from '@zt/core/uses/practice/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { type OnPractice, useLayPracticeMutation, usePressPracticeMutation } from '../../services/api';
 
@@ -13,10 +13,10 @@ export interface Practice {
   said: { ok: boolean; message: string };
   /** Why nothing was done, in words; null while all goes well. */
   failed: string | null;
-  lie: PracticeLie;
+  lie: PracticePose;
   press: (command: PracticeCommand) => void;
   /** Lays the ticket on anew, hooped so. */
-  layAnew: (lie: PracticeLie) => void;
+  layAnew: (lie: PracticePose) => void;
 }
 
 /** The server's own words for what it would not do, or that it did not answer. */
@@ -42,7 +42,7 @@ export function usePractice(ticket: Ticket): Practice {
   const laid = useRef(ticket);
   laid.current = ticket;
   const layAnew = useCallback(
-    async (next: PracticeLie) => {
+    async (next: PracticePose) => {
       setLie(next);
       setSaid(WELCOME);
       const answer = await lay({ ticket: laid.current, lie: next });

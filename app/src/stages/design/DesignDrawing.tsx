@@ -1,4 +1,4 @@
-import { boxOf, type DesignFacts, formatFigure, formatLength, grown } from '@zt/core';
+import { boxOf, type DesignFacts, formatFigure, formatLength, inflate } from '@zt/core';
 import { Path } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/DesignLayer';
@@ -19,7 +19,7 @@ function DrawnDesign({ facts }: { facts: DesignFacts }) {
   const gap = Math.max(facts.widthMm, facts.heightMm) * 0.12;
   return (
     <Sheet
-      focus={grown(box, gap * 1.6)}
+      focus={inflate(box, gap * 1.6)}
       description={`The design, ${formatLength(facts.widthMm, units)} wide and ${formatLength(facts.heightMm, units)} high, in ${facts.stops.length} colour stops.`}
       draw={(view, palette) => (
         <>

@@ -6,7 +6,7 @@ import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
-import type { Job } from '../../workers/inWorker';
+import type { WorkerJob } from '../../workers/inWorker';
 import { readDrawing } from '../../workers/readDrawing';
 
 /** Chooses an SVG file and reads it at its true size; a file that cannot be used leaves the ticket as it was. */
@@ -14,7 +14,7 @@ export function SvgChooser() {
   const { ticket, rules, change } = useOpenTicket();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
-  const [reading, setReading] = useState<Job<ReadSvg | SvgRefusal> | null>(null);
+  const [reading, setReading] = useState<WorkerJob<ReadSvg | SvgRefusal> | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const read = async (file: File) => {
     setRefusal(null);

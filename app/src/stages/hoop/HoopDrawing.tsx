@@ -1,4 +1,4 @@
-import { boxOf, centreOf, formatLength, grown, type LaidHoop, type Point, say, turn } from '@zt/core';
+import { boxOf, centreOf, formatLength, inflate, type LaidHoop, type Point, rotate, say } from '@zt/core';
 import { G, Path } from 'react-native-svg';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { FigureTag } from '../../sheet/marks';
@@ -29,7 +29,7 @@ function insetTowards(ring: readonly Point[], middle: Point, wallMm: number): Po
 export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
   const { hoop } = laid.verdict;
   const middle = centreOf(boxOf(laid.ring));
-  const way = turn(BRACKET[hoop.bracket], laid.onPieceDeg);
+  const way = rotate(BRACKET[hoop.bracket], laid.onPieceDeg);
   const half = (BRACKET[hoop.bracket].x === 0 ? hoop.ringHeightMm : hoop.ringWidthMm) / 2;
   const tab = [-0.12, 0.12].flatMap((side) =>
     [half, half + 16].map((out) => ({
@@ -156,7 +156,7 @@ export function HoopDrawing() {
   const fields = laid.split?.fields.flat() ?? [];
   return (
     <TicketSheet
-      focus={grown(boxOf([...laid.ring, ...plan.place.footprint, ...fields]), 34)}
+      focus={inflate(boxOf([...laid.ring, ...plan.place.footprint, ...fields]), 34)}
       draggable
       grip={grip}
       description={`${hoop.name} on the piece, ${plan.hoop?.method}; its field is ${formatLength(hoop.fieldWidthMm, units)} by ${formatLength(hoop.fieldHeightMm, units)}. ${say(laid.verdict.line, units)}`}

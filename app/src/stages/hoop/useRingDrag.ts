@@ -1,4 +1,4 @@
-import { distanceToSegment, opposite, type Point, turn } from '@zt/core';
+import { distanceToSegment, negate, type Point, rotate } from '@zt/core';
 import { useRef, useState } from 'react';
 import { useOpenTicket } from '../../hooks/useTicket';
 import type { Grip } from '../../sheet/TicketSheet';
@@ -20,9 +20,9 @@ export function useRingDrag(): Grip {
   };
   const onDrag = (by: Point) => {
     if (!laid) return;
-    start.current ??= opposite(laid.designAt);
+    start.current ??= negate(laid.designAt);
     setDragging(true);
-    const inHoop = turn(by, -laid.onPieceDeg);
+    const inHoop = rotate(by, -laid.onPieceDeg);
     const whole = (mm: number) => Math.round(mm) + 0;
     const shift = { x: whole(start.current.x + inHoop.x), y: whole(start.current.y + inHoop.y) };
     change(

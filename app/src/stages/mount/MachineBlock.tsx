@@ -1,4 +1,4 @@
-import { type Box, type LaidHoop, type MountPlan, turn } from '@zt/core';
+import { type Box, type LaidHoop, type MountPlan, rotate } from '@zt/core';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { toPx, type View } from '../../sheet/view';
 import { FONTS } from '../../theme/fonts';
@@ -59,7 +59,7 @@ export function MachineBlock({
 
 /** Arrow to the piece's top, from the hoop's middle outwards. */
 export function TopArrow({ laid, view, palette: p }: { laid: LaidHoop; view: View; palette: Palette }) {
-  const way = turn({ x: 0, y: -1 }, -laid.onPieceDeg);
+  const way = rotate({ x: 0, y: -1 }, -laid.onPieceDeg);
   const from = Math.max(laid.verdict.hoop.ringWidthMm, laid.verdict.hoop.ringHeightMm) / 2 + 4;
   const [a, b] = [from, from + 34].map((r) => toPx(view, { x: way.x * r, y: way.y * r }));
   if (!a || !b) return null;

@@ -1,8 +1,9 @@
 import {
+  add,
   type Box,
   boxOf,
   formatLength,
-  grown,
+  inflate,
   inHoopFrame,
   type LaidHoop,
   type MarkFound,
@@ -10,8 +11,7 @@ import {
   type MountPlan,
   obstacleOutline,
   type Point,
-  plus,
-  turn,
+  rotate,
 } from '@zt/core';
 import { useCallback, useRef } from 'react';
 import { G, Line, Path } from 'react-native-svg';
@@ -37,7 +37,7 @@ function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: Mou
     { x: hoop.ringWidthMm / 2, y: hoop.ringHeightMm / 2 },
   ]);
   const throat = mount.machine?.throatMm ?? 200;
-  const spread = grown(ring, SPREAD_MM * 0.5);
+  const spread = inflate(ring, SPREAD_MM * 0.5);
   return mount.machine?.bodySide === 'back'
     ? { ...spread, top: Math.min(spread.top, -throat - BODY_MM * 0.6) }
     : { ...spread, right: Math.max(spread.right, throat + BODY_MM) };
@@ -165,7 +165,7 @@ export function MountDrawing() {
   const { facts } = design;
   const found = mount.crooked?.lie.ok ? mount.crooked.lie : null;
   const outline = found
-    ? piece.geometry.outline.map((p) => plus(turn(p, found.turnDeg), found.shift))
+    ? piece.geometry.outline.map((p) => add(rotate(p, found.turnDeg), found.shift))
     : piece.geometry.outline.map((p) => inHoopFrame(p, laid));
   const onCloth = (palette: Palette) => paletteOnCloth(palette, piece.colour);
   return (
@@ -200,7 +200,7 @@ export function MountDrawing() {
             <ChalkCross key={r.mark} view={view} palette={onCloth(palette)} at={r} number={i + 1} size={10} />
           ))}
           {[0, 90].map((deg) => {
-            const [a, b] = [-14, 14].map((r) => toPx(view, turn({ x: r, y: 0 }, deg)));
+            const [a, b] = [-14, 14].map((r) => toPx(view, rotate({ x: r, y: 0 }, deg)));
             return a && b ? (
               <Line key={deg} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={palette.madder} strokeWidth={1.6} />
             ) : null;

@@ -1,4 +1,4 @@
-import { type Box, boxOf, grown, heightOf, type PlacePlan, type Plan, posesOf, widthOf } from '@zt/core';
+import { type Box, boxOf, heightOf, inflate, type PlacePlan, type Plan, posesOf, widthOf } from '@zt/core';
 
 /** Copies to either side of the middle that are seen on a narrow screen. */
 const NEIGHBOURS = 2.4;
@@ -16,7 +16,7 @@ export function placeFocus({ piece }: Plan, place: PlacePlan, wide = true): Box 
     const half = Math.min(widthOf(whole) / 2, place.run.pitchMm * NEIGHBOURS);
     return { left: -half, right: half, top: boxOf(place.footprint).top - half * 0.5, bottom: whole.bottom };
   }
-  if (posesOf(place).length > 1 || heightOf(whole) <= widthOf(whole) * 1.1) return grown(whole, 8);
+  if (posesOf(place).length > 1 || heightOf(whole) <= widthOf(whole) * 1.1) return inflate(whole, 8);
   const body = boxOf(sketch.hoopable);
   const box = boxOf(place.footprint);
   const moved = place.centre.y - place.ruled.y;

@@ -1,4 +1,4 @@
-import { boxOf, grown } from '@zt/core';
+import { boxOf, inflate } from '@zt/core';
 import { useOpenTicket } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/DesignLayer';
 import { Sheet } from '../../sheet/Sheet';
@@ -12,7 +12,7 @@ export function StitchDrawing() {
   const next = plan.stitch.stops[Math.min(ticket.stitch.stopsDone, plan.stitch.stops.length - 1)];
   return (
     <Sheet
-      focus={grown(boxOf(facts.hull), Math.max(facts.widthMm, facts.heightMm) * 0.15)}
+      focus={inflate(boxOf(facts.hull), Math.max(facts.widthMm, facts.heightMm) * 0.15)}
       description={`The design up to colour ${Math.min(ticket.stitch.stopsDone + 1, facts.stops.length)}, ${next?.name ?? ''}.`}
       draw={(view, palette) => (
         <>

@@ -28,19 +28,19 @@ export const centreOf = (box: Box): Point => ({
   y: (box.top + box.bottom) / 2,
 });
 
-/** Whether a box holds another, edges included; `hairMm` forgives rounding. */
-export const holds = (box: Box, inner: Box, hairMm = 0): boolean =>
-  inner.left >= box.left - hairMm &&
-  inner.right <= box.right + hairMm &&
-  inner.top >= box.top - hairMm &&
-  inner.bottom <= box.bottom + hairMm;
+/** Whether a box contains another, edges included; `toleranceMm` forgives rounding. */
+export const contains = (box: Box, inner: Box, toleranceMm = 0): boolean =>
+  inner.left >= box.left - toleranceMm &&
+  inner.right <= box.right + toleranceMm &&
+  inner.top >= box.top - toleranceMm &&
+  inner.bottom <= box.bottom + toleranceMm;
 
-/** Whether a box holds a point, edges included. */
-export const holdsPoint = (box: Box, { x, y }: Point, hairMm = 0): boolean =>
-  holds(box, { left: x, right: x, top: y, bottom: y }, hairMm);
+/** Whether a box contains a point, edges included. */
+export const boxContainsPoint = (box: Box, { x, y }: Point, toleranceMm = 0): boolean =>
+  contains(box, { left: x, right: x, top: y, bottom: y }, toleranceMm);
 
 /** The point of a box nearest to a point. */
-export const nearestIn = (box: Box, p: Point): Point => ({
+export const clampTo = (box: Box, p: Point): Point => ({
   x: Math.min(Math.max(p.x, box.left), box.right),
   y: Math.min(Math.max(p.y, box.top), box.bottom),
 });
@@ -66,7 +66,7 @@ export function cornersOf(box: Box): Point[] {
 }
 
 /** The box grown by a margin on all sides (shrunk when it is negative). */
-export function grown(box: Box, margin: number): Box {
+export function inflate(box: Box, margin: number): Box {
   return {
     left: box.left - margin,
     top: box.top - margin,

@@ -1,4 +1,4 @@
-import { dot, minus, ORIGIN, type Point } from './point';
+import { dot, ORIGIN, type Point, subtract } from './point';
 import type { Polygon } from './polygon';
 
 /** Steps after which the answer is as near as floats allow. */
@@ -21,7 +21,7 @@ function support(polygon: Polygon, way: Point): Point {
 
 /** The point of a segment nearest the origin, with the ends it needs. */
 function nearestOnSegment(a: Point, b: Point): { at: Point; kept: Point[] } {
-  const ab = minus(b, a);
+  const ab = subtract(b, a);
   const length = dot(ab, ab);
   const t = length === 0 ? 0 : -dot(a, ab) / length;
   if (t <= 0) return { at: a, kept: [a] };
@@ -45,12 +45,12 @@ function nearestOnTriangle(a: Point, b: Point, c: Point): { at: Point; kept: Poi
  * and Keerthi (1988): each step costs one look at every vertex.
  */
 export function convexDistance(a: Polygon, b: Polygon): number {
-  let at = minus(a[0] ?? ORIGIN, b[0] ?? ORIGIN);
+  let at = subtract(a[0] ?? ORIGIN, b[0] ?? ORIGIN);
   let simplex: Point[] = [at];
   for (let step = 0; step < MOST_STEPS; step++) {
     const square = dot(at, at);
     if (square < NEAR_ENOUGH) return 0;
-    const next = minus(support(a, { x: -at.x, y: -at.y }), support(b, at));
+    const next = subtract(support(a, { x: -at.x, y: -at.y }), support(b, at));
     if (square - dot(at, next) <= NEAR_ENOUGH * square) return Math.sqrt(square);
     simplex.push(next);
     const [p, q, r] = simplex;

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
-import { boxAbout, boxOf, centreOf, holds, holdsPoint, nearestIn } from './box';
+import { boxAbout, boxContainsPoint, boxOf, centreOf, clampTo, contains } from './box';
 import {
+  add,
   distance,
   distanceToSegment,
   fullTurnDeg,
   nearestOnSegment,
-  opposite,
-  plus,
+  negate,
+  rotate,
   shortTurnDeg,
-  turn,
 } from './point';
 
 const mm = fc.double({ min: -500, max: 500, noNaN: true });
@@ -20,7 +20,7 @@ describe('turns', () => {
     fc.assert(
       fc.property(fc.integer({ min: -2000, max: 2000 }), point, (degrees, p) => {
         const [full, short] = [fullTurnDeg(degrees), shortTurnDeg(degrees)];
-        const same = [full, short].every((t) => distance(turn(p, t), turn(p, degrees)) < 1e-9);
+        const same = [full, short].every((t) => distance(rotate(p, t), rotate(p, degrees)) < 1e-9);
         return same && full >= 0 && full < 360 && short >= -180 && short < 180;
       }),
     );
@@ -32,11 +32,11 @@ describe('turns', () => {
   it('the opposite way brings back, and nothing stays nothing', () => {
     fc.assert(
       fc.property(point, (p) => {
-        const back = plus(p, opposite(p));
+        const back = add(p, negate(p));
         return back.x === 0 && back.y === 0;
       }),
     );
-    expect(Object.is(opposite({ x: 0, y: 0 }).x, 0)).toBe(true);
+    expect(Object.is(negate({ x: 0, y: 0 }).x, 0)).toBe(true);
   });
 });
 
@@ -63,26 +63,28 @@ describe('the nearest point of a segment', () => {
 describe('boxes', () => {
   it('hold what lies in them, edges included, and a hair beyond where that is forgiven', () => {
     const outer = boxAbout({ x: 10, y: 20 }, 100, 60);
-    expect(holds(outer, outer)).toBe(true);
-    expect(holds(outer, { ...outer, right: outer.right + 0.5 })).toBe(false);
-    expect(holds(outer, { ...outer, right: outer.right + 0.5 }, 0.5)).toBe(true);
-    expect([holdsPoint(outer, { x: -40, y: 20 }), holdsPoint(outer, { x: -40.1, y: 20 })]).toEqual([
-      true,
-      false,
-    ]);
+    expect(contains(outer, outer)).toBe(true);
+    expect(contains(outer, { ...outer, right: outer.right + 0.5 })).toBe(false);
+    expect(contains(outer, { ...outer, right: outer.right + 0.5 }, 0.5)).toBe(true);
+    expect([
+      boxContainsPoint(outer, { x: -40, y: 20 }),
+      boxContainsPoint(outer, { x: -40.1, y: 20 }),
+    ]).toEqual([true, false]);
     expect(centreOf(outer)).toEqual({ x: 10, y: 20 });
   });
 
   it('the nearest point in a box is in it, and no corner or edge point is nearer', () => {
     fc.assert(
       fc.property(box, point, (b, p) => {
-        const near = nearestIn(b, p);
+        const near = clampTo(b, p);
         const share = (from: number, to: number, i: number) => from + ((to - from) * i) / 8;
         const grid = Array.from({ length: 81 }, (_, k) => ({
           x: share(b.left, b.right, k % 9),
           y: share(b.top, b.bottom, Math.floor(k / 9)),
         }));
-        return holdsPoint(b, near, 1e-9) && grid.every((g) => distance(p, g) >= distance(p, near) - 1e-9);
+        return (
+          boxContainsPoint(b, near, 1e-9) && grid.every((g) => distance(p, g) >= distance(p, near) - 1e-9)
+        );
       }),
     );
   });

@@ -7,10 +7,10 @@ export interface Point {
 export const ORIGIN: Point = { x: 0, y: 0 };
 const RAD_PER_DEG = Math.PI / 180;
 
-export const plus = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
-export const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
+export const add = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
+export const subtract = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
 /** The same way back; never −0. */
-export const opposite = (p: Point): Point => ({ x: 0 - p.x, y: 0 - p.y });
+export const negate = (p: Point): Point => ({ x: 0 - p.x, y: 0 - p.y });
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 export const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
 /** The same turn from 0 up to 360°. */
@@ -20,15 +20,15 @@ export const shortTurnDeg = (degrees: number): number => fullTurnDeg(degrees + 1
 export const toRad = (degrees: number): number => degrees * RAD_PER_DEG;
 
 /**
- * Turns a point about the origin. Positive is clockwise as seen, because y runs down.
+ * Rotates a point about the origin. Positive is clockwise as seen, because y runs down.
  * Quarter turns are exact, so that a box turned by 90° keeps its sides to the last bit.
  */
-export function turn(point: Point, degrees: number): Point {
+export function rotate(point: Point, degrees: number): Point {
   const [cos, sin] = turnCosSin(degrees);
   return { x: point.x * cos - point.y * sin, y: point.x * sin + point.y * cos };
 }
 
-/** Turns points about the origin, as `turn` does, and moves them. The angle is looked up once. */
+/** Rotates points about the origin, as `rotate` does, and moves them. The angle is looked up once. */
 export function turnedAndMoved(points: readonly Point[], degrees: number, to: Point): Point[] {
   const [cos, sin] = turnCosSin(degrees);
   return points.map((p) => ({ x: p.x * cos - p.y * sin + to.x, y: p.x * sin + p.y * cos + to.y }));
@@ -51,10 +51,10 @@ function turnCosSin(degrees: number): [number, number] {
 
 /** The point of the segment from a to b nearest to a point; their own place where they coincide. */
 export function nearestOnSegment(point: Point, a: Point, b: Point): Point {
-  const along = minus(b, a);
+  const along = subtract(b, a);
   const squared = dot(along, along);
   if (squared === 0) return a;
-  const t = Math.min(1, Math.max(0, dot(minus(point, a), along) / squared));
+  const t = Math.min(1, Math.max(0, dot(subtract(point, a), along) / squared));
   return { x: a.x + t * along.x, y: a.y + t * along.y };
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { boxAbout, boxOf, cornersOf, grown, heightOf, widthOf } from './box';
-import { distance, distanceToSegment, minus, type Point, plus, turn } from './point';
+import { boxAbout, boxOf, cornersOf, heightOf, inflate, widthOf } from './box';
+import { add, distance, distanceToSegment, type Point, rotate, subtract } from './point';
 import {
   clearanceBetween,
   clearanceToLine,
@@ -21,26 +21,26 @@ const SQUARE = cornersOf(boxAbout({ x: 0, y: 0 }, 20, 20));
 function along(points: readonly Point[], closed: boolean, perSegment = 200): Point[] {
   return segmentsOf(points, closed).flatMap(([a, b]) =>
     Array.from({ length: perSegment + 1 }, (_, i) =>
-      plus(a, { x: ((b.x - a.x) * i) / perSegment, y: ((b.y - a.y) * i) / perSegment }),
+      add(a, { x: ((b.x - a.x) * i) / perSegment, y: ((b.y - a.y) * i) / perSegment }),
     ),
   );
 }
 
 describe('turn', () => {
   it('is clockwise as seen, and exact at quarter turns', () => {
-    expect(turn({ x: 1, y: 0 }, 90)).toEqual({ x: 0, y: 1 });
-    expect(turn({ x: 3, y: 7 }, 180)).toEqual({ x: -3, y: -7 });
-    expect(turn({ x: 3, y: 7 }, -90)).toEqual({ x: 7, y: -3 });
-    expect(turn({ x: 3, y: 7 }, 360)).toEqual({ x: 3, y: 7 });
+    expect(rotate({ x: 1, y: 0 }, 90)).toEqual({ x: 0, y: 1 });
+    expect(rotate({ x: 3, y: 7 }, 180)).toEqual({ x: -3, y: -7 });
+    expect(rotate({ x: 3, y: 7 }, -90)).toEqual({ x: 7, y: -3 });
+    expect(rotate({ x: 3, y: 7 }, 360)).toEqual({ x: 3, y: 7 });
   });
 
   it('keeps lengths, and undoes itself', () => {
     fc.assert(
       fc.property(point, fc.integer({ min: -720, max: 720 }), (p, degrees) => {
-        const back = turn(turn(p, degrees), -degrees);
+        const back = rotate(rotate(p, degrees), -degrees);
         return (
           distance(back, p) < 1e-9 &&
-          Math.abs(Math.hypot(p.x, p.y) - distance(turn(p, degrees), { x: 0, y: 0 })) < 1e-9
+          Math.abs(Math.hypot(p.x, p.y) - distance(rotate(p, degrees), { x: 0, y: 0 })) < 1e-9
         );
       }),
     );
@@ -57,9 +57,9 @@ describe('boxes', () => {
         );
       }),
     );
-    const box = grown(boxAbout({ x: 5, y: 5 }, 4, 2), 3);
+    const box = inflate(boxAbout({ x: 5, y: 5 }, 4, 2), 3);
     expect([widthOf(box), heightOf(box)]).toEqual([10, 8]);
-    expect(minus({ x: 3, y: 1 }, { x: 1, y: 4 })).toEqual({ x: 2, y: -3 });
+    expect(subtract({ x: 3, y: 1 }, { x: 1, y: 4 })).toEqual({ x: 2, y: -3 });
   });
 });
 

@@ -1,5 +1,5 @@
 import { boxOf, centreOf } from '../../base/geometry/box';
-import { minus, type Point, plus } from '../../base/geometry/point';
+import { add, type Point, subtract } from '../../base/geometry/point';
 import { clearanceBetween, hullOf, type Polygon } from '../../base/geometry/polygon';
 import type { Artwork } from '../../model/ticket/design';
 import { withWordsWhole } from './words';
@@ -29,7 +29,7 @@ export const movedPath = (d: string, by: Point): string =>
 function hullOfPath({ d, strokeMm }: Artwork['paths'][number]): Point[] {
   const half = (strokeMm ?? 0) / 2;
   const corners = [-half, half].flatMap((x) => [-half, half].map((y) => ({ x, y })));
-  return hullOf(pointsOfPath(d).flatMap((p) => (half === 0 ? [p] : corners.map((c) => plus(p, c)))));
+  return hullOf(pointsOfPath(d).flatMap((p) => (half === 0 ? [p] : corners.map((c) => add(p, c)))));
 }
 
 /** Joins shapes that lie together into elements, in drawing order: connected parts of "nearer than so much". */
@@ -84,17 +84,17 @@ const middleOf = (polygon: Polygon): Point => centreOf(boxOf(polygon));
 export function arranged(artwork: Artwork, moves: readonly Point[]): Artwork {
   const elements = elementsOf(artwork);
   if (moves.length === 0 || moves.length !== elements.length) return artwork;
-  const moved = elements.map(({ hull }, i) => hull.map((p) => plus(p, moves[i] ?? p)));
+  const moved = elements.map(({ hull }, i) => hull.map((p) => add(p, moves[i] ?? p)));
   const centre = middleOf(moved.flat());
   const moveOf = new Map(elements.flatMap(({ paths }, i) => paths.map((path) => [path, moves[i]] as const)));
   return {
     ...artwork,
     paths: artwork.paths.map((path, i) => ({
       ...path,
-      d: movedPath(path.d, minus(moveOf.get(i) ?? centre, centre)),
+      d: movedPath(path.d, subtract(moveOf.get(i) ?? centre, centre)),
     })),
-    hull: hullOf(moved.flat()).map((p) => minus(p, centre)),
-    fileCentre: minus(artwork.fileCentre, centre),
+    hull: hullOf(moved.flat()).map((p) => subtract(p, centre)),
+    fileCentre: subtract(artwork.fileCentre, centre),
   };
 }
 
@@ -134,12 +134,12 @@ export function gathered(
     for (let step = 1; step <= STEPS; step++) {
       const by = step / STEPS;
       const moves = centres.map((c) => ({ x: -c.x * by * way.x + 0, y: -c.y * by * way.y + 0 }));
-      const hulls = elements.map(({ hull }, i) => hull.map((p) => plus(p, moves[i] ?? p)));
+      const hulls = elements.map(({ hull }, i) => hull.map((p) => add(p, moves[i] ?? p)));
       const gap = leastGap(hulls);
       if (gap < gapMm) break;
       const hull = hullOf(hulls.flat());
       const centre = middleOf(hull);
-      if (fits(hull.map((p) => minus(p, centre)))) return { moves, gapMm: gap };
+      if (fits(hull.map((p) => subtract(p, centre)))) return { moves, gapMm: gap };
     }
   }
   return null;

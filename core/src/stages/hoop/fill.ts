@@ -1,5 +1,5 @@
 import { boxAbout, heightOf, widthOf } from '../../base/geometry/box';
-import { minus, type Point, turn } from '../../base/geometry/point';
+import { type Point, rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import { cutToBox } from './split';
 
@@ -19,7 +19,7 @@ export function fillPercent(
   piece: Polygon,
 ): number {
   const box = boxAbout({ x: 0, y: 0 }, ring.widthMm, ring.heightMm);
-  const inRing = piece.map((p) => turn(minus(p, ring.centre), -ring.turnDeg));
+  const inRing = piece.map((p) => rotate(subtract(p, ring.centre), -ring.turnDeg));
   const shared = Math.abs(twiceArea(cutToBox(inRing, box))) / 2;
   return Math.min(100, (100 * shared) / (widthOf(box) * heightOf(box)));
 }

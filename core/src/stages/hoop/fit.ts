@@ -1,5 +1,5 @@
 import { type Box, boxOf, cornersOf, heightOf, widthOf } from '../../base/geometry/box';
-import { dot, type Point, plus, turn } from '../../base/geometry/point';
+import { add, dot, type Point, rotate } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 
 /** A stitch field, mm. A round one is as wide as high. */
@@ -23,7 +23,7 @@ export interface Miss {
 }
 
 /** The design's outline in the hoop frame, about its own centre. */
-export const turnedHull = (hull: Polygon, turnDeg: number): Point[] => hull.map((p) => turn(p, turnDeg));
+export const turnedHull = (hull: Polygon, turnDeg: number): Point[] => hull.map((p) => rotate(p, turnDeg));
 
 /**
  * Why a design does not lie inside a stitch field, or null when every point does; the edge counts as inside.
@@ -96,7 +96,7 @@ function roomOfPoint(p: Point, way: Point, field: Field): number {
  */
 export function roomTowards(hull: Polygon, field: Field, pose: Pose, way: Point): number {
   if (whyDesignDoesNotFit(hull, field, pose)) return 0;
-  const points = turnedHull(hull, pose.turnDeg).map((p) => plus(p, pose));
+  const points = turnedHull(hull, pose.turnDeg).map((p) => add(p, pose));
   return Math.max(0, Math.min(Infinity, ...points.map((p) => roomOfPoint(p, way, field))));
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { boxAbout, cornersOf } from '../../base/geometry/box';
-import { type Point, turn } from '../../base/geometry/point';
+import { type Point, rotate } from '../../base/geometry/point';
 import { clearanceToLine, containsPoint, hullOf } from '../../base/geometry/polygon';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
@@ -40,7 +40,7 @@ function samplesInside(
   return hull.every((a, i) => {
     const b = hull[(i + 1) % hull.length] ?? a;
     return Array.from({ length: 25 }, (_, k) => {
-      const p = turn({ x: a.x + ((b.x - a.x) * k) / 24, y: a.y + ((b.y - a.y) * k) / 24 }, at.turnDeg);
+      const p = rotate({ x: a.x + ((b.x - a.x) * k) / 24, y: a.y + ((b.y - a.y) * k) / 24 }, at.turnDeg);
       const [x, y] = [p.x + at.x, p.y + at.y];
       return field.round
         ? Math.hypot(x, y) <= field.widthMm / 2
@@ -56,7 +56,7 @@ function onTheEdge(
   at: { turnDeg: number; x: number; y: number },
 ): boolean {
   return hull.some((point) => {
-    const p = turn(point, at.turnDeg);
+    const p = rotate(point, at.turnDeg);
     const [x, y] = [Math.abs(p.x + at.x), Math.abs(p.y + at.y)];
     const gaps = field.round
       ? [Math.hypot(x, y) - field.widthMm / 2]

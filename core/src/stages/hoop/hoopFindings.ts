@@ -1,4 +1,4 @@
-import { type Point, plus, turn } from '../../base/geometry/point';
+import { add, type Point, rotate } from '../../base/geometry/point';
 import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
@@ -7,7 +7,7 @@ import type { HoopInput, Method } from '../../model/ticket/hoop';
 import { densityRank } from '../design/planDesign';
 import { isKnit } from '../piece/isKnit';
 import { type Miss, whyDesignDoesNotFit } from './fit';
-import { fieldOf, type HoopQuestion, type HoopVerdict, missInWords, whyNotClosed } from './judgeHoop';
+import { fieldOf, type HoopSetting, type HoopVerdict, missInWords, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
 import { rescuesFor } from './rescues';
 import { floatRescue, hoopRescue, wholeRescue } from './rescues/method';
@@ -19,18 +19,18 @@ export interface HoopTrouble {
   verdicts: readonly HoopVerdict[];
   method: Method;
   input: HoopInput;
-  q: HoopQuestion;
+  q: HoopSetting;
   rescue: Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'>;
 }
 
 /** The design's point that reaches farthest past the field, in the piece frame. */
-function farthestOut(laid: LaidHoop, q: HoopQuestion): Point {
+function farthestOut(laid: LaidHoop, q: HoopSetting): Point {
   const { fieldWidthMm, fieldHeightMm } = laid.verdict.hoop;
   let worst = { past: -Infinity, at: q.designCentre };
   for (const point of q.facts.hull) {
-    const inHoop = plus(turn(point, -laid.turnDeg), laid.designAt);
+    const inHoop = add(rotate(point, -laid.turnDeg), laid.designAt);
     const past = Math.max(Math.abs(inHoop.x) - fieldWidthMm / 2, Math.abs(inHoop.y) - fieldHeightMm / 2);
-    if (past > worst.past) worst = { past, at: plus(q.designCentre, turn(point, q.designTurnDeg)) };
+    if (past > worst.past) worst = { past, at: add(q.designCentre, rotate(point, q.designTurnDeg)) };
   }
   return worst.at;
 }
@@ -132,7 +132,7 @@ export function splitFindings({ split }: LaidHoop): Finding[] {
 }
 
 /** A heavy design floated on a knit. */
-export function methodFindings(method: Method, laid: LaidHoop | null, q: HoopQuestion): Finding[] {
+export function methodFindings(method: Method, laid: LaidHoop | null, q: HoopSetting): Finding[] {
   if (method !== 'floated' || !isKnit(q.fabric, q.rules) || densityRank(q.facts.densityClass) < 3) return [];
   const canHoop = laid?.verdict.whyNotHooped.length === 0;
   return [

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { boxAbout, boxOf, cornersOf } from '../../base/geometry/box';
-import { minus, turn } from '../../base/geometry/point';
+import { rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
@@ -39,7 +39,7 @@ describe('hoopings of several copies', () => {
           const groups = hoopingsFor(footprints, { ...FIELD, turnDeg });
           const all = groups.flatMap((g) => g.copies).sort((a, b) => a - b);
           const fits = groups.every((g) => {
-            const box = boxOf(g.copies.flatMap((i) => (footprints[i] ?? []).map((p) => turn(p, -turnDeg))));
+            const box = boxOf(g.copies.flatMap((i) => (footprints[i] ?? []).map((p) => rotate(p, -turnDeg))));
             return (
               g.copies.length === 1 || (box.right - box.left <= 130.001 && box.bottom - box.top <= 180.001)
             );
@@ -140,7 +140,7 @@ describe('the ring of each hooping', () => {
           for (const corner of ring)
             expect(Math.max(Math.abs(corner.x), Math.abs(corner.y))).toBeLessThanOrEqual(300 - CLEAR + 1e-6);
           for (const p of copies.flatMap((i) => footprints[i] ?? [])) {
-            const inHoop = turn(minus(p, centre), -turnDeg);
+            const inHoop = rotate(subtract(p, centre), -turnDeg);
             expect(Math.abs(inHoop.x)).toBeLessThanOrEqual(65 + 1e-6);
             expect(Math.abs(inHoop.y)).toBeLessThanOrEqual(90 + 1e-6);
           }

@@ -3,12 +3,12 @@ import {
   boxAbout,
   boxOf,
   centreOf,
+  contains,
   cornersOf,
   heightOf,
-  holds,
   widthOf,
 } from '../../base/geometry/box';
-import { ORIGIN, type Point, turn } from '../../base/geometry/point';
+import { ORIGIN, type Point, rotate } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import type { Hoop } from '../../model/shelf';
 import type { PieceOutline } from '../piece/geometry';
@@ -28,7 +28,7 @@ export interface LaidHooping extends Hooping {
   lies: boolean;
 }
 
-interface Field {
+interface GroupingField {
   widthMm: number;
   heightMm: number;
   /** The hoop's turn on the piece, clockwise. */
@@ -36,8 +36,8 @@ interface Field {
 }
 
 const EDGE_MM = 1e-6;
-const inside = (box: Box, left: number, top: number, field: Field): boolean =>
-  holds({ left, top, right: left + field.widthMm, bottom: top + field.heightMm }, box, EDGE_MM);
+const inside = (box: Box, left: number, top: number, field: GroupingField): boolean =>
+  contains({ left, top, right: left + field.widthMm, bottom: top + field.heightMm }, box, EDGE_MM);
 
 /**
  * Groups copies into hoopings, from left to right in the hoop's own frame: each hooping begins with the leftmost
@@ -45,21 +45,21 @@ const inside = (box: Box, left: number, top: number, field: Field): boolean =>
  * hoopings there can be (interval stabbing); over an area it is near it. A copy larger than the field has a
  * hooping of its own. Copies keep their own turn; the hoop does not turn between hoopings.
  */
-export function hoopingsFor(footprints: readonly Polygon[], field: Field): Hooping[] {
-  const boxes = footprints.map((f) => boxOf(f.map((p) => turn(p, -field.turnDeg))));
+export function hoopingsFor(footprints: readonly Polygon[], field: GroupingField): Hooping[] {
+  const boxes = footprints.map((f) => boxOf(f.map((p) => rotate(p, -field.turnDeg))));
   const left = new Set(boxes.keys());
   const hoopings: Hooping[] = [];
   while (left.size > 0) {
     const copies = nextHooping(boxes, left, field);
     for (const i of copies) left.delete(i);
     const all = boxOf(copies.flatMap((i) => cornersOf(boxes[i] ?? boxOf([]))));
-    hoopings.push({ copies, centre: turn(centreOf(all), field.turnDeg) });
+    hoopings.push({ copies, centre: rotate(centreOf(all), field.turnDeg) });
   }
   return hoopings;
 }
 
 /** The field of a hoop as copies are grouped in it: of a round one the square inside it. */
-export function groupingField({ fieldWidthMm, fieldHeightMm, round }: Hoop): Omit<Field, 'turnDeg'> {
+export function groupingField({ fieldWidthMm, fieldHeightMm, round }: Hoop): Omit<GroupingField, 'turnDeg'> {
   const share = round ? Math.SQRT1_2 : 1;
   return { widthMm: fieldWidthMm * share, heightMm: fieldHeightMm * share };
 }
@@ -77,7 +77,7 @@ export function layHoopings(
   const field = groupingField(hoop);
   const face = boxOf(outline.hoopable);
   return hoopings.map((hooping) => {
-    const reached = boxOf(hooping.copies.flatMap((i) => footprints[i] ?? []).map((p) => turn(p, -turnDeg)));
+    const reached = boxOf(hooping.copies.flatMap((i) => footprints[i] ?? []).map((p) => rotate(p, -turnDeg)));
     const free = (side: number, taken: number) => Math.max(0, side - taken);
     const allowed = boxAbout(
       ORIGIN,
@@ -92,7 +92,7 @@ export function layHoopings(
   });
 }
 
-function nextHooping(boxes: readonly Box[], left: ReadonlySet<number>, field: Field): number[] {
+function nextHooping(boxes: readonly Box[], left: ReadonlySet<number>, field: GroupingField): number[] {
   const waiting = [...left];
   const first = waiting.reduce((a, b) => ((boxes[b]?.left ?? 0) < (boxes[a]?.left ?? 0) ? b : a));
   const start = boxes[first];

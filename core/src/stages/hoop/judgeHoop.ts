@@ -1,5 +1,5 @@
 import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
-import { opposite, type Point } from '../../base/geometry/point';
+import { negate, type Point } from '../../base/geometry/point';
 import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
@@ -37,7 +37,7 @@ export interface HoopVerdict {
   line: Phrase;
 }
 
-export interface HoopQuestion {
+export interface HoopSetting {
   facts: DesignFacts;
   designCentre: Point;
   designTurnDeg: number;
@@ -57,18 +57,18 @@ export const fieldOf = (hoop: Hoop): Field => ({
 });
 
 /** A field and a ring turned by 180° lie as they did, so the half turns follow from 0° and 90°. */
-function judgeTurns(hoop: Hoop, q: HoopQuestion): TurnVerdict[] {
+function judgeTurns(hoop: Hoop, q: HoopSetting): TurnVerdict[] {
   const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, hoop.mayTurn ? 90 : 0, q)];
   const about = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
     ...turn,
     turnDeg,
-    designAt: turn.designAt && opposite(turn.designAt),
+    designAt: turn.designAt && negate(turn.designAt),
   });
   const half = about(upright, 180);
   return hoop.mayTurn ? [upright, quarter, half, about(quarter, 270)] : [upright, half];
 }
 
-function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdict {
+function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopSetting): TurnVerdict {
   const field = fieldOf(hoop);
   const allowed = allowedCentres(q.facts.hull, field, -turnDeg);
   const miss = allowed ? null : whyDesignDoesNotFit(q.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
@@ -84,7 +84,7 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): TurnVerdi
 }
 
 /** Why this hoop cannot close on this cloth, wherever it is laid. */
-export function whyNotClosed(hoop: Hoop, q: HoopQuestion): Phrase[] {
+export function whyNotClosed(hoop: Hoop, q: HoopSetting): Phrase[] {
   const why: Phrase[] = [];
   const kind = hoopKindOf(hoop);
   const closesMm = closesOnMm(hoop, q.rules);
@@ -97,7 +97,7 @@ export function whyNotClosed(hoop: Hoop, q: HoopQuestion): Phrase[] {
 }
 
 /** Why this hoop cannot close on the cloth where the design goes. */
-function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion): Phrase[] {
+function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopSetting): Phrase[] {
   const why = whyNotClosed(hoop, q);
   const fitting = turns.filter((t) => t.miss === null);
   if (fitting.length > 0 && fitting.every((t) => t.designAt === null)) {
@@ -114,7 +114,7 @@ function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopQuestion
  */
 export function whyNotIn(
   hoop: Hoop,
-  { outline, opened, rules }: Pick<HoopQuestion, 'outline' | 'opened' | 'rules'>,
+  { outline, opened, rules }: Pick<HoopSetting, 'outline' | 'opened' | 'rules'>,
 ): Phrase | null {
   const wrong = whyHoopCannotBe(hoop);
   if (wrong)
@@ -159,7 +159,7 @@ function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
 }
 
 /** Judges one hoop in four turns: the field, the ring on the cloth, the opening, the thickness. */
-export function judgeHoop(hoop: Hoop, q: HoopQuestion): HoopVerdict {
+export function judgeHoop(hoop: Hoop, q: HoopSetting): HoopVerdict {
   const turns = judgeTurns(hoop, q);
   const verdict = {
     hoop,

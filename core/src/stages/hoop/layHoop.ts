@@ -1,5 +1,5 @@
 import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
-import { opposite, type Point, plus, turn } from '../../base/geometry/point';
+import { add, negate, type Point, rotate } from '../../base/geometry/point';
 import { type Polygon, placed } from '../../base/geometry/polygon';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
@@ -9,7 +9,7 @@ import { elementsOf } from '../design/elements';
 import type { DesignFacts } from '../design/planDesign';
 import { fillPercent } from './fill';
 import { allowedRegion, crookedRoom, type Field, type Pose, roomTowards, whyDesignDoesNotFit } from './fit';
-import { fieldOf, type HoopQuestion, type HoopVerdict } from './judgeHoop';
+import { fieldOf, type HoopSetting, type HoopVerdict } from './judgeHoop';
 import { fieldOnPiece, hoopCentre, ringLies, ringOnPiece } from './ring';
 import { type Split, type SplitPart, splitDesign } from './split';
 
@@ -51,7 +51,7 @@ export interface LaidHoop {
 }
 
 /** How a hoop is to lie about what it stitches. */
-export interface HoopLie {
+export interface HoopPose {
   turnDeg: QuarterTurn;
   /** The design's centre in the hoop frame. */
   designAt: Point;
@@ -66,7 +66,7 @@ export function designAtFor(
   method: Method,
   shift: Point | null,
 ): Point {
-  if (shift) return opposite(shift);
+  if (shift) return negate(shift);
   const found = verdict.turns.find((t) => t.turnDeg === turnDeg)?.designAt;
   return (method === 'hooped' ? found : null) ?? { x: 0, y: 0 };
 }
@@ -74,18 +74,18 @@ export function designAtFor(
 /** The ways to move on the piece, as they lie in the hoop. */
 function roomIn(hoop: Hoop, hull: Polygon, pose: Pose, onPieceDeg: number): LaidHoop['room'] {
   const towards = (x: number, y: number) =>
-    roomTowards(hull, fieldOf(hoop), pose, turn({ x, y }, -onPieceDeg));
+    roomTowards(hull, fieldOf(hoop), pose, rotate({ x, y }, -onPieceDeg));
   return { up: towards(0, -1), down: towards(0, 1), left: towards(-1, 0), right: towards(1, 0) };
 }
 
-const lies = (ring: Polygon, q: HoopQuestion): boolean =>
+const lies = (ring: Polygon, q: HoopSetting): boolean =>
   ringLies(ring, q.outline, numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm));
 
 /** Lays a hoop on the piece in one turn. */
 export function layHoop(
   verdict: HoopVerdict,
-  { turnDeg, designAt, hull }: HoopLie,
-  q: HoopQuestion,
+  { turnDeg, designAt, hull }: HoopPose,
+  q: HoopSetting,
 ): LaidHoop {
   const onPieceDeg = q.designTurnDeg + turnDeg;
   const pose = { centre: hoopCentre(q.designCentre, onPieceDeg, designAt), turnDeg: onPieceDeg };
@@ -120,7 +120,7 @@ const elementHulls = ({ artwork, scale }: DesignFacts): Polygon[] =>
   artwork ? elementsOf(artwork).map(({ hull }) => hull.map((p) => ({ x: p.x * scale, y: p.y * scale }))) : [];
 
 /** A design split for a hoop in one of its turns; null where its field is too small for any part. */
-export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Split | null =>
+export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopSetting): Split | null =>
   splitDesign({
     hull: q.facts.hull,
     field: fieldOf(hoop),
@@ -135,7 +135,7 @@ export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Spl
 export const hoopingsOfSplit = ({ parts, byPositions }: Split): number => (byPositions ? 1 : parts.length);
 
 /** The turns in which a split takes the fewest hoopings, and of those the fewest parts, with the split. */
-export function splitsOf(verdict: HoopVerdict, q: HoopQuestion): { turnDeg: QuarterTurn; split: Split }[] {
+export function splitsOf(verdict: HoopVerdict, q: HoopSetting): { turnDeg: QuarterTurn; split: Split }[] {
   const all = verdict.turns.flatMap(({ turnDeg }) => {
     const split = splitFor(verdict.hoop, turnDeg, q);
     return split ? [{ turnDeg, split }] : [];
@@ -152,11 +152,11 @@ export function layPart(
   verdict: HoopVerdict,
   turnDeg: QuarterTurn,
   { split, index }: { split: Split; index: number },
-  q: HoopQuestion,
+  q: HoopSetting,
 ): LaidHoop | null {
-  const lieOf = (part: SplitPart): HoopLie => ({
+  const lieOf = (part: SplitPart): HoopPose => ({
     turnDeg,
-    designAt: turn(opposite(part.centre), -turnDeg),
+    designAt: rotate(negate(part.centre), -turnDeg),
     hull: part.hull,
   });
   const at = Math.min(index, split.parts.length - 1);
@@ -175,7 +175,7 @@ export function layPart(
       index: at,
       part,
       fields: all.map((each) => each.field),
-      crosses: split.crosses.map((cross) => plus(q.designCentre, turn(cross, q.designTurnDeg))),
+      crosses: split.crosses.map((cross) => add(q.designCentre, rotate(cross, q.designTurnDeg))),
       lies: rings.every((ring) => lies(ring, q)),
     },
   };

@@ -1,18 +1,18 @@
-import { boxOf, heightOf, nearestIn, widthOf } from '../../base/geometry/box';
-import { distance, minus, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import { boxOf, clampTo, heightOf, widthOf } from '../../base/geometry/box';
+import { add, distance, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import type { Hoop } from '../../model/shelf';
 import type { QuarterTurn } from '../../model/ticket/hoop';
 import { allowedCentres } from './fit';
-import { fieldOf, type HoopQuestion, type HoopVerdict } from './judgeHoop';
+import { fieldOf, type HoopSetting, type HoopVerdict } from './judgeHoop';
 import { hoopCentre, inHoopFrame, ringLies, ringOnPiece } from './ring';
 
 const COARSE = 24;
 const FINE_MM = 0.5;
 
 /** A place of the hoop in which it reaches a design moved by so much. */
-export interface Reach {
+export interface NearestReach {
   /** The design's move on the piece. */
   by: Point;
   turnDeg: QuarterTurn;
@@ -25,7 +25,7 @@ export interface Reach {
  * the design inside its field; null when the ring lies nowhere on the face. Places of the ring are tried on a grid
  * over the face and finely about the best, so the answer may be a grid step too long and is never too short.
  */
-export function nearestReach(verdict: HoopVerdict, q: HoopQuestion): Reach | null {
+export function nearestReach(verdict: HoopVerdict, q: HoopSetting): NearestReach | null {
   const found = verdict.turns
     .filter(({ miss, turnDeg }) => miss === null && turnDeg < 180)
     .flatMap(({ turnDeg }) => reachInTurn(verdict.hoop, turnDeg, q) ?? [])
@@ -33,17 +33,17 @@ export function nearestReach(verdict: HoopVerdict, q: HoopQuestion): Reach | nul
   return found[0] ?? null;
 }
 
-function reachInTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Reach | null {
+function reachInTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopSetting): NearestReach | null {
   const clearance = numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm);
   const face = boxOf(q.outline.hoopable);
   const onPieceDeg = q.designTurnDeg + turnDeg;
   const allowed = allowedCentres(q.facts.hull, fieldOf(hoop), -turnDeg);
   if (!allowed) return null;
-  let best = null as Reach | null;
+  let best = null as NearestReach | null;
   const tryAt = (centre: Point): void => {
     const wanted = inHoopFrame(q.designCentre, { centre, onPieceDeg });
-    const designAt = nearestIn(allowed, wanted);
-    const by = turn(minus(designAt, wanted), onPieceDeg);
+    const designAt = clampTo(allowed, wanted);
+    const by = rotate(subtract(designAt, wanted), onPieceDeg);
     if (best && distance(by, ORIGIN) >= distance(best.by, ORIGIN)) return;
     const ring = ringOnPiece(hoop, { centre, turnDeg: onPieceDeg });
     if (ringLies(ring, q.outline, clearance, face)) best = { by, turnDeg, designAt };
@@ -52,8 +52,8 @@ function reachInTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopQuestion): Reach |
   for (let i = 0; i <= COARSE; i++)
     for (let j = 0; j <= COARSE; j++) tryAt({ x: face.left + i * step.x, y: face.top + j * step.y });
   if (!best) return null;
-  const about = hoopCentre(plus(q.designCentre, best.by), onPieceDeg, best.designAt);
+  const about = hoopCentre(add(q.designCentre, best.by), onPieceDeg, best.designAt);
   for (let x = -step.x; x <= step.x; x += FINE_MM)
-    for (let y = -step.y; y <= step.y; y += FINE_MM) tryAt(plus(about, { x, y }));
+    for (let y = -step.y; y <= step.y; y += FINE_MM) tryAt(add(about, { x, y }));
   return best;
 }

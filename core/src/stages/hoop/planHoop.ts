@@ -1,5 +1,5 @@
 import { boxOf, cornersOf } from '../../base/geometry/box';
-import { opposite } from '../../base/geometry/point';
+import { negate } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import { count, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
@@ -14,7 +14,7 @@ import type { PieceOutline } from '../piece/geometry';
 import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
-import { byChoice, type HoopQuestion, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
+import { byChoice, type HoopSetting, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
 import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
 import { machineFor } from './machineFor';
 import type { TurnRank } from './rankTurns';
@@ -93,7 +93,7 @@ export interface HoopContext
 }
 
 /** The face that rings must lie on: of a closed hem without its ends, which meet. */
-function faceFor({ outline }: HoopQuestion, closedHem: boolean): PieceOutline {
+function faceFor({ outline }: HoopSetting, closedHem: boolean): PieceOutline {
   if (!closedHem) return outline;
   const { left, right, top, bottom } = boxOf(outline.hoopable);
   const round = right - left;
@@ -108,7 +108,7 @@ function hoopingsOf(
   hoop: Hoop,
   turnDeg: number,
   { copies, closedHem }: HoopContext,
-  q: HoopQuestion,
+  q: HoopSetting,
 ): LaidHooping[] {
   if (copies.length === 0) return [];
   const hoopings = groupsFor(hoop, turnDeg, copies);
@@ -130,7 +130,7 @@ function fewerHoopings(
   usable: readonly HoopVerdict[],
   laid: LaidHoop | null,
   hoopings: readonly LaidHooping[],
-  { context, method, q }: { context: HoopContext; method: Method; q: HoopQuestion },
+  { context, method, q }: { context: HoopContext; method: Method; q: HoopSetting },
 ): Finding[] {
   if (!laid || hoopings.length < 2) return [];
   const others = usable
@@ -161,7 +161,7 @@ function fewerHoopings(
 function layChosen(
   chosen: HoopVerdict,
   method: Method,
-  asked: { input: HoopInput; q: HoopQuestion; context: HoopContext },
+  asked: { input: HoopInput; q: HoopSetting; context: HoopContext },
 ): Pick<HoopPlan, 'laid' | 'ranks'> {
   const { input, q, context } = asked;
   const machine = machineFor(context.mount, chosen.hoop, context.shelf);
@@ -182,8 +182,8 @@ function layChosen(
 }
 
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
-export function planHoop(input: HoopInput, asked: HoopQuestion, context: HoopContext): HoopPlan {
-  const q: HoopQuestion = input.shift ? { ...asked, chosenAt: opposite(input.shift) } : asked;
+export function planHoop(input: HoopInput, asked: HoopSetting, context: HoopContext): HoopPlan {
+  const q: HoopSetting = input.shift ? { ...asked, chosenAt: negate(input.shift) } : asked;
   const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
   const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
   const choice = chooseMethod(usable, q.facts, q.fabric, q.rules);

@@ -1,14 +1,14 @@
 import {
   type Box,
   boxAbout,
+  boxContainsPoint,
   boxOf,
+  clampTo,
   cornersOf,
   heightOf,
-  holdsPoint,
-  nearestIn,
   widthOf,
 } from '../../base/geometry/box';
-import { minus, ORIGIN, opposite, type Point, plus, turn } from '../../base/geometry/point';
+import { add, negate, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import {
   clearanceToLine,
   containsPoint,
@@ -37,12 +37,12 @@ export const fieldOnPiece = (hoop: Hoop, pose: HoopPose): Point[] =>
 
 /** The hoop's centre on the piece when the design's centre lies at `designAt` in the hoop frame. */
 export function hoopCentre(designCentre: Point, hoopTurnDeg: number, designAt: Point): Point {
-  return plus(designCentre, turn(opposite(designAt), hoopTurnDeg));
+  return add(designCentre, rotate(negate(designAt), hoopTurnDeg));
 }
 
 /** A point of the piece as it lies in a hoop: from the field's centre, right and towards the operator, mm. */
 export const inHoopFrame = (p: Point, hoop: { centre: Point; onPieceDeg: number }): Point =>
-  turn(minus(p, hoop.centre), -hoop.onPieceDeg);
+  rotate(subtract(p, hoop.centre), -hoop.onPieceDeg);
 
 /** Whether a ring of this box and its room, mm, is too large for a face of that box, wherever it is laid. */
 export const isTooLarge = (ring: Box, face: Box, clearanceMm: number): boolean =>
@@ -104,8 +104,8 @@ export function searchDesignAt(
   lies: (designAt: Point) => boolean,
   chosen?: Point,
 ): Point | null {
-  if (chosen && holdsPoint(allowed, chosen, TOLERANCE_MM) && lies(chosen)) return chosen;
-  const centred = nearestIn(allowed, ORIGIN);
+  if (chosen && boxContainsPoint(allowed, chosen, TOLERANCE_MM) && lies(chosen)) return chosen;
+  const centred = clampTo(allowed, ORIGIN);
   if (lies(centred)) return centred;
   if (hoop.round) return null;
   const candidates: Point[] = [];

@@ -1,6 +1,6 @@
 import { areaD, FillRule, intersectD } from 'clipper2-ts';
 import fc from 'fast-check';
-import { boxAbout, boxOf, cornersOf, holds } from '../../base/geometry/box';
+import { boxAbout, boxOf, contains, cornersOf } from '../../base/geometry/box';
 import { hullOf, type Polygon } from '../../base/geometry/polygon';
 import { MOST_PARTS } from '../../model/ticket/hoop';
 import { fillPercent } from './fill';
@@ -88,7 +88,7 @@ describe('splitting a design into hoopings', () => {
     const cutBy = (parts: readonly { hull: Polygon }[], elements: readonly Polygon[]) =>
       elements.filter((e) => {
         const own = boxOf(e);
-        return !parts.some(({ hull: part }) => holds(boxOf(part), own, 1e-6));
+        return !parts.some(({ hull: part }) => contains(boxOf(part), own, 1e-6));
       }).length;
 
     it('puts the seam between two of them rather than in the middle', () => {
@@ -104,7 +104,7 @@ describe('splitting a design into hoopings', () => {
       fc.assert(
         fc.property(question, (q) => {
           const plain = { ...q, positions: ONE_PLACE };
-          const boxes = plain.elements.filter((e) => holds(boxOf(plain.hull), boxOf(e), 0));
+          const boxes = plain.elements.filter((e) => contains(boxOf(plain.hull), boxOf(e), 0));
           const upright = { ...plain, turnDeg: 0, elements: boxes };
           const [ours, equal] = [splitDesign(upright), splitDesign({ ...upright, elements: [] })];
           if (!ours || !equal) return ours === equal;

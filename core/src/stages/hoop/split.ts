@@ -1,5 +1,5 @@
-import { type Box, boxOf, centreOf, heightOf, holdsPoint, widthOf } from '../../base/geometry/box';
-import { opposite, type Point, turn } from '../../base/geometry/point';
+import { type Box, boxContainsPoint, boxOf, centreOf, heightOf, widthOf } from '../../base/geometry/box';
+import { negate, type Point, rotate } from '../../base/geometry/point';
 import { hullOf, type Polygon } from '../../base/geometry/polygon';
 import { MOST_PARTS } from '../../model/ticket/hoop';
 import { type Field, turnedHull, whyDesignDoesNotFit } from './fit';
@@ -52,15 +52,15 @@ interface Span {
 }
 
 /** A seam's overlap begins here, with how many elements are cut by it and those before, and how far it was moved. */
-interface Seam {
+interface SplitSeam {
   at: number;
   cut: number;
   movedMm: number;
-  before: Seam | null;
+  before: SplitSeam | null;
 }
 
 /** The way that cuts the fewest elements, and of those the one that moves its seams least. */
-const bestOf = (ways: readonly Seam[]): Seam =>
+const bestOf = (ways: readonly SplitSeam[]): SplitSeam =>
   ways.reduce((a, b) => (b.cut < a.cut || (b.cut === a.cut && b.movedMm < a.movedMm) ? b : a));
 
 /** How a length is to be parted: so many spans, the longest a span may be, and what neighbours share. */
@@ -80,7 +80,7 @@ function startsOf({ from, to }: Span, { parts, mostMm, overlapMm, elements }: Pa
   const apart = Math.min(overlapMm, step) - ROUNDING_MM;
   const isCut = (at: number) => elements.filter((e) => e.from < at && e.to > at + overlapMm).length;
   const ends = elements.flatMap((e) => [e.from, e.to - overlapMm]);
-  let reached: Seam[] = [{ at: from, cut: 0, movedMm: 0, before: null }];
+  let reached: SplitSeam[] = [{ at: from, cut: 0, movedMm: 0, before: null }];
   for (let seam = 1; seam < parts; seam++) {
     const equal = from + seam * step;
     // the spans that follow must still reach the end
@@ -88,7 +88,7 @@ function startsOf({ from, to }: Span, { parts, mostMm, overlapMm, elements }: Pa
     reached = [equal, ...ends].flatMap((at) => {
       const ways = reached
         .filter((way) => at - way.at >= apart && at + overlapMm - way.at <= mostMm + ROUNDING_MM)
-        .map((before): Seam => {
+        .map((before): SplitSeam => {
           const movedMm = before.movedMm + Math.abs(at - equal);
           return { at, cut: before.cut + isCut(at), movedMm, before };
         });
@@ -96,7 +96,7 @@ function startsOf({ from, to }: Span, { parts, mostMm, overlapMm, elements }: Pa
     });
   }
   const starts: number[] = [];
-  for (let seam: Seam | null = bestOf(reached); seam; seam = seam.before) starts.unshift(seam.at);
+  for (let seam: SplitSeam | null = bestOf(reached); seam; seam = seam.before) starts.unshift(seam.at);
   return starts;
 }
 
@@ -228,7 +228,7 @@ export function splitDesign(q: SplitQuestion): Split | null {
     .map((part, i) => ({ part, i, hull: hullOf(cutToBox(hull, part)) }))
     .filter((part) => part.hull.length >= 3);
   const parts = taken.map(({ part, hull: cut }): SplitPart => {
-    const back = (p: Point) => turn(p, -q.turnDeg);
+    const back = (p: Point) => rotate(p, -q.turnDeg);
     return { hull: cut.map(back), centre: back(centreOf(part)), crosses: [] };
   });
   const crosses: Point[] = [];
@@ -244,7 +244,7 @@ export function splitDesign(q: SplitQuestion): Split | null {
       for (const cross of crossesOf(seamBetween(part, neighbour.part), lying, field, q)) {
         parts[at]?.crosses.push(crosses.length);
         parts[next]?.crosses.push(crosses.length);
-        crosses.push(turn(cross, -q.turnDeg));
+        crosses.push(rotate(cross, -q.turnDeg));
       }
     }
   });
@@ -252,16 +252,16 @@ export function splitDesign(q: SplitQuestion): Split | null {
   return { parts, crosses, overlapMm: parts.length > 1 ? overlapMm : 0, byPositions: inPositions !== null };
 }
 
-interface Fault {
+interface SplitFault {
   code: 'part-outside' | 'uncovered' | 'cross-outside';
   part: number;
 }
 
 /** What is wrong with a split, for tests and for those who change it: every part in its field, all of it covered. */
-export function checkSplit(split: Split, q: SplitQuestion): Fault[] {
-  const faults: Fault[] = [];
+export function checkSplit(split: Split, q: SplitQuestion): SplitFault[] {
+  const faults: SplitFault[] = [];
   const poseOf = ({ centre }: SplitPart) => {
-    return { turnDeg: q.turnDeg, ...opposite(turn(centre, q.turnDeg)) };
+    return { turnDeg: q.turnDeg, ...negate(rotate(centre, q.turnDeg)) };
   };
   const outside = (points: Polygon, part: SplitPart) => {
     const miss = whyDesignDoesNotFit(points, q.field, poseOf(part));
@@ -273,7 +273,7 @@ export function checkSplit(split: Split, q: SplitQuestion): Fault[] {
     if (own.length > 0 && outside(own, part)) faults.push({ code: 'cross-outside', part: i });
   });
   const boxes = split.parts.map((part) => boxOf(turnedHull(part.hull, q.turnDeg)));
-  const covered = (p: Point) => boxes.some((b) => holdsPoint(b, p, HAIR_MM));
+  const covered = (p: Point) => boxes.some((b) => boxContainsPoint(b, p, HAIR_MM));
   if (!turnedHull(q.hull, q.turnDeg).every(covered)) faults.push({ code: 'uncovered', part: -1 });
   return faults;
 }

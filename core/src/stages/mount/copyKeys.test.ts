@@ -1,4 +1,4 @@
-import { turn } from '../../base/geometry/point';
+import { rotate } from '../../base/geometry/point';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { applyChange } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
@@ -23,7 +23,7 @@ describe('the keys of further copies', () => {
       expect(missAsKeyed(design.facts, keys, fieldOf(laid.verdict.hoop))).toBeNull();
       expect((hoopTurnDeg + laid.onPieceDeg + keys.turnDeg) % 360).toBe(copy.turnDeg % 360);
       if (hoopTurnDeg !== 0) continue;
-      const at = turn(designAtKeys(design.facts, keys), laid.onPieceDeg);
+      const at = rotate(designAtKeys(design.facts, keys), laid.onPieceDeg);
       expect(Math.hypot(centre.x + at.x - copy.centre.x, centre.y + at.y - copy.centre.y)).toBeLessThan(1.2);
     }
   });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Point, plus, turn } from '../../base/geometry/point';
+import { add, type Point, rotate } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
@@ -20,7 +20,7 @@ const stepping = (turnStepDeg: 1 | 10 | 90): Shelf => ({
 function found(ticket: Ticket, crookedDeg: number, shift: Point, marks: readonly MarkId[]): MarkFound[] {
   const should = planTicket(ticket, SAMPLE_SHELF, RULES).mount?.marksShould;
   if (!should) throw new Error('nothing was mounted');
-  return marks.map((mark) => ({ mark, ...plus(turn(should[mark], crookedDeg), shift) }));
+  return marks.map((mark) => ({ mark, ...add(rotate(should[mark], crookedDeg), shift) }));
 }
 const read = (ticket: Ticket, readings: MarkFound[], shelf = SAMPLE_SHELF) =>
   planTicket(applyChange(ticket, { stage: 'mount', set: { readings } }), shelf, RULES);

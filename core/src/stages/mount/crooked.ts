@@ -1,4 +1,4 @@
-import { fullTurnDeg, type Point, plus, shortTurnDeg, turn } from '../../base/geometry/point';
+import { add, fullTurnDeg, type Point, rotate, shortTurnDeg } from '../../base/geometry/point';
 import { count, deg, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { MOUNT_NUMBERS } from '../../catalogue/numbers/mount';
@@ -11,11 +11,11 @@ import type { CrookedQuestion } from './crookedQuestion';
 import { crookedRescues } from './crookedRescues';
 import { type AgainQuestion, againInWords, type HoopAgain, hoopAgain, MARK_NAMES } from './hoopAgain';
 import { type Keys, keysShown } from './keys';
-import { type CrookedFailure, type CrookedLie, solveCrooked } from './solveCrooked';
+import { type CrookedFailure, type CrookedPose, solveCrooked } from './solveCrooked';
 
 /** What the readings tell, what to key in because of it, and what is left. */
 export interface CrookedPlan {
-  lie: CrookedLie | CrookedFailure;
+  lie: CrookedPose | CrookedFailure;
   /** How far the piece is turned from how it should lie, clockwise; null where the readings tell nothing. */
   crookedDeg: number | null;
   keys: Keys | null;
@@ -52,9 +52,9 @@ function failed(lie: CrookedFailure): CrookedPlan {
 }
 
 /** How to hoop it again, by the marks that were read; moved as a whole only where keys cannot make up for it. */
-function againFor(q: CrookedQuestion, lie: CrookedLie): { question: AgainQuestion; advice: HoopAgain } {
+function againFor(q: CrookedQuestion, lie: CrookedPose): { question: AgainQuestion; advice: HoopAgain } {
   const shouldTurnDeg = -q.hoopOnPieceDeg;
-  const centre = plus(turn(q.designCentre, lie.turnDeg), lie.shift);
+  const centre = add(rotate(q.designCentre, lie.turnDeg), lie.shift);
   const straight = { turnDeg: shouldTurnDeg + q.designTurnDeg, ...centre };
   const keyed = whyDesignDoesNotFit(q.facts.hull, q.field, straight) === null;
   const question: AgainQuestion = {
@@ -73,12 +73,12 @@ const chalkedAt = (q: Pick<CrookedQuestion, 'marks'>, reading: MarkFound): Point
   reading.chalkedAt ?? q.marks[reading.mark];
 
 /** What else turns a design where the machine's own steps are too coarse. */
-function otherwise(q: CrookedQuestion, lie: CrookedLie): Phrase {
+function otherwise(q: CrookedQuestion, lie: CrookedPose): Phrase {
   const by = shortTurnDeg(lie.turnDeg + q.hoopOnPieceDeg);
   return phrase`Or save the file turned ${deg(Math.abs(by))} ${by >= 0 ? 'clockwise' : 'counter-clockwise'} and load that.`;
 }
 
-function angleFindings(q: CrookedQuestion, lie: CrookedLie, leftOverMm: number): Finding[] {
+function angleFindings(q: CrookedQuestion, lie: CrookedPose, leftOverMm: number): Finding[] {
   const at = { field: 'readings' };
   const [invisible, noticeable] = [
     numberFor(q.rules, MOUNT_NUMBERS.crookedInvisibleMm),
@@ -99,7 +99,7 @@ function angleFindings(q: CrookedQuestion, lie: CrookedLie, leftOverMm: number):
       ];
 }
 
-function trustFindings(q: CrookedQuestion, lie: CrookedLie): Finding[] {
+function trustFindings(q: CrookedQuestion, lie: CrookedPose): Finding[] {
   const most = numberFor(q.rules, MOUNT_NUMBERS.readingsAgreeMm);
   const worst = Math.max(...lie.residualsMm);
   const mark = q.readings[lie.residualsMm.indexOf(worst)]?.mark ?? 'centre';
@@ -151,7 +151,7 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
   if (!lie.ok) return failed(lie);
   const wanted = lie.turnDeg + q.designTurnDeg;
   const keyed = Math.round(wanted / q.turnStepDeg) * q.turnStepDeg;
-  const centre = plus(turn(q.designCentre, lie.turnDeg), lie.shift);
+  const centre = add(rotate(q.designCentre, lie.turnDeg), lie.shift);
   const reach = Math.max(0, ...q.facts.hull.map((p) => Math.hypot(p.x, p.y)));
   const leftOverMm = (reach * Math.abs(shortTurnDeg(wanted - keyed)) * Math.PI) / 180;
   const pose = { turnDeg: keyed, ...centre };

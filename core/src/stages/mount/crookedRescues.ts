@@ -1,14 +1,14 @@
 import { boxOf } from '../../base/geometry/box';
-import { distance, minus, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import { add, distance, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import { mm, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import type { Mend } from '../../model/finding';
 import { allowedRegion, type Field, type Pose, whyDesignDoesNotFit } from '../hoop/fit';
 import type { CrookedQuestion } from './crookedQuestion';
-import type { CrookedLie } from './solveCrooked';
+import type { CrookedPose } from './solveCrooked';
 
-type Asked = { lie: CrookedLie; pose: Pose };
+type Asked = { lie: CrookedPose; pose: Pose };
 
 /** A design just inside the edge: what a key rounds by. */
 const INSIDE_MM = 0.06;
@@ -24,9 +24,9 @@ function nearestAllowed(q: CrookedQuestion, pose: Pose): Point | null {
   const region = allowedRegion(q.facts.hull, smaller(q.field), pose.turnDeg);
   if (region.length === 0) return null;
   if (q.field.round) {
-    const inwards = minus(ORIGIN, pose);
+    const inwards = subtract(ORIGIN, pose);
     for (let share = 0; share <= 1; share += 0.01) {
-      const at = plus(pose, { x: inwards.x * share, y: inwards.y * share });
+      const at = add(pose, { x: inwards.x * share, y: inwards.y * share });
       if (!whyDesignDoesNotFit(q.facts.hull, smaller(q.field), { ...pose, ...at })) return at;
     }
     return ORIGIN;
@@ -39,13 +39,13 @@ function nearestAllowed(q: CrookedQuestion, pose: Pose): Point | null {
 function shift(q: CrookedQuestion, { lie, pose }: Asked): Mend[] {
   const to = nearestAllowed(q, pose);
   if (!to) return [];
-  const by = turn(minus(to, pose), -lie.turnDeg);
+  const by = rotate(subtract(to, pose), -lie.turnDeg);
   return [
     {
       label: phrase`Stitch it ${mm(distance(by, ORIGIN))} off its marks`,
       result: phrase`inside the field as it lies`,
-      cost: phrase`it sits ${mm(distance(plus(q.offset, by), ORIGIN))} off the rule`,
-      change: { stage: 'place', set: { offset: plus(q.offset, by) } },
+      cost: phrase`it sits ${mm(distance(add(q.offset, by), ORIGIN))} off the rule`,
+      change: { stage: 'place', set: { offset: add(q.offset, by) } },
     },
   ];
 }

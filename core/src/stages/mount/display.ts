@@ -1,5 +1,5 @@
 import { boxOf, centreOf } from '../../base/geometry/box';
-import { type Point, turn } from '../../base/geometry/point';
+import { type Point, rotate } from '../../base/geometry/point';
 import { phrase } from '../../base/units/phrase';
 import { type Finding, finding } from '../../model/finding';
 import type { Looks } from '../../model/ticket/design';
@@ -30,8 +30,8 @@ const lookOf = (looks: Looks, mirror: boolean): Point => ({
 
 /** The design as the display must show it, turned and mirrored as keyed. */
 export function displayFor(facts: DesignFacts, keys: { turnDeg: number; mirror: boolean }): Display {
-  const topPoints = facts.hasUp ? wayOf(turn({ x: 0, y: -1 }, keys.turnDeg)) : null;
-  const looks = facts.looks ? wayOf(turn(lookOf(facts.looks, keys.mirror), keys.turnDeg)) : null;
+  const topPoints = facts.hasUp ? wayOf(rotate({ x: 0, y: -1 }, keys.turnDeg)) : null;
+  const looks = facts.looks ? wayOf(rotate(lookOf(facts.looks, keys.mirror), keys.turnDeg)) : null;
   const words = [
     ...(topPoints === null ? [] : [topPoints === 'up' ? 'upright' : `its top points ${topPoints}`]),
     ...(looks === null ? [] : [`its figure looks ${looks}`]),
@@ -58,7 +58,7 @@ export function looksFindings(
   { place, outline }: { place: PlacePlan; outline: PieceOutline },
 ): Finding[] {
   if (!facts.looks || facts.lettering) return [];
-  const look = turn(lookOf(facts.looks, mirror), place.turnDeg);
+  const look = rotate(lookOf(facts.looks, mirror), place.turnDeg);
   const wanted = inwards(place, outline);
   if (wanted.x === 0 || Math.abs(look.x) < 0.5 || Math.sign(look.x) === wanted.x) return [];
   return [

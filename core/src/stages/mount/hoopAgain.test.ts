@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { distance, plus, shortTurnDeg, turn } from '../../base/geometry/point';
+import { add, distance, rotate, shortTurnDeg } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
 import { applyMend } from '../../model/finding';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
@@ -32,11 +32,11 @@ function readWhen(
   if (!mount) throw new Error('nothing is mounted');
   const { centre } = mount.marksShould;
   return marks.map((mark): MarkFound => {
-    const from = turn(
+    const from = rotate(
       { x: mount.marksShould[mark].x - centre.x, y: mount.marksShould[mark].y - centre.y },
       lie.crookedDeg,
     );
-    return { mark, ...plus(plus(from, centre), { x: lie.x, y: lie.y }), chalkedAt: mount.marksAt[mark] };
+    return { mark, ...add(add(from, centre), { x: lie.x, y: lie.y }), chalkedAt: mount.marksAt[mark] };
   });
 }
 const readOn = (ticket: Ticket, readings: MarkFound[]) =>

@@ -1,4 +1,4 @@
-import { minus, type Point, shortTurnDeg, turn } from '../../base/geometry/point';
+import { type Point, rotate, shortTurnDeg, subtract } from '../../base/geometry/point';
 import { mm, type Phrase, phrase } from '../../base/units/phrase';
 import type { MarkId } from '../../model/ticket/mount';
 
@@ -53,10 +53,10 @@ function pivotFor(q: AgainQuestion): HoopAgain['pivot'] {
   const by = shortTurnDeg(q.shouldTurnDeg - q.turnDeg);
   const [farthest] = q.marks
     .filter(({ mark }) => mark !== 'centre')
-    .map(({ mark, at }) => ({ mark, from: turn(minus(at, q.designCentre), q.turnDeg) }))
+    .map(({ mark, at }) => ({ mark, from: rotate(subtract(at, q.designCentre), q.turnDeg) }))
     .sort((a, b) => Math.hypot(b.from.x, b.from.y) - Math.hypot(a.from.x, a.from.y));
   if (!farthest) return null;
-  const goes = minus(turn(farthest.from, by), farthest.from);
+  const goes = subtract(rotate(farthest.from, by), farthest.from);
   const most = Math.abs(goes.x) > Math.abs(goes.y) ? across(goes.x) : along(goes.y);
   return most.mm > LEAST_MM ? { mark: farthest.mark, ...most } : null;
 }
@@ -64,7 +64,7 @@ function pivotFor(q: AgainQuestion): HoopAgain['pivot'] {
 /** How to hoop a piece again so that it lies as it should; both parts empty when it does. */
 export const hoopAgain = (q: AgainQuestion): HoopAgain => ({
   pivot: pivotFor(q),
-  whole: q.centreTo ? movesFor(minus(q.centreTo, q.centre)) : [],
+  whole: q.centreTo ? movesFor(subtract(q.centreTo, q.centre)) : [],
 });
 
 const moveWords = (move: HandMove): Phrase => phrase`${mm(move.mm)} ${move.way}`;

@@ -1,4 +1,4 @@
-import { minus, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import { add, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { DesignFacts } from '../design/planDesign';
 import { type Field, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 
@@ -15,7 +15,7 @@ export const keysNeeded = (keys: Keys): boolean =>
 
 /** The file's own centre seen from the visible one, as keyed: a machine centres the file and turns about it. */
 function fileCentreAs({ fileCentre: { x, y } }: DesignFacts, turnDeg: number, mirror: boolean): Point {
-  return turn({ x: mirror ? -x : x, y }, turnDeg);
+  return rotate({ x: mirror ? -x : x, y }, turnDeg);
 }
 
 /** The keys that bring the visible centre to `designAt` in the hoop frame, mm, not rounded. */
@@ -23,16 +23,16 @@ export const keysTo = (
   facts: DesignFacts,
   designAt: Point,
   { turnDeg, mirror }: Pick<Keys, 'turnDeg' | 'mirror'>,
-): Keys => ({ turnDeg, mirror, move: plus(designAt, fileCentreAs(facts, turnDeg, mirror)) });
+): Keys => ({ turnDeg, mirror, move: add(designAt, fileCentreAs(facts, turnDeg, mirror)) });
 
 /** Where the visible centre lies once the keys are pressed, hoop frame, mm: what `keysTo` turns round. */
 export const designAtKeys = (facts: DesignFacts, { turnDeg, mirror, move }: Keys): Point =>
-  minus(move, fileCentreAs(facts, turnDeg, mirror));
+  subtract(move, fileCentreAs(facts, turnDeg, mirror));
 
 /** The design's hull in the hoop frame as the keys will have it. */
 export function hullAsKeyed(facts: DesignFacts, keys: Keys): Point[] {
   const at = designAtKeys(facts, keys);
-  return facts.hull.map((p) => plus(turn(keys.mirror ? { x: -p.x, y: p.y } : p, keys.turnDeg), at));
+  return facts.hull.map((p) => add(rotate(keys.mirror ? { x: -p.x, y: p.y } : p, keys.turnDeg), at));
 }
 
 /** Rounding in turning and adding; far below a step of any machine. */

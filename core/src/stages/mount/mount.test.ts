@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ORIGIN, plus, turn } from '../../base/geometry/point';
+import { add, ORIGIN, rotate } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import type { Machine, Shelf } from '../../model/shelf';
@@ -89,7 +89,7 @@ describe('the keys', () => {
           const { keys } = keysShown(facts, WIDE, designAt, { turnDeg, mirror });
           // The machine puts the file's centre in the middle, then mirrors, turns and moves.
           const visible = { x: mirror ? fileCentre.x : -fileCentre.x, y: -fileCentre.y };
-          const lands = plus(turn(visible, keys.turnDeg), keys.move);
+          const lands = add(rotate(visible, keys.turnDeg), keys.move);
           return Math.abs(lands.x - designAt.x) < 0.81 && Math.abs(lands.y - designAt.y) < 0.81;
         },
       ),

@@ -1,5 +1,5 @@
 import { boxAbout, cornersOf } from '../../base/geometry/box';
-import { type Point, turn } from '../../base/geometry/point';
+import { type Point, rotate } from '../../base/geometry/point';
 import { placed } from '../../base/geometry/polygon';
 import type { Obstacle, ObstacleKind } from '../../model/ticket/mount';
 
@@ -20,7 +20,7 @@ export function obstacleOutline({ kind, x, y, turnDeg }: Obstacle): Point[] {
   const { widthMm, heightMm, round } = OBSTACLE_SIZES[kind];
   const shape = round
     ? Array.from({ length: ROUND_CORNERS }, (_, i) =>
-        turn({ x: widthMm / 2, y: 0 }, (360 * i) / ROUND_CORNERS),
+        rotate({ x: widthMm / 2, y: 0 }, (360 * i) / ROUND_CORNERS),
       )
     : cornersOf(boxAbout({ x: 0, y: 0 }, widthMm, heightMm));
   return placed(shape, turnDeg, { x, y });

@@ -1,4 +1,4 @@
-import { fullTurnDeg, type Point, plus, turn } from '../../base/geometry/point';
+import { add, fullTurnDeg, type Point, rotate } from '../../base/geometry/point';
 import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
@@ -218,7 +218,7 @@ function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Fin
 /** The marks that a piece can have, in its own frame: the centre and the four axis ends. mm. */
 export function marksOf(place: PlacePlan, facts: DesignFacts): Record<MarkId, Point> {
   const [left, right] = place.axisEnds;
-  const end = (y: number) => plus(place.centre, turn({ x: 0, y }, place.turnDeg));
+  const end = (y: number) => add(place.centre, rotate({ x: 0, y }, place.turnDeg));
   return {
     centre: place.centre,
     left,

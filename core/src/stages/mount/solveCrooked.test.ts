@@ -1,6 +1,6 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import fc from 'fast-check';
-import { type Point, plus, turn } from '../../base/geometry/point';
+import { add, type Point, rotate } from '../../base/geometry/point';
 import { type MarkReading, solveCrooked } from './solveCrooked';
 
 const THREE: readonly Point[] = [
@@ -9,7 +9,7 @@ const THREE: readonly Point[] = [
   { x: 0, y: 60 },
 ];
 const laid = (marks: readonly Point[], turnDeg: number, shift: Point): MarkReading[] =>
-  marks.map((piece) => ({ piece, hoop: plus(turn(piece, turnDeg), shift) }));
+  marks.map((piece) => ({ piece, hoop: add(rotate(piece, turnDeg), shift) }));
 
 describe('the crooked hoop', () => {
   const pose = fc.record({
@@ -81,7 +81,7 @@ describe('the crooked hoop', () => {
   it('tells stretch along each axis, and says nothing of an axis without marks', () => {
     const stretched = laid(THREE, 0, { x: 0, y: 0 }).map(({ piece, hoop }) => ({
       piece,
-      hoop: turn({ x: hoop.x * 1.03, y: hoop.y }, 4),
+      hoop: rotate({ x: hoop.x * 1.03, y: hoop.y }, 4),
     }));
     const lie = solveCrooked(stretched, 0);
     expect(lie.ok && lie.stretch.level).toBeCloseTo(0.03, 2);

@@ -1,4 +1,4 @@
-import { dot, minus, type Point, plus, shortTurnDeg, turn } from '../../base/geometry/point';
+import { add, dot, type Point, rotate, shortTurnDeg, subtract } from '../../base/geometry/point';
 
 /** A mark made on the piece, and where it is found on the hoop's grid. mm. */
 export interface MarkReading {
@@ -14,7 +14,7 @@ export interface Lie {
   shift: Point;
 }
 
-export interface CrookedLie extends Lie {
+export interface CrookedPose extends Lie {
   ok: true;
   /** Root mean square of what the readings disagree by, mm. */
   residualMm: number;
@@ -49,14 +49,14 @@ function rigid(from: readonly Point[], to: readonly Point[]): Lie & { residualsM
   const [a, b] = [meanOf(from), meanOf(to)];
   let [across, along] = [0, 0];
   from.forEach((p, i) => {
-    const [m, h] = [minus(p, a), minus(to[i] ?? b, b)];
+    const [m, h] = [subtract(p, a), subtract(to[i] ?? b, b)];
     across += m.x * h.y - m.y * h.x;
     along += dot(m, h);
   });
   const turnDeg = (Math.atan2(across, along) * 180) / Math.PI;
-  const shift = minus(b, turn(a, turnDeg));
+  const shift = subtract(b, rotate(a, turnDeg));
   const residualsMm = from.map((p, i) => {
-    const off = minus(plus(turn(p, turnDeg), shift), to[i] ?? b);
+    const off = subtract(add(rotate(p, turnDeg), shift), to[i] ?? b);
     return Math.hypot(off.x, off.y);
   });
   return { turnDeg, shift, residualsMm };
@@ -67,7 +67,7 @@ const rms = (values: readonly number[]): number =>
 
 /** Stretch along one axis of the piece, by least squares through the middle; null where marks do not spread on it. */
 function stretchAlong(readings: readonly MarkReading[], lie: Lie, axis: 'x' | 'y'): number | null {
-  const flat = readings.map(({ hoop }) => turn(minus(hoop, lie.shift), -lie.turnDeg));
+  const flat = readings.map(({ hoop }) => rotate(subtract(hoop, lie.shift), -lie.turnDeg));
   const [a, b] = [meanOf(readings.map((r) => r.piece)), meanOf(flat)];
   const spread = readings.map((r) => r.piece[axis] - a[axis]);
   if (Math.max(...spread) - Math.min(...spread) < LEAST_SPREAD_MM) return null;
@@ -83,7 +83,7 @@ function stretchAlong(readings: readonly MarkReading[], lie: Lie, axis: 'x' | 'y
 export function solveCrooked(
   readings: readonly MarkReading[],
   plannedDeg: number,
-): CrookedLie | CrookedFailure {
+): CrookedPose | CrookedFailure {
   if (readings.length < 2) return { ok: false, code: 'too-few' };
   const [marks, found] = [readings.map((r) => r.piece), readings.map((r) => r.hoop)];
   if (widestApart(marks) < LEAST_APART_MM || widestApart(found) < LEAST_APART_MM)

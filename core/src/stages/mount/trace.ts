@@ -14,7 +14,7 @@ import { hullAsKeyed, type Keys } from './keys';
 import { OBSTACLE_SIZES, obstacleOutline } from './obstacles';
 
 /** What the foot would come near, and how near. Hoop frame, mm. */
-export interface Clearance {
+export interface TraceClearance {
   name: string;
   /** Between the foot's edge and the thing; below nothing where the foot meets it. */
   mm: number;
@@ -29,16 +29,16 @@ export interface TracePlan {
   /** What is to be kept clear, mm. */
   leastMm: number;
   /** Nearest first. */
-  clearances: Clearance[];
+  clearances: TraceClearance[];
   /** Where pins and clips may go. */
   holdDown: SideHold[];
   findings: Finding[];
 }
 
 /** From the path to the ring's inner wall, less the foot; a round ring by its circle. */
-function ringClearance(path: Polygon, hoop: Hoop, footMm: number): Clearance {
+function ringClearance(path: Polygon, hoop: Hoop, footMm: number): TraceClearance {
   const [w, h] = [hoop.ringWidthMm / 2 - hoop.wallMm, hoop.ringHeightMm / 2 - hoop.wallMm];
-  let best: Clearance = {
+  let best: TraceClearance = {
     name: 'ring',
     mm: Infinity,
     on: [ORIGIN, ORIGIN],
@@ -57,7 +57,7 @@ function ringClearance(path: Polygon, hoop: Hoop, footMm: number): Clearance {
   return best;
 }
 
-function findingOf(near: Clearance, least: number): Finding[] {
+function findingOf(near: TraceClearance, least: number): Finding[] {
   if (near.mm >= least) return [];
   const meets = near.mm < 0;
   return [
@@ -85,7 +85,7 @@ export function planTrace(
 ): TracePlan {
   const path = hullAsKeyed(facts, keys);
   const footMm = numberFor(rules, MOUNT_NUMBERS.footRadiusMm);
-  const things = on.obstacles.map((obstacle): Clearance => {
+  const things = on.obstacles.map((obstacle): TraceClearance => {
     const near = nearestPair(path, obstacleOutline(obstacle));
     return { name: OBSTACLE_SIZES[obstacle.kind].name, mm: near.mm - footMm, on: near.on };
   });

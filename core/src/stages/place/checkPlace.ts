@@ -1,5 +1,5 @@
 import { boxOf, widthOf } from '../../base/geometry/box';
-import { fullTurnDeg, type Point, plus } from '../../base/geometry/point';
+import { add, fullTurnDeg, type Point } from '../../base/geometry/point';
 import { mm, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
@@ -12,7 +12,7 @@ import type { PiecePlan } from '../piece/planPiece';
 import { footprintOf, isClear, nearestThings, offPiece } from './footprint';
 import type { RuledSpot } from './placement';
 
-interface Laid {
+interface PlacedDesign {
   facts: DesignFacts;
   outline: PieceOutline;
   centre: Point;
@@ -45,11 +45,11 @@ const STRIDE_MM = 4;
  * The shortest straight move, in whole mm, that leaves the least clearance all round; null when none is near.
  * Searched outwards in strides, then refined, so that dragging through trouble stays quick.
  */
-function shortestMove(laid: Laid, leastMm: number): Move | null {
+function shortestMove(laid: PlacedDesign, leastMm: number): Move | null {
   const offsetBy = (way: (typeof WAYS)[number], by: number) => ({ x: way.x * by, y: way.y * by });
   const clear = (way: (typeof WAYS)[number], by: number) =>
     isClear(
-      footprintOf(laid.facts, plus(laid.centre, offsetBy(way, by)), laid.turnDeg),
+      footprintOf(laid.facts, add(laid.centre, offsetBy(way, by)), laid.turnDeg),
       laid.outline,
       leastMm,
     );
@@ -57,7 +57,7 @@ function shortestMove(laid: Laid, leastMm: number): Move | null {
     const found = WAYS.filter((way) => clear(way, reach)).map((way): Move => {
       let by = reach;
       while (by - 1 > reach - STRIDE_MM && clear(way, by - 1)) by--;
-      return { way: way.name, by, offset: plus(laid.input.offset, offsetBy(way, by)) };
+      return { way: way.name, by, offset: add(laid.input.offset, offsetBy(way, by)) };
     });
     const [best] = found.sort((a, b) => a.by - b.by);
     if (best) return best;
@@ -65,7 +65,7 @@ function shortestMove(laid: Laid, leastMm: number): Move | null {
   return null;
 }
 
-function mendsOf(laid: Laid, leastMm: number): Mend[] {
+function mendsOf(laid: PlacedDesign, leastMm: number): Mend[] {
   const mends: Mend[] = [];
   const move = shortestMove(laid, leastMm);
   if (move) {
@@ -81,7 +81,7 @@ function mendsOf(laid: Laid, leastMm: number): Mend[] {
     isClear(
       footprintOf(
         laid.facts,
-        plus(laid.centre, { x: -laid.input.offset.x, y: -laid.input.offset.y }),
+        add(laid.centre, { x: -laid.input.offset.x, y: -laid.input.offset.y }),
         laid.turnDeg,
       ),
       laid.outline,
@@ -97,7 +97,7 @@ function mendsOf(laid: Laid, leastMm: number): Mend[] {
   return mends;
 }
 
-function clearanceFindings(laid: Laid, leastMm: number): Finding[] {
+function clearanceFindings(laid: PlacedDesign, leastMm: number): Finding[] {
   const footprint = footprintOf(laid.facts, laid.centre, laid.turnDeg);
   const out = offPiece(footprint, laid.outline);
   if (out) {
@@ -129,7 +129,7 @@ function clearanceFindings(laid: Laid, leastMm: number): Finding[] {
     }));
 }
 
-function upsideDown(laid: Laid): Finding[] {
+function upsideDown(laid: PlacedDesign): Finding[] {
   const turn = fullTurnDeg(laid.turnDeg - laid.ruleTurnDeg);
   if (!laid.facts.hasUp || turn <= 90 || turn >= 270) return [];
   return [
@@ -150,7 +150,7 @@ function upsideDown(laid: Laid): Finding[] {
   ];
 }
 
-function belowWaist(laid: Laid, piece: PiecePlan, rules: HouseRules): Finding[] {
+function belowWaist(laid: PlacedDesign, piece: PiecePlan, rules: HouseRules): Finding[] {
   if (!laid.aboveWaist || piece.readings.length === undefined) return [];
   const waist = (piece.readings.length * numberFor(rules, PLACE_NUMBERS.waistPercent)) / 100;
   const bottom = boxOf(footprintOf(laid.facts, laid.centre, laid.turnDeg)).bottom;
@@ -167,7 +167,7 @@ function belowWaist(laid: Laid, piece: PiecePlan, rules: HouseRules): Finding[] 
   ];
 }
 
-function widerThanSpace({ space, facts, centre, turnDeg }: Laid): Finding[] {
+function widerThanSpace({ space, facts, centre, turnDeg }: PlacedDesign): Finding[] {
   if (!space) return [];
   const width = widthOf(boxOf(footprintOf(facts, centre, turnDeg)));
   if (width <= space.widthMm + 1e-6) return [];
@@ -184,7 +184,7 @@ function widerThanSpace({ space, facts, centre, turnDeg }: Laid): Finding[] {
 }
 
 /** Everything that is wrong with where the design lies. */
-export function checkPlace(laid: Laid, piece: PiecePlan, rules: HouseRules): Finding[] {
+export function checkPlace(laid: PlacedDesign, piece: PiecePlan, rules: HouseRules): Finding[] {
   return [
     ...clearanceFindings(laid, numberFor(rules, PLACE_NUMBERS.leastClearanceMm)),
     ...widerThanSpace(laid),

@@ -1,4 +1,4 @@
-import { type Point, plus, turn } from '../../base/geometry/point';
+import { add, type Point, rotate } from '../../base/geometry/point';
 import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
@@ -11,7 +11,7 @@ import type { PieceOutline } from '../piece/geometry';
 import type { Readings } from '../piece/readings';
 import type { UsualPlacement } from '../piece/usualPlacement';
 import { footprintOf } from './footprint';
-import { arithmetic, landmark, type Reach, type RuledSpot } from './placement';
+import { arithmetic, type Extents, landmark, type RuledSpot } from './placement';
 import { closedRun, countClearOfSideSeams, type HemRun, openRun } from './repeats';
 import { checkScatter } from './scatter';
 
@@ -34,7 +34,7 @@ export interface CopyQuestion {
   facts: DesignFacts;
   outline: PieceOutline;
   readings: Readings;
-  reachAt: (turnDeg: number) => Reach;
+  reachAt: (turnDeg: number) => Extents;
   input: PlaceInput;
   rules: HouseRules;
 }
@@ -83,9 +83,9 @@ function fourCorners(q: CopyQuestion): Copies {
     const reach = q.reachAt(ruleTurn);
     const [out, down] = [x > 0 ? reach.right : reach.left, y > 0 ? reach.bottom : reach.top];
     const [dx, dy] = q.spot.corner ? [Math.max(out, down), Math.max(out, down)] : [out, down];
-    const centre = plus(
-      plus(middle, { x: x * (half.x - gap - dx), y: y * (half.y - gap - dy) }),
-      turn(q.input.offset, 90 * k),
+    const centre = add(
+      add(middle, { x: x * (half.x - gap - dx), y: y * (half.y - gap - dy) }),
+      rotate(q.input.offset, 90 * k),
     );
     const across = edge.x - Math.abs(centre.x);
     const up = Math.min(edge.y - centre.y, centre.y - far.y);
@@ -193,7 +193,7 @@ function alongHem(q: CopyQuestion, closed: boolean): Copies {
   const seamsFound = closed ? overSideSeams(q, run, wish) : [];
   const outwards = [...run.positions].sort((a, b) => Math.abs(a) - Math.abs(b) || b - a);
   const copies = outwards.map((x) => {
-    const centre = plus(q.centre, { x, y: 0 });
+    const centre = add(q.centre, { x, y: 0 });
     const { reading, fromX } = alongHemFrom(centre.x, closed ? wish.lengthMm : null);
     return copyAt(q, centre, q.turnDeg, reading, { x: fromX, y: centre.y });
   });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { boxOf } from '../../base/geometry/box';
-import { distance, plus, turn } from '../../base/geometry/point';
+import { add, distance, rotate } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { PIECE_KIND_IDS, type PieceKindId } from '../../model/pieceKindIds';
@@ -235,8 +235,8 @@ describe('the words of the steps', () => {
         const go = (more: string, less: string) =>
           Number(new RegExp(`([\\d.]+) mm (?:to the )?${more}`).exec(ends)?.[1] ?? 0) -
           Number(new RegExp(`([\\d.]+) mm (?:to the )?${less}`).exec(ends)?.[1] ?? 0);
-        const right = plus(copy.centre, turn({ x: 30, y: 0 }, copy.turnDeg));
-        const chalked = plus(copy.centre, { x: go('right', 'left'), y: go('down', 'up') });
+        const right = add(copy.centre, rotate({ x: 30, y: 0 }, copy.turnDeg));
+        const chalked = add(copy.centre, { x: go('right', 'left'), y: go('down', 'up') });
         expect(distance(chalked, right)).toBeLessThan(0.2);
       }
     },

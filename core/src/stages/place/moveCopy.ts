@@ -1,4 +1,4 @@
-import { type Point, plus, turn } from '../../base/geometry/point';
+import { add, type Point, rotate } from '../../base/geometry/point';
 import type { DisplayUnits } from '../../base/units/length';
 import type { PlaceInput } from '../../model/ticket/place';
 import type { PlacePlan } from './planPlace';
@@ -36,6 +36,6 @@ export function movedCopy(
   }
   const poses = posesOf(place);
   const turned = (poses[index]?.turnDeg ?? 0) - (poses[0]?.turnDeg ?? 0);
-  const offset = plus(start.offset, turn(by, -turned));
+  const offset = add(start.offset, rotate(by, -turned));
   return { offset: start.snaps ? snapOffset(offset, snap.units, snap.withinMm) : toTenths(offset) };
 }

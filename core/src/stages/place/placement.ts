@@ -8,7 +8,7 @@ import type { Readings } from '../piece/readings';
 export type ChestSchool = 'table' | 'armhole' | 'collar';
 
 /** How far a design reaches from its centre on each side, mm. */
-export interface Reach {
+export interface Extents {
   left: number;
   right: number;
   top: number;
@@ -21,7 +21,7 @@ export interface PlacementQuestion {
   readings: Readings;
   outline: PieceOutline;
   /** The design's reach when the rule turns it by so many degrees. */
-  reachAt: (turnDeg: number) => Reach;
+  reachAt: (turnDeg: number) => Extents;
   /** The gap the maker wishes from an edge; null for the shop's usual one. */
   edgeGapMm: number | null;
   school: ChestSchool;

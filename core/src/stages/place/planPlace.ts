@@ -1,6 +1,6 @@
 import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
 import { leanDegOf } from '../../base/geometry/fitLine';
-import { distance, ORIGIN, type Point, plus } from '../../base/geometry/point';
+import { add, distance, ORIGIN, type Point } from '../../base/geometry/point';
 import { mm, type Phrase, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
@@ -23,7 +23,7 @@ import { footprintOf, nearestThings } from './footprint';
 import { markSteps, methodsFor } from './marks';
 import { axisEnds } from './marks/axis';
 import type { MarkStep } from './marks/markStep';
-import { arithmetic, type ChestSchool, landmark, type Reach, type RuledSpot } from './placement';
+import { arithmetic, type ChestSchool, type Extents, landmark, type RuledSpot } from './placement';
 import { spotFor } from './spotFor';
 
 /** Where the design lies on the piece: piece frame, mm, clockwise degrees. */
@@ -101,7 +101,7 @@ function ownMove({ moved }: UsualPlacement, width: number): { offset: Point; tur
 }
 
 /** How far the design reaches from its centre at a turn. */
-function reachOf(facts: DesignFacts, turnDeg: number): Reach {
+function reachOf(facts: DesignFacts, turnDeg: number): Extents {
   const box = boxOf(footprintOf(facts, ORIGIN, turnDeg));
   return { left: -box.left, right: box.right, top: -box.top, bottom: box.bottom };
 }
@@ -142,7 +142,7 @@ function atAskedDepth(
     input: PlaceInput;
     piece: PiecePlan;
     outline: PieceOutline;
-    reachAt: (turnDeg: number) => Reach;
+    reachAt: (turnDeg: number) => Extents;
   },
 ): RuledSpot {
   const { depth: asked } = on.input;
@@ -192,8 +192,8 @@ function lay({ placement, input, piece, facts, rules }: Laying) {
   const spot = atAskedDepth(ruledSpot, { input, piece, outline, reachAt });
   const turnDeg = spot.turnDeg + extra;
   const lineAt = (y: number) => line.offset + line.slope * y;
-  const ruled = plus({ x: (spot.edge ? 0 : lineAt(spot.y)) + spot.across, y: spot.y }, own.offset);
-  const centre = plus(ruled, input.offset);
+  const ruled = add({ x: (spot.edge ? 0 : lineAt(spot.y)) + spot.across, y: spot.y }, own.offset);
+  const centre = add(ruled, input.offset);
   const { readings } = piece;
   const many = copiesFor({
     placement,

@@ -34,11 +34,11 @@ export interface ScatterProgress {
   leastMm: number;
 }
 
-interface Laid extends ScatterSpot {
+interface LaidMotif extends ScatterSpot {
   hull: Point[];
 }
 /** A spot of a lattice, with the motif's hull there. */
-export type LatticeSpot = Laid;
+export type LatticeSpot = LaidMotif;
 
 /** Spots thrown for each motif before the roomiest is taken. */
 const CANDIDATES = 30;
@@ -67,7 +67,7 @@ export function liesWithin(hull: Polygon, within: Polygon, insetMm: number): boo
  * their centres. Those that cannot come nearer than the least so far are passed over; once it is less than `enough`
  * the rest are not looked at. Infinite without others.
  */
-function roomOf(laid: Laid, others: readonly Laid[], radius: number, enough = -Infinity): number {
+function roomOf(laid: LaidMotif, others: readonly LaidMotif[], radius: number, enough = -Infinity): number {
   let least = Infinity;
   for (const other of others) {
     if (other === laid) continue;
@@ -85,21 +85,21 @@ function throwerFor(q: ScatterQuestion) {
   const random = randomLcg(q.seed / 2 ** 32);
   const box = boxOf(q.within);
   const turn = () => (q.turns === 'any' ? Math.round(random() * 360) % 360 : 0);
-  const lay = (x: number, y: number, turnDeg: number): Laid | null => {
+  const lay = (x: number, y: number, turnDeg: number): LaidMotif | null => {
     const hull = placed(q.hull, turnDeg, { x, y });
     return liesWithin(hull, q.within, q.insetMm) ? { x, y, turnDeg, hull } : null;
   };
-  const anywhere = (): Laid | null =>
+  const anywhere = (): LaidMotif | null =>
     lay(box.left + random() * (box.right - box.left), box.top + random() * (box.bottom - box.top), turn());
-  const near = (at: Laid, reach: number): Laid | null =>
+  const near = (at: LaidMotif, reach: number): LaidMotif | null =>
     lay(at.x + (random() - 0.5) * reach, at.y + (random() - 0.5) * reach, turn());
   return { anywhere, near };
 }
 type Thrower = ReturnType<typeof throwerFor>;
 
-const bare = ({ x, y, turnDeg }: Laid): ScatterSpot => ({ x, y, turnDeg });
+const bare = ({ x, y, turnDeg }: LaidMotif): ScatterSpot => ({ x, y, turnDeg });
 
-const leastOfAll = (all: readonly Laid[], radius: number): number =>
+const leastOfAll = (all: readonly LaidMotif[], radius: number): number =>
   Math.min(Infinity, ...all.map((laid) => roomOf(laid, all, radius)));
 
 /** A motif to the round: after so many rounds to each the steps are at their shortest. */
@@ -126,7 +126,7 @@ const ROUNDS_A_TRY = 10;
 export function* scatter(q: ScatterQuestion): Generator<ScatterProgress, ScatterProgress> {
   const thrower = throwerFor(q);
   const radius = radiusOf(q.hull);
-  let all: Laid[] = [];
+  let all: LaidMotif[] = [];
   const progress = (done: number): ScatterProgress => ({
     done,
     of: q.count + q.rounds,
@@ -190,11 +190,11 @@ export function latticeIn({
 }
 
 /** So many of the spots, each the farthest from those before it, the first being the first. */
-function spreadOver(spots: readonly LatticeSpot[], count: number): Laid[] {
+function spreadOver(spots: readonly LatticeSpot[], count: number): LaidMotif[] {
   if (spots.length <= count) return [...spots];
   const left = [...spots];
   const apart = left.map(() => Infinity);
-  const taken: Laid[] = [];
+  const taken: LaidMotif[] = [];
   while (taken.length < count) {
     const at = apart.indexOf(Math.max(...apart));
     const next = left[at];
@@ -220,11 +220,11 @@ export function scatterAll(q: ScatterQuestion): ScatterProgress {
 
 /** The roomiest of some spots that keep the gap; null when none is found. */
 function roomiest(
-  throwOne: () => Laid | null,
-  all: readonly Laid[],
+  throwOne: () => LaidMotif | null,
+  all: readonly LaidMotif[],
   { radius, gapMm, throws: most = MOST_THROWS }: { radius: number; gapMm: number; throws?: number },
-): Laid | null {
-  let best: Laid | null = null;
+): LaidMotif | null {
+  let best: LaidMotif | null = null;
   let room = -Infinity;
   let found = 0;
   for (let throws = 0; throws < most && found < CANDIDATES; throws++) {
@@ -244,7 +244,7 @@ const STEEPNESS = 7;
 const FAR_RADII = 1.5;
 
 /** How crowded a spot is: the Riesz energy of its distances to the others. Least where all have most room. */
-function crowding(laid: Laid, others: readonly Laid[], radius: number): number {
+function crowding(laid: LaidMotif, others: readonly LaidMotif[], radius: number): number {
   let sum = 0;
   for (const other of others) {
     const apart = Math.hypot(other.x - laid.x, other.y - laid.y) - 2 * radius;
@@ -258,7 +258,7 @@ function crowding(laid: Laid, others: readonly Laid[], radius: number): number {
 
 /** Moves one motif to the least crowded of some spots near it that keep the gap; it stays where none is less crowded. */
 function relax(
-  all: Laid[],
+  all: LaidMotif[],
   i: number,
   { near }: Thrower,
   { radius, gapMm, reach }: { radius: number; gapMm: number; reach: number },

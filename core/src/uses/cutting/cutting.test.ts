@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { heightOf, holds, widthOf } from '../../base/geometry/box';
+import { contains, heightOf, widthOf } from '../../base/geometry/box';
 import { LOOSE_BOUNDS, type LooseSheets, type Material, MaterialSchema } from '../../model/shelf';
-import { cutPieces, layoutOf, type Size, withLoose } from './cutting';
+import { cutPieces, layoutOf, type SheetSize, withLoose } from './cutting';
 
-const size = (widthMm: number, heightMm: number): Size => ({ widthMm, heightMm });
+const size = (widthMm: number, heightMm: number): SheetSize => ({ widthMm, heightMm });
 const material = (
   widthMm: number,
   metresLeft: number,
@@ -106,7 +106,7 @@ it('what is cut is never more than was there, every piece comes from something t
     fc.record({ widthMm: side, heightMm: side, count: fc.integer({ min: 1, max: 3 }) }),
     { maxLength: 4 },
   );
-  const area = ({ widthMm, heightMm }: Size) => widthMm * heightMm;
+  const area = ({ widthMm, heightMm }: SheetSize) => widthMm * heightMm;
   const looseArea = (m: Material) => m.loose.reduce((sum, s) => sum + area(s) * s.count, 0);
   fc.assert(
     fc.property(side, side, fc.integer({ min: 1, max: 9 }), side, stack, (w, h, n, roll, loose) => {
@@ -115,7 +115,7 @@ it('what is cut is never more than was there, every piece comes from something t
         50,
         withLoose(
           [],
-          loose.flatMap((s) => Array<Size>(s.count).fill(size(s.widthMm, s.heightMm))),
+          loose.flatMap((s) => Array<SheetSize>(s.count).fill(size(s.widthMm, s.heightMm))),
           1,
         ),
       );
@@ -129,7 +129,7 @@ it('what is cut is never more than was there, every piece comes from something t
         const whole = { left: 0, top: 0, right: source.widthMm, bottom: source.heightMm };
         expect(pieces).toHaveLength(each.count);
         for (const piece of pieces) {
-          expect(holds(whole, piece, 1e-6)).toBe(true);
+          expect(contains(whole, piece, 1e-6)).toBe(true);
           expect([widthOf(piece), heightOf(piece)].sort((a, b) => a - b)).toEqual(
             [w, h].sort((a, b) => a - b),
           );

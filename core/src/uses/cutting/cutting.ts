@@ -2,7 +2,7 @@ import type { Box } from '../../base/geometry/box';
 import { LOOSE_BOUNDS, type LooseSheets, type Material } from '../../model/shelf';
 
 /** A rectangle of a material, mm. */
-export interface Size {
+export interface SheetSize {
   widthMm: number;
   heightMm: number;
 }
@@ -12,15 +12,15 @@ export interface CutFrom {
   material: Material;
   count: number;
   /** The loose sheet it is; null for the roll. */
-  sheet: Size | null;
+  sheet: SheetSize | null;
   /** Metres of the roll; 0 for a loose sheet. */
   metres: number;
   /** How each piece lies: on a sheet as the sheet is measured; off a roll across it by along it. */
-  lies: Size;
+  lies: SheetSize;
   /** Pieces side by side across the roll; 1 on a sheet. */
   perRow: number;
   /** What is left of it and large enough to keep. */
-  offcuts: Size[];
+  offcuts: SheetSize[];
 }
 
 /** What one cutting takes: from where, how many pieces nothing served, and the materials as they then are. */
@@ -31,18 +31,19 @@ export interface Cutting {
 }
 
 const MM_A_METRE = 1000;
-const areaOf = ({ widthMm, heightMm }: Size): number => widthMm * heightMm;
-const turned = ({ widthMm, heightMm }: Size): Size => ({ widthMm: heightMm, heightMm: widthMm });
-const sameSize = (a: Size, b: Size): boolean => a.widthMm === b.widthMm && a.heightMm === b.heightMm;
+const areaOf = ({ widthMm, heightMm }: SheetSize): number => widthMm * heightMm;
+const turned = ({ widthMm, heightMm }: SheetSize): SheetSize => ({ widthMm: heightMm, heightMm: widthMm });
+const sameSize = (a: SheetSize, b: SheetSize): boolean =>
+  a.widthMm === b.widthMm && a.heightMm === b.heightMm;
 /** Offcuts are measured to whole millimetres, never larger than they are. */
 const whole = (mm: number): number => Math.min(LOOSE_BOUNDS.mostMm, Math.floor(mm + 1e-9));
-const kept = (sizes: readonly Size[], leastMm: number): Size[] =>
+const kept = (sizes: readonly SheetSize[], leastMm: number): SheetSize[] =>
   sizes
     .map(({ widthMm, heightMm }) => ({ widthMm: whole(widthMm), heightMm: whole(heightMm) }))
     .filter((s) => Math.min(s.widthMm, s.heightMm) >= Math.max(leastMm, LOOSE_BOUNDS.leastMm));
 
 /** Loose sheets one by one. */
-export const eachOf = (loose: readonly LooseSheets[]): Size[] =>
+export const eachOf = (loose: readonly LooseSheets[]): SheetSize[] =>
   loose.flatMap(({ widthMm, heightMm, count }) =>
     Array.from({ length: count }, () => ({ widthMm, heightMm })),
   );
@@ -51,7 +52,11 @@ export const eachOf = (loose: readonly LooseSheets[]): Size[] =>
  * Loose sheets with some added (`by` 1) or taken (`by` −1), in the order of their size; never fewer than none. Of
  * more sizes than a shelf keeps, the smallest go.
  */
-export function withLoose(loose: readonly LooseSheets[], sizes: readonly Size[], by: 1 | -1): LooseSheets[] {
+export function withLoose(
+  loose: readonly LooseSheets[],
+  sizes: readonly SheetSize[],
+  by: 1 | -1,
+): LooseSheets[] {
   const next = loose.map((sheets) => ({ ...sheets }));
   for (const size of sizes) {
     const there = next.find((sheets) => sameSize(sheets, size));
@@ -65,10 +70,10 @@ export function withLoose(loose: readonly LooseSheets[], sizes: readonly Size[],
 }
 
 /** What is left of a sheet when a piece is cut from its corner, by two straight cuts: the way with the larger rest. */
-function restsOf(sheet: Size, piece: Size): Size[] {
+function restsOf(sheet: SheetSize, piece: SheetSize): SheetSize[] {
   const right = sheet.widthMm - piece.widthMm;
   const below = sheet.heightMm - piece.heightMm;
-  const ways: [Size, Size][] = [
+  const ways: [SheetSize, SheetSize][] = [
     [
       { widthMm: right, heightMm: sheet.heightMm },
       { widthMm: piece.widthMm, heightMm: below },
@@ -78,18 +83,18 @@ function restsOf(sheet: Size, piece: Size): Size[] {
       { widthMm: sheet.widthMm, heightMm: below },
     ],
   ];
-  const largest = (way: readonly Size[]) => Math.max(...way.map(areaOf));
+  const largest = (way: readonly SheetSize[]) => Math.max(...way.map(areaOf));
   return [...ways].sort((a, b) => largest(b) - largest(a))[0] ?? [];
 }
 
 /** How the piece lies on a sheet that holds it; null when it does not. */
-function layOn(sheet: Size, piece: Size): Size | null {
-  const holds = (p: Size) => p.widthMm <= sheet.widthMm + 1e-9 && p.heightMm <= sheet.heightMm + 1e-9;
+function layOn(sheet: SheetSize, piece: SheetSize): SheetSize | null {
+  const holds = (p: SheetSize) => p.widthMm <= sheet.widthMm + 1e-9 && p.heightMm <= sheet.heightMm + 1e-9;
   return [piece, turned(piece)].find(holds) ?? null;
 }
 
 /** One piece from the smallest loose sheet that holds it; null when none does. */
-function fromLoose(piece: Size, materials: readonly Material[], leastMm: number): CutFrom | null {
+function fromLoose(piece: SheetSize, materials: readonly Material[], leastMm: number): CutFrom | null {
   const options = materials
     .flatMap((material) => material.loose.map(({ widthMm, heightMm }) => ({ material, widthMm, heightMm })))
     .flatMap(({ material, ...sheet }) => {
@@ -103,7 +108,7 @@ function fromLoose(piece: Size, materials: readonly Material[], leastMm: number)
 
 /** Rows of pieces across a roll, as much of its length as they take, and what is left beside them. */
 function offRoll(
-  piece: Size,
+  piece: SheetSize,
   count: number,
   rollWidthMm: number,
 ): Pick<CutFrom, 'metres' | 'lies' | 'perRow' | 'offcuts'> | null {
@@ -113,7 +118,7 @@ function offRoll(
     if (perRow < 1) return [];
     const full = Math.floor(count / perRow);
     const last = count - full * perRow;
-    const beside = (inRow: number, rows: number): Size[] =>
+    const beside = (inRow: number, rows: number): SheetSize[] =>
       rows === 0 ? [] : [{ widthMm: rollWidthMm - inRow * across, heightMm: rows * along }];
     return [
       {
@@ -128,7 +133,7 @@ function offRoll(
 }
 
 /** As many pieces as a roll has enough for, at most `count`; null when it has not enough for one. */
-function mostOff(material: Material, piece: Size, count: number, leastMm: number): CutFrom | null {
+function mostOff(material: Material, piece: SheetSize, count: number, leastMm: number): CutFrom | null {
   for (let n = count; n > 0; n--) {
     const cut = offRoll(piece, n, material.widthMm);
     if (!cut) return null;
@@ -142,7 +147,7 @@ function mostOff(material: Material, piece: Size, count: number, leastMm: number
 
 /** The rest off a roll: one that has enough for all, else the one that was begun most; null when none has for one. */
 function fromRoll(
-  piece: Size,
+  piece: SheetSize,
   count: number,
   materials: readonly Material[],
   leastMm: number,
@@ -173,7 +178,7 @@ function cut(material: Material, { sheet, metres, offcuts }: CutFrom): Material 
  * Straight cuts only.
  */
 export function cutPieces(
-  piece: Size,
+  piece: SheetSize,
   count: number,
   materials: readonly Material[],
   leastMm: number,
@@ -204,7 +209,7 @@ export function cutPieces(
  * taken, with the roll's width upright; and the pieces on it, in rows along the roll.
  */
 export function layoutOf({ sheet, metres, material, lies, count, perRow }: CutFrom): {
-  source: Size;
+  source: SheetSize;
   pieces: Box[];
 } {
   const { widthMm: along, heightMm: across } = sheet ? lies : turned(lies);

@@ -20,7 +20,7 @@ import { hoopingCount } from '../../stages/hoop/planHoop';
 import type { StitchPlan } from '../../stages/stitch/planStitch';
 import { spoolsOf, takeFrom } from '../../stock/spools';
 import { needlesOf, suppliesFor } from '../../stock/supplies';
-import { eachOf, type Size, withLoose } from '../cutting/cutting';
+import { eachOf, type SheetSize, withLoose } from '../cutting/cutting';
 import { cutSheets } from '../cutting/sheetPieces';
 
 /** The item, and what it was called then. */
@@ -54,7 +54,7 @@ const MINUTES_AN_HOUR = 60;
 const MM_A_METRE = 1000;
 
 /** Loose sheets that `a` has and `b` has not, one by one. */
-function moreOf(a: Material, b: Material): Size[] {
+function moreOf(a: Material, b: Material): SheetSize[] {
   const [more, fewer] = [a, b].map(({ loose }) => withLoose([], eachOf(loose), 1));
   const there = eachOf(fewer ?? []);
   return eachOf(withLoose(more ?? [], there, -1));

@@ -1,4 +1,4 @@
-import { type Box, boxOf, grown } from '../../base/geometry/box';
+import { type Box, boxOf, inflate } from '../../base/geometry/box';
 import type { Point } from '../../base/geometry/point';
 
 /** What is drawn on paper, in mm, y down, in the frame of the drawing. */
@@ -109,5 +109,5 @@ export function grainArrow(from: Point, to: Point): PaperMark[] {
 /** The drawing's box from its lines, with some margin; text is taken to lie within. */
 export function drawingOf(marks: readonly PaperMark[], marginMm: number): PaperDrawing {
   const points = marks.flatMap((m) => (m.kind === 'line' ? m.points : m.kind === 'text' ? [m.at] : []));
-  return { box: grown(boxOf(points), marginMm), marks };
+  return { box: inflate(boxOf(points), marginMm), marks };
 }

@@ -1,4 +1,4 @@
-import { type Box, boxOf, cornersOf, grown } from '../../base/geometry/box';
+import { type Box, boxOf, cornersOf, inflate } from '../../base/geometry/box';
 import { ORIGIN, type Point } from '../../base/geometry/point';
 import { type DisplayUnits, formatLength } from '../../base/units/length';
 import {
@@ -67,7 +67,7 @@ export function placementRuler(
 ): RulerDrawing {
   const sorted = [...slots].sort((a, b) => a.at.y - b.at.y);
   const downwards = slots.every((s) => s.at.y >= 0);
-  const reach = grown(boxOf([ORIGIN, ...slots.map((s) => s.at), { x: 62, y: 0 }]), MARGIN_MM);
+  const reach = inflate(boxOf([ORIGIN, ...slots.map((s) => s.at), { x: 62, y: 0 }]), MARGIN_MM);
   const edge: Box = { ...reach, ...(downwards ? { top: 0 } : { bottom: 0 }) };
   const length = (mm: number) => formatLength(Math.abs(mm), words.units);
   const labelOf = ({ name, at }: Slot) => {
@@ -115,7 +115,7 @@ export function placementRuler(
       { sizeMm: 2.8 },
     ),
   ];
-  return { box: grown(withLabels(edge, slots), 4), marks, datumY: 0, pricks: sorted.map((s) => s.at) };
+  return { box: inflate(withLabels(edge, slots), 4), marks, datumY: 0, pricks: sorted.map((s) => s.at) };
 }
 
 /** The level halfway down a ruler. */

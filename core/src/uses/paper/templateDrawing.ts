@@ -1,5 +1,5 @@
-import { boxOf, grown } from '../../base/geometry/box';
-import { fullTurnDeg, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import { boxOf, inflate } from '../../base/geometry/box';
+import { add, fullTurnDeg, ORIGIN, type Point, rotate } from '../../base/geometry/point';
 import type { DisplayUnits } from '../../base/units/length';
 import { formatLength } from '../../base/units/length';
 import type { DesignFacts } from '../../stages/design/planDesign';
@@ -15,7 +15,7 @@ const HOLE_MM = 1.5;
 function hole(at: Point): PaperMark {
   const ring = Array.from({ length: 16 }, (_, i) => {
     const t = (i * Math.PI) / 8;
-    return plus(at, { x: HOLE_MM * Math.cos(t), y: HOLE_MM * Math.sin(t) });
+    return add(at, { x: HOLE_MM * Math.cos(t), y: HOLE_MM * Math.sin(t) });
   });
   return line(ring, { closed: true, colour: CHALK });
 }
@@ -46,7 +46,7 @@ export function templateDrawing(
   const box = boxOf(facts.hull);
   const half = facts.widthMm / 2;
   const [left, right] = [box.left - BEYOND_MM, box.right + BEYOND_MM];
-  const up = turn({ x: 0, y: -1 }, -place.turnDeg);
+  const up = rotate({ x: 0, y: -1 }, -place.turnDeg);
   const arrowAt = { x: right + 6, y: 0 };
   const reach = Math.max(18, Math.min(40, facts.heightMm / 2));
   const size = `${formatLength(facts.widthMm, words.units)} × ${formatLength(facts.heightMm, words.units)}`;
@@ -88,5 +88,5 @@ export function templateDrawing(
     top: box.top - BEYOND_MM,
     bottom: foot + 18 + turnedCopies(place).length * 4.5,
   };
-  return { box: grown(lines, 4), marks };
+  return { box: inflate(lines, 4), marks };
 }

@@ -9,8 +9,8 @@ export {
   PracticeCommandSchema,
   type PracticeJob,
   PracticeJobSchema,
-  type PracticeLie,
   PracticeLieSchema,
+  type PracticePose,
   type PracticeState,
   PracticeStateSchema,
 } from './schema';

@@ -1,5 +1,5 @@
 import { boxOf } from '../../base/geometry/box';
-import { fullTurnDeg, minus, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import { add, fullTurnDeg, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import type { HouseRules } from '../../model/houseRules';
 import type { Machine, Shelf } from '../../model/shelf';
@@ -11,9 +11,9 @@ import { factsInHoop, type LaidHoop } from '../../stages/hoop/layHoop';
 import { inHoopFrame } from '../../stages/hoop/ring';
 import { keysTo } from '../../stages/mount/keys';
 import { bobbinM } from '../../stages/stitch/planStitch';
-import type { PracticeJob, PracticeLie } from './schema';
+import type { PracticeJob, PracticePose } from './schema';
 
-export const STRAIGHT: PracticeLie = { turnDeg: 0, shift: ORIGIN };
+export const STRAIGHT: PracticePose = { turnDeg: 0, shift: ORIGIN };
 
 const ROWS = 24;
 
@@ -50,14 +50,14 @@ export function practiceJob(
   ticket: Ticket,
   plan: Plan,
   shop: { shelf: Shelf; rules: HouseRules },
-  lie: PracticeLie = STRAIGHT,
+  lie: PracticePose = STRAIGHT,
 ): PracticeJob | null {
   const { mount, hoop, design, piece } = plan;
   const laid = hoop?.laid;
   if (!mount?.machine || !laid || !design.facts || !piece.geometry) return null;
   const facts = factsInHoop(design.facts, laid);
-  const aboutFile = (p: Point) => minus(p, facts.fileCentre);
-  const inHoop = (p: Point) => plus(turn(p, lie.turnDeg), lie.shift);
+  const aboutFile = (p: Point) => subtract(p, facts.fileCentre);
+  const inHoop = (p: Point) => add(rotate(p, lie.turnDeg), lie.shift);
   return {
     ticketId: ticket.id,
     name: ticket.name || ticket.design.name,
@@ -87,13 +87,13 @@ function wantedFor(
   facts: DesignFacts,
   laid: LaidHoop,
   mirror: boolean,
-  lie: PracticeLie,
+  lie: PracticePose,
 ): PracticeJob['wanted'] {
   const planned = keysTo(facts, laid.designAt, { turnDeg: -laid.turnDeg, mirror });
   return {
     turnDeg: fullTurnDeg(planned.turnDeg + lie.turnDeg),
     mirror,
-    move: plus(turn(planned.move, lie.turnDeg), lie.shift),
+    move: add(rotate(planned.move, lie.turnDeg), lie.shift),
   };
 }
 

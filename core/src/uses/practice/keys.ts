@@ -1,10 +1,10 @@
-import { fullTurnDeg, ORIGIN, type Point, plus } from '../../base/geometry/point';
+import { add, fullTurnDeg, ORIGIN, type Point } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
 import { whyDesignDoesNotFit } from '../../stages/hoop/fit';
 import { fieldOf } from '../../stages/hoop/judgeHoop';
 import { sidesInWords } from '../../stages/hoop/sides';
 import { HAIR_MM } from '../../stages/mount/keys';
-import { done, hoopOf, missOf, type Outcome, pastWords, refuse } from './outcome';
+import { done, hoopOf, type KeyOutcome, missOf, pastWords, refuse } from './outcome';
 import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
 
 /** What one press does. */
@@ -12,7 +12,7 @@ export type Press<P extends PracticeCommand['press']> = (
   job: PracticeJob,
   state: PracticeState,
   command: Extract<PracticeCommand, { press: P }>,
-) => Outcome;
+) => KeyOutcome;
 
 /** By how much a design leaves its field, mm; nothing when it is inside. */
 const missMm = (job: PracticeJob, state: PracticeState): number => {
@@ -29,7 +29,7 @@ function keyed(
   state: PracticeState,
   keys: Partial<PracticeState>,
   message: string,
-): Outcome {
+): KeyOutcome {
   if (state.stop > 0 || state.done > 0)
     return refuse('started', 'Stitching has begun: the design can no longer be moved.');
   const next = { ...state, ...keys, traced: false };
@@ -48,7 +48,7 @@ export const setHoop: Press<'set-hoop'> = (job, state, { hoopId }) => {
 };
 
 export const move: Press<'move'> = (job, state, by) =>
-  keyed(job, state, { move: plus(state.move, by) }, 'Moved.');
+  keyed(job, state, { move: add(state.move, by) }, 'Moved.');
 
 export const turnBy: Press<'turn'> = (job, state, { deg }) => {
   const steps = deg / job.machine.turnStepDeg;
@@ -76,7 +76,7 @@ export const placeWords = (at: Point): string => say(sidesInWords(at, 'in the mi
 export const jog: Press<'jog'> = (job, state, by) => {
   const hoop = hoopOf(job, state.setId);
   if (!state.onId || !hoop) return refuse('no-hoop', 'There is no hoop on the carriage.');
-  const needle = plus(state.needle, by);
+  const needle = add(state.needle, by);
   if (whyDesignDoesNotFit([needle], fieldOf(hoop), { turnDeg: 0, x: 0, y: 0 }))
     return refuse('outside-field', 'The needle stays inside the stitch field.');
   return done({ ...state, needle }, `Needle ${placeWords(needle)}.`);

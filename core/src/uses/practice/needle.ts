@@ -1,19 +1,19 @@
 import { nearestPair } from '../../base/geometry/nearestPair';
-import { distance, ORIGIN, type Point, plus, turn } from '../../base/geometry/point';
+import { add, distance, ORIGIN, type Point, rotate } from '../../base/geometry/point';
 import { containsPoint, type Polygon } from '../../base/geometry/polygon';
 import type { Hoop } from '../../model/shelf';
 import { OBSTACLE_SIZES, obstacleOutline } from '../../stages/mount/obstacles';
 import type { PracticeJob, PracticeState } from './schema';
 
-type Keyed = Pick<PracticeState, 'mirror' | 'turnDeg' | 'scalePercent' | 'move'>;
+type KeyedPose = Pick<PracticeState, 'mirror' | 'turnDeg' | 'scalePercent' | 'move'>;
 
 /** A point of the file, about its centre, where the keys bring it in the hoop. */
-export function keyedPoint(p: Point, { mirror, turnDeg, scalePercent, move }: Keyed): Point {
+export function keyedPoint(p: Point, { mirror, turnDeg, scalePercent, move }: KeyedPose): Point {
   const scale = scalePercent / 100;
-  return plus(turn({ x: (mirror ? -p.x : p.x) * scale, y: p.y * scale }, turnDeg), move);
+  return add(rotate({ x: (mirror ? -p.x : p.x) * scale, y: p.y * scale }, turnDeg), move);
 }
 
-export const keyedHull = (job: PracticeJob, state: Keyed): Point[] =>
+export const keyedHull = (job: PracticeJob, state: KeyedPose): Point[] =>
   job.hull.map((p) => keyedPoint(p, state));
 
 /** The point at a share of the way along a line of points, 0 to 1; the first of a line without length. */
@@ -63,7 +63,7 @@ export function touchedRound(
     const to = path[(i + 1) % path.length] ?? from;
     const steps = Math.max(1, Math.ceil(distance(from, to) / FOOT_STEP_MM));
     for (let step = 0; step <= steps; step++) {
-      const at = plus(from, { x: ((to.x - from.x) * step) / steps, y: ((to.y - from.y) * step) / steps });
+      const at = add(from, { x: ((to.x - from.x) * step) / steps, y: ((to.y - from.y) * step) / steps });
       const name = touchedAt(at, hoop, job);
       if (name) return { name, at };
     }

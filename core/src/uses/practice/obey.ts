@@ -1,7 +1,7 @@
 import { distance, ORIGIN, shortTurnDeg } from '../../base/geometry/point';
 import { deg, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { jog, mirror, move, needleToCentre, type Press, resize, setHoop, turnBy } from './keys';
-import { done, halted, hoopOf, type Outcome, refuse } from './outcome';
+import { done, halted, hoopOf, type KeyOutcome, refuse } from './outcome';
 import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticeState } from './schema';
 import { sew, start, trace } from './stitching';
 
@@ -96,7 +96,7 @@ const WITHOUT_POWER: ReadonlySet<PracticeCommand['press']> = new Set([
 ]);
 const WHILE_RUNNING: ReadonlySet<PracticeCommand['press']> = new Set(['power', 'sew', 'stop']);
 
-function outcomeOf(job: PracticeJob, state: PracticeState, command: PracticeCommand): Outcome {
+function outcomeOf(job: PracticeJob, state: PracticeState, command: PracticeCommand): KeyOutcome {
   if (!state.powered && !WITHOUT_POWER.has(command.press)) return refuse('power-off', 'The machine is off.');
   if (state.running && !WHILE_RUNNING.has(command.press))
     return refuse('running', 'It is stitching: stop it first. Hands away from the hoop.');

@@ -3,7 +3,7 @@ import { type Miss, whyDesignDoesNotFit } from '../../stages/hoop/fit';
 import { fieldOf } from '../../stages/hoop/judgeHoop';
 import { HAIR_MM } from '../../stages/mount/keys';
 import { keyedHull } from './needle';
-import type { PracticeJob, PracticeState, Refusal } from './schema';
+import type { KeyRefusal, PracticeJob, PracticeState } from './schema';
 
 /** What a press came to: a new state, or a refusal that leaves the state as it was. */
 export interface Done {
@@ -13,13 +13,13 @@ export interface Done {
 }
 export interface Refused {
   ok: false;
-  code: Refusal;
+  code: KeyRefusal;
   message: string;
 }
-export type Outcome = Done | Refused;
+export type KeyOutcome = Done | Refused;
 
 export const done = (state: PracticeState, message: string): Done => ({ ok: true, state, message });
-export const refuse = (code: Refusal, message: string): Refused => ({ ok: false, code, message });
+export const refuse = (code: KeyRefusal, message: string): Refused => ({ ok: false, code, message });
 export const halted = (state: PracticeState, halt: PracticeState['halt'], message: string): Done =>
   done({ ...state, running: false, halt }, message);
 

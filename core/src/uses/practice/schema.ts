@@ -6,7 +6,7 @@ import { HexSchema } from '../../model/ticket/piece';
 
 /** How the piece really sits in the hoop, against how it was planned: turned clockwise, then moved, mm. */
 export const PracticeLieSchema = z.object({ turnDeg: z.number().min(-180).max(180), shift: PointSchema });
-export type PracticeLie = z.infer<typeof PracticeLieSchema>;
+export type PracticePose = z.infer<typeof PracticeLieSchema>;
 
 const PracticeStopSchema = z.object({
   hex: HexSchema,
@@ -134,7 +134,7 @@ export const REFUSALS = [
   'unknown-stop',
   'at-start',
 ] as const;
-export type Refusal = (typeof REFUSALS)[number];
+export type KeyRefusal = (typeof REFUSALS)[number];
 
 export const PracticeAnswerSchema = z.object({
   ok: z.boolean(),

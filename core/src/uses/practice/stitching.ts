@@ -1,11 +1,11 @@
 import type { Hoop } from '../../model/shelf';
 import type { Press } from './keys';
 import { alongPath, keyedHull, keyedPoint, struckAt, touchedRound } from './needle';
-import { done, halted, hoopOf, missOf, type Outcome, pastWords, refuse, whyHoopNotReady } from './outcome';
+import { done, halted, hoopOf, type KeyOutcome, missOf, pastWords, refuse, whyHoopNotReady } from './outcome';
 import type { PracticeJob, PracticeState } from './schema';
 
 /** Why neither trace nor start may run: the design stands outside the field of the hoop the machine is set to. */
-function whyOutside(job: PracticeJob, state: PracticeState): Outcome | null {
+function whyOutside(job: PracticeJob, state: PracticeState): KeyOutcome | null {
   const miss = missOf(job, state);
   if (!miss) return null;
   const by = pastWords(Math.max(miss.widthMm, miss.heightMm));
@@ -33,7 +33,7 @@ export const trace: Press<'trace'> = (job, state) => {
   );
 };
 
-function whyNotStart(job: PracticeJob, state: PracticeState): Outcome | null {
+function whyNotStart(job: PracticeJob, state: PracticeState): KeyOutcome | null {
   const stop = job.stops[state.stop];
   if (!stop) return refuse('finished', 'It is all stitched.');
   if (!state.needleWhole) return refuse('needle-broken', 'The needle is broken: power off, then a new one.');
@@ -48,7 +48,7 @@ export const start: Press<'start'> = (job, state) =>
   done({ ...state, running: true, met: null }, `Stitching ${job.stops[state.stop]?.name ?? ''}.`);
 
 /** One more stitch, or what stops the machine in place of it. */
-function oneStitch(job: PracticeJob, state: PracticeState, hoop: Hoop): Outcome {
+function oneStitch(job: PracticeJob, state: PracticeState, hoop: Hoop): KeyOutcome {
   const stop = job.stops[state.stop];
   if (!stop) return halted(state, 'finished', 'Finished.');
   if (state.bobbinM < job.bobbinMPerStitch)
@@ -73,7 +73,7 @@ function oneStitch(job: PracticeJob, state: PracticeState, hoop: Hoop): Outcome 
 }
 
 /** What follows a colour's last stitch: the end, a stop to thread the next, or the next needle by itself. */
-function afterStop(job: PracticeJob, state: PracticeState): Outcome {
+function afterStop(job: PracticeJob, state: PracticeState): KeyOutcome {
   const next = { ...state, stop: state.stop + 1, done: 0 };
   const stop = job.stops[next.stop];
   if (!stop) return halted(next, 'finished', 'Finished.');
@@ -86,7 +86,7 @@ export const sew: Press<'sew'> = (job, state, { seconds }) => {
   const hoop = hoopOf(job, state.onId);
   if (!state.running || !hoop) return refuse('not-running', 'The machine stands still.');
   const count = Math.max(1, Math.round((seconds * job.machine.stitchesPerMinute) / 60));
-  let outcome: Outcome = done(state, '');
+  let outcome: KeyOutcome = done(state, '');
   for (let i = 0; i < count; i++) {
     const next = oneStitch(job, outcome.state, hoop);
     if (!next.ok) return next;

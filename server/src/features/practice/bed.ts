@@ -1,7 +1,14 @@
-import { obey, type PracticeAnswer, type PracticeCommand, type PracticeJob, type PracticeState, practiceStart } from '@zt/core/uses/practice/index';
+import {
+  obey,
+  type PracticeAnswer,
+  type PracticeCommand,
+  type PracticeJob,
+  type PracticeState,
+  practiceStart,
+} from '@zt/core/uses/practice/index';
 
 /** One run of a ticket on the practice machine, as it stands. */
-export interface Laid {
+export interface PracticeBed {
   run: string;
   job: PracticeJob;
   state: PracticeState;
@@ -9,8 +16,8 @@ export interface Laid {
 
 /** The practice machine of this server: a bed of its own for each run. A stand-in, so nothing is kept past a restart. */
 export interface Beds {
-  lay: (job: PracticeJob) => Laid;
-  laid: (run: string) => Laid | null;
+  lay: (job: PracticeJob) => PracticeBed;
+  laid: (run: string) => PracticeBed | null;
   press: (run: string, command: PracticeCommand) => PracticeAnswer | null;
 }
 
@@ -19,8 +26,8 @@ const MOST_RUNS = 40;
 
 /** Beds by run; `newRun` names each one. */
 export function createBeds(newRun: () => string): Beds {
-  const beds = new Map<string, Laid>();
-  const put = (laid: Laid): Laid => {
+  const beds = new Map<string, PracticeBed>();
+  const put = (laid: PracticeBed): PracticeBed => {
     beds.delete(laid.run);
     beds.set(laid.run, laid);
     const [oldest] = beds.keys();

@@ -2,7 +2,7 @@ import { ramerDouglasPeucker } from 'clipper2-ts';
 import { type INode, parseSync } from 'svgson';
 import { nameOfColour } from '../../../base/colour/colour';
 import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../../base/geometry/box';
-import { minus, type Point } from '../../../base/geometry/point';
+import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
 import type { Artwork, ColourStop } from '../../../model/ticket/design';
 import {
@@ -176,7 +176,7 @@ function artworkOf(
     fileName: frame.fileName.slice(0, ARTWORK_BOUNDS.fileName),
     paths,
     hull: hull.map((p) => ({ x: rounded(p.x - centre.x), y: rounded(p.y - centre.y) })),
-    fileCentre: minus({ x: frame.width / 2, y: frame.height / 2 }, centre),
+    fileCentre: subtract({ x: frame.width / 2, y: frame.height / 2 }, centre),
     mostCover: parts.reduce(
       (most, { estimate }) => Math.min(ARTWORK_BOUNDS.cover, Math.max(most, estimate.cover ?? 0)),
       0,
@@ -208,7 +208,7 @@ export function readSvg(text: string, fileName: string, figures: StitchFigures):
   const extent = extentOf(parts);
   const box = boxOf(extent);
   if (parts.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
-  const off = minus({ x: width / 2, y: height / 2 }, centreOf(box));
+  const off = subtract({ x: width / 2, y: height / 2 }, centreOf(box));
   const sides = [widthOf(box), heightOf(box), width, height, Math.abs(off.x), Math.abs(off.y)];
   if (!sides.every((side) => side <= MOST_DESIGN_MM)) return REFUSALS.tooBig;
   const stitches = parts.reduce((sum, { estimate }) => sum + estimate.stitches, 0);

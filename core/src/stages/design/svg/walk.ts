@@ -40,7 +40,7 @@ interface Scope {
   out: Walked;
 }
 
-interface Place {
+interface TreePlace {
   transforms: readonly string[];
   style: Style;
   depth: number;
@@ -66,7 +66,7 @@ export function viewBoxTransform(node: INode, width: number, height: number): st
   return `translate(${dx} ${dy}) scale(${sx} ${sy}) translate(${-x} ${-y})`;
 }
 
-function walkUse(node: INode, scope: Scope, place: Place): void {
+function walkUse(node: INode, scope: Scope, place: TreePlace): void {
   const id = (node.attributes.href ?? node.attributes['xlink:href'] ?? '').replace(/^#/, '');
   const target = scope.byId.get(id);
   if (!target) return;
@@ -83,7 +83,7 @@ function walkUse(node: INode, scope: Scope, place: Place): void {
   for (const child of target.children) walkNode(child, scope, { ...fitted, style });
 }
 
-function nestedSvg(node: INode, place: Place): Place {
+function nestedSvg(node: INode, place: TreePlace): TreePlace {
   const moved = `translate(${svgNumber(node.attributes.x)} ${svgNumber(node.attributes.y)})`;
   const [w, h] = [svgLengthMm(node.attributes.width), svgLengthMm(node.attributes.height)];
   const fitted =
@@ -93,7 +93,7 @@ function nestedSvg(node: INode, place: Place): Place {
   return { ...place, transforms: [...place.transforms, moved, fitted] };
 }
 
-function walkNode(node: INode, scope: Scope, above: Place): void {
+function walkNode(node: INode, scope: Scope, above: TreePlace): void {
   if (node.type !== 'element' || scope.out.tooMany) return;
   if (above.depth > MOST_DEPTH || scope.out.shapes.length >= MOST_SHAPES) {
     scope.out.tooMany = true;
@@ -107,7 +107,7 @@ function walkNode(node: INode, scope: Scope, above: Place): void {
   const style = styleOf(node, above.style, scope.rules);
   if (!style.visible) return;
   const transform = node.attributes.transform;
-  let place: Place = {
+  let place: TreePlace = {
     transforms: transform ? [...above.transforms, transform] : above.transforms,
     style,
     depth: above.depth + 1,

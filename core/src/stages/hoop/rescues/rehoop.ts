@@ -1,4 +1,4 @@
-import { minus, ORIGIN, turn } from '../../../base/geometry/point';
+import { ORIGIN, rotate, subtract } from '../../../base/geometry/point';
 import { phrase } from '../../../base/units/phrase';
 import type { Asked, Rescue } from './rescue';
 import { set, WHERE_IT_LIES } from './rescue';
@@ -10,7 +10,7 @@ export function rehoop(asked: Asked): Rescue[] {
   const way = verdict.turns.find((t) => t.turnDeg === laid.turnDeg);
   if (!way || way.miss || (method === 'hooped' && way.designAt === null)) return [];
   const to = way.designAt ?? ORIGIN;
-  const by = turn(minus(laid.designAt, to), laid.onPieceDeg);
+  const by = rotate(subtract(laid.designAt, to), laid.onPieceDeg);
   return [
     {
       label: phrase`Hoop it again ${wayInWords(by)}`,

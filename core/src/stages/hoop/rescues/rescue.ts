@@ -3,7 +3,7 @@ import type { Mend } from '../../../model/finding';
 import type { Artwork } from '../../../model/ticket/design';
 import type { HoopInput, Method } from '../../../model/ticket/hoop';
 import type { DesignFacts } from '../../design/planDesign';
-import type { HoopQuestion, HoopVerdict } from '../judgeHoop';
+import type { HoopSetting, HoopVerdict } from '../judgeHoop';
 import { judgeHoop, whyNotClosed } from '../judgeHoop';
 import type { LaidHoop } from '../layHoop';
 /** What keeps a hoop from stitching a design: past its field, not let into the piece, its ring not closing. */
@@ -24,7 +24,7 @@ export interface RescueQuestion {
   verdicts: readonly HoopVerdict[];
   method: Method;
   input: HoopInput;
-  q: HoopQuestion;
+  q: HoopSetting;
   scalePercent: number;
   /** The drawing as it came, where there is one that can be rearranged. */
   artwork: Artwork | null;

@@ -1,4 +1,4 @@
-import { boxOf, grown, holds } from '../../../base/geometry/box';
+import { boxOf, contains, inflate } from '../../../base/geometry/box';
 import { count, mm, phrase } from '../../../base/units/phrase';
 import type { QuarterTurn } from '../../../model/ticket/hoop';
 import { elementsOf } from '../../design/elements';
@@ -11,11 +11,11 @@ import { forHoop, set, WHERE_IT_LIES } from './rescue';
 /** How many elements of the drawing lie in no part whole. */
 function elementsCut({ artwork, scalePercent }: Asked, parts: readonly SplitPart[]): number {
   if (!artwork) return 0;
-  const boxes = parts.map((part) => grown(boxOf(part.hull), 0.01));
+  const boxes = parts.map((part) => inflate(boxOf(part.hull), 0.01));
   const scale = scalePercent / 100;
   return elementsOf(artwork).filter(({ hull }) => {
     const own = boxOf(hull.map((p) => ({ x: p.x * scale, y: p.y * scale })));
-    return !boxes.some((box) => holds(box, own));
+    return !boxes.some((box) => contains(box, own));
   }).length;
 }
 

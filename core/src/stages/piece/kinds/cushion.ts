@@ -1,4 +1,4 @@
-import { cornersOf, grown } from '../../../base/geometry/box';
+import { cornersOf, inflate } from '../../../base/geometry/box';
 import type { PieceKind, PieceOutline } from '../geometry';
 import type { Readings } from '../readings';
 import type { SpotRule, UsualPlacement } from '../usualPlacement';
@@ -12,7 +12,7 @@ function outlineOf({ width: w = 0, height: h = 0, opening = w }: Readings): Piec
   const panel = { left: -half, right: half, top: -h, bottom: 0 };
   return {
     outline: cornersOf(panel),
-    hoopable: cornersOf(grown(panel, -SEAM_MM)),
+    hoopable: cornersOf(inflate(panel, -SEAM_MM)),
     seams: [
       ...onBothSides('sideSeam', 'side seam', upright(half, -h, 0)),
       seam('topSeam', 'top seam', level(half, -h)),

@@ -1,4 +1,4 @@
-import { type Point, plus, turn } from '../../../base/geometry/point';
+import { add, type Point, rotate } from '../../../base/geometry/point';
 import type { Contradiction, Halving, NoGoArea, PieceOutline, PieceView, Seam } from '../geometry';
 import type { Readings } from '../readings';
 import {
@@ -45,7 +45,7 @@ function rightHalf(r: Readings, collar: TopCut['collar'], back = false) {
   const drop = back ? w * BACK_DROP_OF_CHEST : frontDrop;
   const hemHalf = (r.hemWidth ?? w) / 2;
   const neckPoint = { x: (w * NECK_WIDTH_OF_CHEST) / 2, y: -drop };
-  const shoulderEnd = plus(neckPoint, turn({ x: shoulder, y: 0 }, SHOULDER_SLOPE_DEG));
+  const shoulderEnd = add(neckPoint, rotate({ x: shoulder, y: 0 }, SHOULDER_SLOPE_DEG));
   const underarm = { x: w / 2, y: shoulderEnd.y + armhole };
   const bow = {
     x: Math.min(shoulderEnd.x, underarm.x) - w * ARMHOLE_BOW_OF_CHEST,
@@ -71,14 +71,14 @@ type Half = ReturnType<typeof rightHalf>;
 function sleeveEdge(half: Half, w: number, cut: TopCut): Point[] {
   if (cut.sleeve === 'none') return half.armholeSeam.slice(1, -1);
   const long = cut.sleeve === 'long';
-  const reach = turn(
+  const reach = rotate(
     { x: w * (long ? LONG_SLEEVE_OF_CHEST : SHORT_SLEEVE_OF_CHEST), y: 0 },
     long ? 64 : SLEEVE_ANGLE_DEG,
   );
-  const top = plus(half.shoulderEnd, reach);
+  const top = add(half.shoulderEnd, reach);
   const foot = long
-    ? plus(top, turn({ x: w * 0.19, y: 0 }, 154))
-    : plus(half.underarm, { x: reach.x * 0.5, y: reach.y * 0.42 });
+    ? add(top, rotate({ x: w * 0.19, y: 0 }, 154))
+    : add(half.underarm, { x: reach.x * 0.5, y: reach.y * 0.42 });
   return [top, foot];
 }
 

@@ -1,6 +1,6 @@
 import { leanDegOf } from '../../../base/geometry/fitLine';
 import type { Point } from '../../../base/geometry/point';
-import { minus, plus, turn } from '../../../base/geometry/point';
+import { add, rotate, subtract } from '../../../base/geometry/point';
 import type { Phrase } from '../../../base/units/phrase';
 import { mm, phrase } from '../../../base/units/phrase';
 import type { MarkQuestion, MarkStep } from './markStep';
@@ -9,8 +9,8 @@ import { side, step } from './markStep';
 export function axisEnds(q: Pick<MarkQuestion, 'facts' | 'centre' | 'turnDeg'>): [Point, Point] {
   const half = q.facts.widthMm / 2;
   return [
-    plus(q.centre, turn({ x: -half, y: 0 }, q.turnDeg)),
-    plus(q.centre, turn({ x: half, y: 0 }, q.turnDeg)),
+    add(q.centre, rotate({ x: -half, y: 0 }, q.turnDeg)),
+    add(q.centre, rotate({ x: half, y: 0 }, q.turnDeg)),
   ];
 }
 
@@ -23,7 +23,7 @@ export function axisWords({ spot, piece, turnDeg }: MarkQuestion, right: Point, 
   if (spot.corner && Math.abs(turnDeg + 45) < SAME_DEG) return phrase`square to the crease`;
   if (!spot.edge && Math.abs(turnDeg - leanDegOf(piece.centreLine.used)) < SAME_DEG)
     return phrase`square to the centre line`;
-  return phrase`along the design's own axis: its right end lies ${wayThere(minus(right, centre))}`;
+  return phrase`along the design's own axis: its right end lies ${wayThere(subtract(right, centre))}`;
 }
 
 /** "30 mm to the right and 12 mm up"; what is nothing is left out. */

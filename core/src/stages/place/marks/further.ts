@@ -1,4 +1,4 @@
-import { minus } from '../../../base/geometry/point';
+import { subtract } from '../../../base/geometry/point';
 import { count, mm, phrase } from '../../../base/units/phrase';
 import { axisEnds, wayThere } from './axis';
 import type { MarkQuestion, MarkStep } from './markStep';
@@ -16,7 +16,7 @@ export function copySteps(q: MarkQuestion): MarkStep[] {
         figure: readingMm < 0.05 ? null : mm(readingMm),
       }),
       step(
-        phrase`No. ${no}: both axis ends, ${mm(q.facts.widthMm / 2)} either side of its centre; the right one ${wayThere(minus(right, copy.centre))} of it.`,
+        phrase`No. ${no}: both axis ends, ${mm(q.facts.widthMm / 2)} either side of its centre; the right one ${wayThere(subtract(right, copy.centre))} of it.`,
         {
           cross: left,
           tape: { from: copy.centre, to: right },
