@@ -1,12 +1,6 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { HouseRules, LogEntry, LogSummary, Shelf, ShelfNoun, ShelfUse, Ticket } from '@zt/core';
-import type {
-  PracticeAnswer,
-  PracticeCommand,
-  PracticeJob,
-  PracticePose,
-  PracticeState,
-} from '@zt/core/uses/practice/index';
+import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticePose, PracticeState } from '@zt/core/uses/practice/index';
 
 export interface KeptTicket {
   ticket: Ticket;

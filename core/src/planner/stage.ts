@@ -163,25 +163,23 @@ function planHoopStage(up: Upstream<'hoop'>): Results['hoop'] {
   const on = laid(up);
   if (!on || !place) return null;
   const { piece, facts } = on;
-  const question = {
+  const laying = { placement, input: ticket.place, ...on, rules };
+  return planHoop(ticket.hoop, {
+    shelf,
+    rules,
     facts,
     designCentre: place.centre,
     designTurnDeg: place.turnDeg,
     outline: piece.geometry,
     fabric: piece.fabric,
     opened: piece.opened,
-    rules,
-  };
-  const laying = { placement, input: ticket.place, ...on, rules };
-  return planHoop(ticket.hoop, question, {
-    shelf,
-    mount: ticket.mount,
     copies: place.copies.map((copy) => copy.footprint),
     closedHem: placement.copies === 'closed hem',
     scalePercent: ticket.design.scalePercent,
     artwork: ticket.design.artwork,
     offset: ticket.place.offset,
     centreFor: (changed) => centreOn({ ...laying, facts: changed }),
+    mount: ticket.mount,
   });
 }
 

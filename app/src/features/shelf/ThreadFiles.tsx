@@ -1,9 +1,4 @@
-import {
-  type ReadPalette,
-  readThreads,
-  threadsToCsv,
-  threadsToPalette,
-} from '@zt/core/uses/threadLists/palette';
+import { type ReadPalette, readThreads, threadsToCsv, threadsToPalette } from '@zt/core/uses/threadLists/palette';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { countOf } from '../../components/figures';

@@ -1,12 +1,12 @@
 import { type Phrase, phrase } from '../../base/units/phrase';
 import { schoolReason } from '../../catalogue/schools';
-import { type HouseRules, schoolFor } from '../../model/houseRules';
+import { schoolFor } from '../../model/houseRules';
 import type { Reason } from '../../model/reason';
 import type { Method } from '../../model/ticket/hoop';
-import type { Fabric } from '../../model/ticket/piece';
-import { type DesignFacts, densityRank } from '../design/planDesign';
+import { densityRank } from '../design/planDesign';
 import { isKnit } from '../piece/isKnit';
 import type { HoopVerdict } from './judgeHoop';
+import type { HoopSetting } from './setting';
 
 export interface MethodChoice {
   method: Method;
@@ -19,9 +19,7 @@ export interface MethodChoice {
  */
 export function chooseMethod(
   usable: readonly HoopVerdict[],
-  facts: DesignFacts,
-  fabric: Fabric,
-  rules: HouseRules,
+  { facts, fabric, rules }: Pick<HoopSetting, 'facts' | 'fabric' | 'rules'>,
 ): MethodChoice {
   const school = schoolFor(rules, 'method');
   const decided = (method: Method, text: Phrase, arithmetic: Phrase[] = []): MethodChoice => ({

@@ -3,34 +3,29 @@ import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import { type Finding, finding } from '../../model/finding';
-import type { HoopInput, Method } from '../../model/ticket/hoop';
+import type { Method } from '../../model/ticket/hoop';
 import { densityRank } from '../design/planDesign';
 import { isKnit } from '../piece/isKnit';
 import { type Miss, whyDesignDoesNotFit } from './fit';
-import { fieldOf, type HoopSetting, type HoopVerdict, missInWords, whyNotClosed } from './judgeHoop';
+import { fieldOf, missInWords, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
 import { rescuesFor } from './rescues';
 import { floatRescue, hoopRescue, wholeRescue } from './rescues/method';
-import type { RescueQuestion } from './rescues/rescue';
+import type { HoopState } from './rescues/rescue';
+import type { HoopSetting } from './setting';
 
-/** What the findings of a hoop speak of. */
-export interface HoopTrouble {
-  laid: LaidHoop;
-  verdicts: readonly HoopVerdict[];
-  method: Method;
-  input: HoopInput;
-  q: HoopSetting;
-  rescue: Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'>;
-}
+/** The state of a hoop that was chosen. */
+type Chosen = HoopState & { laid: LaidHoop };
 
 /** The design's point that reaches farthest past the field, in the piece frame. */
-function farthestOut(laid: LaidHoop, q: HoopSetting): Point {
+function farthestOut(laid: LaidHoop, setting: HoopSetting): Point {
   const { fieldWidthMm, fieldHeightMm } = laid.verdict.hoop;
-  let worst = { past: -Infinity, at: q.designCentre };
-  for (const point of q.facts.hull) {
+  let worst = { past: -Infinity, at: setting.designCentre };
+  for (const point of setting.facts.hull) {
     const inHoop = add(rotate(point, -laid.turnDeg), laid.designAt);
     const past = Math.max(Math.abs(inHoop.x) - fieldWidthMm / 2, Math.abs(inHoop.y) - fieldHeightMm / 2);
-    if (past > worst.past) worst = { past, at: add(q.designCentre, rotate(point, q.designTurnDeg)) };
+    if (past > worst.past)
+      worst = { past, at: add(setting.designCentre, rotate(point, setting.designTurnDeg)) };
   }
   return worst.at;
 }
@@ -49,9 +44,9 @@ function missedText({ verdict, designAt, turnDeg }: LaidHoop, miss: Miss): Phras
 }
 
 /** Shrinking that would be needed goes past what a design stands: said, since no button may do it. */
-function tooFarToShrink({ laid: { verdict }, q, rescue }: HoopTrouble): Finding[] {
-  const to = Math.floor(verdict.largestScale * rescue.scalePercent);
-  const least = numberFor(q.rules, DESIGN_NUMBERS.resizeLeastPercent);
+function tooFarToShrink({ laid: { verdict }, setting }: Chosen): Finding[] {
+  const to = Math.floor(verdict.largestScale * setting.scalePercent);
+  const least = numberFor(setting.rules, DESIGN_NUMBERS.resizeLeastPercent);
   if (verdict.fits || to >= least) return [];
   return [
     finding(
@@ -64,26 +59,26 @@ function tooFarToShrink({ laid: { verdict }, q, rescue }: HoopTrouble): Finding[
 }
 
 /** Why the hoop as it lies cannot stitch the design, each with the ways out of it. */
-export function fitFindings(trouble: HoopTrouble): Finding[] {
-  const { laid, method, q } = trouble;
+export function fitFindings(state: Chosen): Finding[] {
+  const { laid, method, setting } = state;
   const { verdict } = laid;
-  const miss = whyDesignDoesNotFit(factsInHoop(q.facts, laid).hull, fieldOf(verdict.hoop), {
+  const miss = whyDesignDoesNotFit(factsInHoop(setting.facts, laid).hull, fieldOf(verdict.hoop), {
     turnDeg: -laid.turnDeg,
     ...laid.designAt,
   });
-  const why = laid.split ? whyNotClosed(verdict.hoop, q) : verdict.whyNotHooped;
+  const why = laid.split ? whyNotClosed(verdict.hoop, setting) : verdict.whyNotHooped;
   const whyOpen = method === 'hooped' ? why[0] : undefined;
   const partOpen = method === 'hooped' && !whyOpen && laid.split !== null && !laid.split.lies;
   if (!miss && !verdict.whyNotUsed && !whyOpen && !partOpen) return [];
-  const rescues = rescuesFor({ ...trouble, ...trouble.rescue });
+  const rescues = rescuesFor(state);
   const found: Finding[] = [];
   if (miss)
     found.push(
       finding('hoop', 'hoop-misses', 'stop', missedText(laid, miss), {
-        at: farthestOut(laid, q),
+        at: farthestOut(laid, setting),
         mends: rescues.from('misses'),
       }),
-      ...tooFarToShrink(trouble),
+      ...tooFarToShrink(state),
     );
   if (verdict.whyNotUsed)
     found.push(
@@ -132,23 +127,28 @@ export function splitFindings({ split }: LaidHoop): Finding[] {
 }
 
 /** A heavy design floated on a knit. */
-export function methodFindings(method: Method, laid: LaidHoop | null, q: HoopSetting): Finding[] {
-  if (method !== 'floated' || !isKnit(q.fabric, q.rules) || densityRank(q.facts.densityClass) < 3) return [];
+export function methodFindings(method: Method, laid: LaidHoop | null, setting: HoopSetting): Finding[] {
+  if (
+    method !== 'floated' ||
+    !isKnit(setting.fabric, setting.rules) ||
+    densityRank(setting.facts.densityClass) < 3
+  )
+    return [];
   const canHoop = laid?.verdict.whyNotHooped.length === 0;
   return [
     finding(
       'hoop',
       'hoop-float-puckers',
       'warn',
-      phrase`A ${q.facts.densityClass} design floated on a knit with ${percent(q.fabric.stretchPercent)} stretch puckers. Baste it at the very least.`,
+      phrase`A ${setting.facts.densityClass} design floated on a knit with ${percent(setting.fabric.stretchPercent)} stretch puckers. Baste it at the very least.`,
       { mends: canHoop ? [hoopRescue()] : [] },
     ),
   ];
 }
 
 /** No hoop of the shelf takes the design. */
-export function nothingFits(trouble: Omit<HoopTrouble, 'laid'>): Finding {
-  const [nearest] = trouble.verdicts;
+export function nothingFits(state: Omit<HoopState, 'laid'>): Finding {
+  const [nearest] = state.verdicts;
   if (!nearest)
     return finding(
       'hoop',
@@ -161,6 +161,6 @@ export function nothingFits(trouble: Omit<HoopTrouble, 'laid'>): Finding {
     'hoop-none-fits',
     'stop',
     phrase`No hoop on the shelf takes this design. Nearest: ${nearest.hoop.name}. ${nearest.line}`,
-    { mends: rescuesFor({ ...trouble, ...trouble.rescue, laid: null, nearest }).from('misses') },
+    { mends: rescuesFor({ ...state, laid: null }, nearest).from('misses') },
   );
 }

@@ -3,16 +3,13 @@ import { negate, type Point } from '../../base/geometry/point';
 import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
-import type { HouseRules } from '../../model/houseRules';
 import type { Hoop } from '../../model/shelf';
 import type { QuarterTurn } from '../../model/ticket/hoop';
-import type { Fabric } from '../../model/ticket/piece';
-import type { DesignFacts } from '../design/planDesign';
-import type { PieceOutline } from '../piece/geometry';
 import { closesOnMm } from './closesOn';
 import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
 import { hoopKindOf } from './kinds';
 import { hoopCentre, isTooLarge, ringLies, ringOnPiece, searchDesignAt } from './ring';
+import type { HoopSetting } from './setting';
 import { whyHoopCannotBe } from './whyHoopCannotBe';
 
 /** One way of turning one hoop on the piece. */
@@ -37,19 +34,6 @@ export interface HoopVerdict {
   line: Phrase;
 }
 
-export interface HoopSetting {
-  facts: DesignFacts;
-  designCentre: Point;
-  designTurnDeg: number;
-  outline: PieceOutline;
-  fabric: Fabric;
-  rules: HouseRules;
-  /** Seams opened to let a hoop in, by name: then the opening does not bind. */
-  opened: readonly string[];
-  /** A place of the design in the hoop that the maker chose: tried before any other. */
-  chosenAt?: Point;
-}
-
 export const fieldOf = (hoop: Hoop): Field => ({
   widthMm: hoop.fieldWidthMm,
   heightMm: hoop.fieldHeightMm,
@@ -57,8 +41,8 @@ export const fieldOf = (hoop: Hoop): Field => ({
 });
 
 /** A field and a ring turned by 180° lie as they did, so the half turns follow from 0° and 90°. */
-function judgeTurns(hoop: Hoop, q: HoopSetting): TurnVerdict[] {
-  const [upright, quarter] = [judgeTurn(hoop, 0, q), judgeTurn(hoop, hoop.mayTurn ? 90 : 0, q)];
+function judgeTurns(hoop: Hoop, setting: HoopSetting): TurnVerdict[] {
+  const [upright, quarter] = [judgeTurn(hoop, 0, setting), judgeTurn(hoop, hoop.mayTurn ? 90 : 0, setting)];
   const about = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
     ...turn,
     turnDeg,
@@ -68,41 +52,43 @@ function judgeTurns(hoop: Hoop, q: HoopSetting): TurnVerdict[] {
   return hoop.mayTurn ? [upright, quarter, half, about(quarter, 270)] : [upright, half];
 }
 
-function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopSetting): TurnVerdict {
+function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting): TurnVerdict {
   const field = fieldOf(hoop);
-  const allowed = allowedCentres(q.facts.hull, field, -turnDeg);
-  const miss = allowed ? null : whyDesignDoesNotFit(q.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
-  const clearance = numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm);
-  const hoopTurn = q.designTurnDeg + turnDeg;
-  const face = boxOf(q.outline.hoopable);
+  const allowed = allowedCentres(setting.facts.hull, field, -turnDeg);
+  const miss = allowed
+    ? null
+    : whyDesignDoesNotFit(setting.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
+  const clearance = numberFor(setting.rules, HOOP_NUMBERS.ringClearanceMm);
+  const hoopTurn = setting.designTurnDeg + turnDeg;
+  const face = boxOf(setting.outline.hoopable);
   const ringAt = (designAt: Point) =>
-    ringOnPiece(hoop, { centre: hoopCentre(q.designCentre, hoopTurn, designAt), turnDeg: hoopTurn });
-  const lies = (designAt: Point) => ringLies(ringAt(designAt), q.outline, clearance, face);
+    ringOnPiece(hoop, { centre: hoopCentre(setting.designCentre, hoopTurn, designAt), turnDeg: hoopTurn });
+  const lies = (designAt: Point) => ringLies(ringAt(designAt), setting.outline, clearance, face);
   const mayLie = allowed !== null && !isTooLarge(boxOf(ringAt({ x: 0, y: 0 })), face, clearance);
-  const designAt = mayLie ? searchDesignAt(hoop, allowed, lies, q.chosenAt) : null;
-  return { turnDeg, miss, spareMm: spareMm(q.facts.hull, field, -turnDeg), designAt };
+  const designAt = mayLie ? searchDesignAt(hoop, allowed, lies, setting.chosenAt) : null;
+  return { turnDeg, miss, spareMm: spareMm(setting.facts.hull, field, -turnDeg), designAt };
 }
 
 /** Why this hoop cannot close on this cloth, wherever it is laid. */
-export function whyNotClosed(hoop: Hoop, q: HoopSetting): Phrase[] {
+export function whyNotClosed(hoop: Hoop, setting: HoopSetting): Phrase[] {
   const why: Phrase[] = [];
   const kind = hoopKindOf(hoop);
-  const closesMm = closesOnMm(hoop, q.rules);
+  const closesMm = closesOnMm(hoop, setting.rules);
   if (kind.floatedOnly) why.push(kind.floatedOnly);
-  if (q.fabric.thicknessMm > closesMm)
-    why.push(phrase`the cloth is ${mm(q.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
-  if (q.fabric.ringMarks && !kind.spares.includes(q.fabric.structure))
+  if (setting.fabric.thicknessMm > closesMm)
+    why.push(phrase`the cloth is ${mm(setting.fabric.thicknessMm)} thick, it closes on ${mm(closesMm)}`);
+  if (setting.fabric.ringMarks && !kind.spares.includes(setting.fabric.structure))
     why.push(phrase`its ring would mark this cloth`);
   return why;
 }
 
 /** Why this hoop cannot close on the cloth where the design goes. */
-function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], q: HoopSetting): Phrase[] {
-  const why = whyNotClosed(hoop, q);
+function whyNotHooped(hoop: Hoop, turns: readonly TurnVerdict[], setting: HoopSetting): Phrase[] {
+  const why = whyNotClosed(hoop, setting);
   const fitting = turns.filter((t) => t.miss === null);
   if (fitting.length > 0 && fitting.every((t) => t.designAt === null)) {
     why.push(
-      phrase`its ring of ${mm(hoop.ringWidthMm)} × ${mm(hoop.ringHeightMm)} does not lie ${mm(numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm))} clear of seams and bands`,
+      phrase`its ring of ${mm(hoop.ringWidthMm)} × ${mm(hoop.ringHeightMm)} does not lie ${mm(numberFor(setting.rules, HOOP_NUMBERS.ringClearanceMm))} clear of seams and bands`,
     );
   }
   return why;
@@ -159,15 +145,15 @@ function lineOf(verdict: Omit<HoopVerdict, 'line'>): Phrase {
 }
 
 /** Judges one hoop in four turns: the field, the ring on the cloth, the opening, the thickness. */
-export function judgeHoop(hoop: Hoop, q: HoopSetting): HoopVerdict {
-  const turns = judgeTurns(hoop, q);
+export function judgeHoop(hoop: Hoop, setting: HoopSetting): HoopVerdict {
+  const turns = judgeTurns(hoop, setting);
   const verdict = {
     hoop,
     fits: turns.some((t) => t.miss === null),
-    whyNotHooped: whyNotHooped(hoop, turns, q),
-    whyNotUsed: whyNotIn(hoop, q),
+    whyNotHooped: whyNotHooped(hoop, turns, setting),
+    whyNotUsed: whyNotIn(hoop, setting),
     turns,
-    largestScale: Math.max(...turns.map((t) => largestScale(q.facts.hull, fieldOf(hoop), -t.turnDeg))),
+    largestScale: Math.max(...turns.map((t) => largestScale(setting.facts.hull, fieldOf(hoop), -t.turnDeg))),
   };
   return { ...verdict, line: lineOf(verdict) };
 }

@@ -9,8 +9,9 @@ import { elementsOf } from '../design/elements';
 import type { DesignFacts } from '../design/planDesign';
 import { fillPercent } from './fill';
 import { allowedRegion, crookedRoom, type Field, type Pose, roomTowards, whyDesignDoesNotFit } from './fit';
-import { fieldOf, type HoopSetting, type HoopVerdict } from './judgeHoop';
+import { fieldOf, type HoopVerdict } from './judgeHoop';
 import { fieldOnPiece, hoopCentre, ringLies, ringOnPiece } from './ring';
+import type { HoopSetting } from './setting';
 import { type Split, type SplitPart, splitDesign } from './split';
 
 /** A split design on the piece, and the part that is in the hoop now. */
@@ -78,17 +79,17 @@ function roomIn(hoop: Hoop, hull: Polygon, pose: Pose, onPieceDeg: number): Laid
   return { up: towards(0, -1), down: towards(0, 1), left: towards(-1, 0), right: towards(1, 0) };
 }
 
-const lies = (ring: Polygon, q: HoopSetting): boolean =>
-  ringLies(ring, q.outline, numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm));
+const lies = (ring: Polygon, setting: HoopSetting): boolean =>
+  ringLies(ring, setting.outline, numberFor(setting.rules, HOOP_NUMBERS.ringClearanceMm));
 
 /** Lays a hoop on the piece in one turn. */
 export function layHoop(
   verdict: HoopVerdict,
   { turnDeg, designAt, hull }: HoopPose,
-  q: HoopSetting,
+  setting: HoopSetting,
 ): LaidHoop {
-  const onPieceDeg = q.designTurnDeg + turnDeg;
-  const pose = { centre: hoopCentre(q.designCentre, onPieceDeg, designAt), turnDeg: onPieceDeg };
+  const onPieceDeg = setting.designTurnDeg + turnDeg;
+  const pose = { centre: hoopCentre(setting.designCentre, onPieceDeg, designAt), turnDeg: onPieceDeg };
   const ring = ringOnPiece(verdict.hoop, pose);
   return {
     verdict,
@@ -100,7 +101,7 @@ export function layHoop(
     field: fieldOnPiece(verdict.hoop, pose),
     fillPercent: fillPercent(
       { ...pose, widthMm: verdict.hoop.ringWidthMm, heightMm: verdict.hoop.ringHeightMm },
-      q.outline.outline,
+      setting.outline.outline,
     ),
     allowed: placed(allowedRegion(hull, fieldOf(verdict.hoop), -turnDeg), onPieceDeg, pose.centre),
     room: roomIn(verdict.hoop, hull, { turnDeg: -turnDeg, ...designAt }, onPieceDeg),
@@ -120,24 +121,27 @@ const elementHulls = ({ artwork, scale }: DesignFacts): Polygon[] =>
   artwork ? elementsOf(artwork).map(({ hull }) => hull.map((p) => ({ x: p.x * scale, y: p.y * scale }))) : [];
 
 /** A design split for a hoop in one of its turns; null where its field is too small for any part. */
-export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, q: HoopSetting): Split | null =>
+export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting): Split | null =>
   splitDesign({
-    hull: q.facts.hull,
+    hull: setting.facts.hull,
     field: fieldOf(hoop),
     turnDeg: -turnDeg,
-    overlapMm: numberFor(q.rules, HOOP_NUMBERS.splitOverlapMm),
-    crossOutMm: numberFor(q.rules, HOOP_NUMBERS.crossOutMm),
+    overlapMm: numberFor(setting.rules, HOOP_NUMBERS.splitOverlapMm),
+    crossOutMm: numberFor(setting.rules, HOOP_NUMBERS.crossOutMm),
     positions: hoop.positions,
-    elements: elementHulls(q.facts),
+    elements: elementHulls(setting.facts),
   });
 
 /** How often the piece is hooped for a split: once in a hoop that is latched on in another place for the next part. */
 export const hoopingsOfSplit = ({ parts, byPositions }: Split): number => (byPositions ? 1 : parts.length);
 
 /** The turns in which a split takes the fewest hoopings, and of those the fewest parts, with the split. */
-export function splitsOf(verdict: HoopVerdict, q: HoopSetting): { turnDeg: QuarterTurn; split: Split }[] {
+export function splitsOf(
+  verdict: HoopVerdict,
+  setting: HoopSetting,
+): { turnDeg: QuarterTurn; split: Split }[] {
   const all = verdict.turns.flatMap(({ turnDeg }) => {
-    const split = splitFor(verdict.hoop, turnDeg, q);
+    const split = splitFor(verdict.hoop, turnDeg, setting);
     return split ? [{ turnDeg, split }] : [];
   });
   const least = (of: (split: Split) => number, among: typeof all) => {
@@ -152,7 +156,7 @@ export function layPart(
   verdict: HoopVerdict,
   turnDeg: QuarterTurn,
   { split, index }: { split: Split; index: number },
-  q: HoopSetting,
+  setting: HoopSetting,
 ): LaidHoop | null {
   const lieOf = (part: SplitPart): HoopPose => ({
     turnDeg,
@@ -162,8 +166,8 @@ export function layPart(
   const at = Math.min(index, split.parts.length - 1);
   const part = split.parts[at];
   if (!part) return null;
-  const all = split.parts.map((each) => layHoop(verdict, lieOf(each), q));
-  const whole = layHoop(verdict, { turnDeg, designAt: { x: 0, y: 0 }, hull: q.facts.hull }, q);
+  const all = split.parts.map((each) => layHoop(verdict, lieOf(each), setting));
+  const whole = layHoop(verdict, { turnDeg, designAt: { x: 0, y: 0 }, hull: setting.facts.hull }, setting);
   const rings = split.byPositions ? [whole.ring] : all.map((laid) => laid.ring);
   const laid = all[at];
   if (!laid) return null;
@@ -175,8 +179,8 @@ export function layPart(
       index: at,
       part,
       fields: all.map((each) => each.field),
-      crosses: split.crosses.map((cross) => add(q.designCentre, rotate(cross, q.designTurnDeg))),
-      lies: rings.every((ring) => lies(ring, q)),
+      crosses: split.crosses.map((cross) => add(setting.designCentre, rotate(cross, setting.designTurnDeg))),
+      lies: rings.every((ring) => lies(ring, setting)),
     },
   };
 }

@@ -5,8 +5,9 @@ import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import type { Hoop } from '../../model/shelf';
 import type { QuarterTurn } from '../../model/ticket/hoop';
 import { allowedCentres } from './fit';
-import { fieldOf, type HoopSetting, type HoopVerdict } from './judgeHoop';
+import { fieldOf, type HoopVerdict } from './judgeHoop';
 import { hoopCentre, inHoopFrame, ringLies, ringOnPiece } from './ring';
+import type { HoopSetting } from './setting';
 
 const COARSE = 24;
 const FINE_MM = 0.5;
@@ -25,34 +26,34 @@ export interface NearestReach {
  * the design inside its field; null when the ring lies nowhere on the face. Places of the ring are tried on a grid
  * over the face and finely about the best, so the answer may be a grid step too long and is never too short.
  */
-export function nearestReach(verdict: HoopVerdict, q: HoopSetting): NearestReach | null {
+export function nearestReach(verdict: HoopVerdict, setting: HoopSetting): NearestReach | null {
   const found = verdict.turns
     .filter(({ miss, turnDeg }) => miss === null && turnDeg < 180)
-    .flatMap(({ turnDeg }) => reachInTurn(verdict.hoop, turnDeg, q) ?? [])
+    .flatMap(({ turnDeg }) => reachInTurn(verdict.hoop, turnDeg, setting) ?? [])
     .sort((a, b) => distance(a.by, ORIGIN) - distance(b.by, ORIGIN));
   return found[0] ?? null;
 }
 
-function reachInTurn(hoop: Hoop, turnDeg: QuarterTurn, q: HoopSetting): NearestReach | null {
-  const clearance = numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm);
-  const face = boxOf(q.outline.hoopable);
-  const onPieceDeg = q.designTurnDeg + turnDeg;
-  const allowed = allowedCentres(q.facts.hull, fieldOf(hoop), -turnDeg);
+function reachInTurn(hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting): NearestReach | null {
+  const clearance = numberFor(setting.rules, HOOP_NUMBERS.ringClearanceMm);
+  const face = boxOf(setting.outline.hoopable);
+  const onPieceDeg = setting.designTurnDeg + turnDeg;
+  const allowed = allowedCentres(setting.facts.hull, fieldOf(hoop), -turnDeg);
   if (!allowed) return null;
   let best = null as NearestReach | null;
   const tryAt = (centre: Point): void => {
-    const wanted = inHoopFrame(q.designCentre, { centre, onPieceDeg });
+    const wanted = inHoopFrame(setting.designCentre, { centre, onPieceDeg });
     const designAt = clampTo(allowed, wanted);
     const by = rotate(subtract(designAt, wanted), onPieceDeg);
     if (best && distance(by, ORIGIN) >= distance(best.by, ORIGIN)) return;
     const ring = ringOnPiece(hoop, { centre, turnDeg: onPieceDeg });
-    if (ringLies(ring, q.outline, clearance, face)) best = { by, turnDeg, designAt };
+    if (ringLies(ring, setting.outline, clearance, face)) best = { by, turnDeg, designAt };
   };
   const step = { x: widthOf(face) / COARSE, y: heightOf(face) / COARSE };
   for (let i = 0; i <= COARSE; i++)
     for (let j = 0; j <= COARSE; j++) tryAt({ x: face.left + i * step.x, y: face.top + j * step.y });
   if (!best) return null;
-  const about = hoopCentre(add(q.designCentre, best.by), onPieceDeg, best.designAt);
+  const about = hoopCentre(add(setting.designCentre, best.by), onPieceDeg, best.designAt);
   for (let x = -step.x; x <= step.x; x += FINE_MM)
     for (let y = -step.y; y <= step.y; y += FINE_MM) tryAt(add(about, { x, y }));
   return best;

@@ -7,20 +7,19 @@ import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import { because, type Reason } from '../../model/reason';
-import type { Hoop, Shelf } from '../../model/shelf';
+import type { Hoop } from '../../model/shelf';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from '../../model/ticket/hoop';
-import type { MountInput } from '../../model/ticket/mount';
 import type { PieceOutline } from '../piece/geometry';
 import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
-import { byChoice, type HoopSetting, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
+import { byChoice, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
 import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
 import { machineFor } from './machineFor';
 import type { TurnRank } from './rankTurns';
 import { rankTurns } from './rankTurns';
 import { floatRescue } from './rescues/method';
-import type { RescueQuestion } from './rescues/rescue';
+import type { HoopSetting } from './setting';
 
 export interface HoopPlan {
   verdicts: HoopVerdict[];
@@ -80,20 +79,8 @@ function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['c
   };
 }
 
-/** What the choice of a hoop depends on beyond the design and the piece. */
-export interface HoopContext
-  extends Pick<RescueQuestion, 'scalePercent' | 'artwork' | 'offset' | 'centreFor'> {
-  shelf: Shelf;
-  /** What the maker chose of the machine: which turn is best depends on where its body stands. */
-  mount: Pick<MountInput, 'machineId'>;
-  /** Footprints of all copies of the design, piece frame, mm; empty where there is one. */
-  copies: readonly Polygon[];
-  /** Whether the copies run round a closed hem, which has no end at the edge of the drawing. */
-  closedHem: boolean;
-}
-
 /** The face that rings must lie on: of a closed hem without its ends, which meet. */
-function faceFor({ outline }: HoopSetting, closedHem: boolean): PieceOutline {
+function faceFor({ outline, closedHem }: HoopSetting): PieceOutline {
   if (!closedHem) return outline;
   const { left, right, top, bottom } = boxOf(outline.hoopable);
   const round = right - left;
@@ -104,16 +91,12 @@ const groupsFor = (hoop: Hoop, turnDeg: number, copies: readonly Polygon[]): Hoo
   hoopingsFor(copies, { ...groupingField(hoop), turnDeg });
 
 /** The hoopings that a hoop needs for all copies, turned so on the piece, each with its ring where it lies. */
-function hoopingsOf(
-  hoop: Hoop,
-  turnDeg: number,
-  { copies, closedHem }: HoopContext,
-  q: HoopSetting,
-): LaidHooping[] {
+function hoopingsOf(hoop: Hoop, turnDeg: number, setting: HoopSetting): LaidHooping[] {
+  const { copies, rules } = setting;
   if (copies.length === 0) return [];
   const hoopings = groupsFor(hoop, turnDeg, copies);
-  const clearanceMm = numberFor(q.rules, HOOP_NUMBERS.ringClearanceMm);
-  return layHoopings(hoopings, copies, { hoop, turnDeg }, { outline: faceFor(q, closedHem), clearanceMm });
+  const clearanceMm = numberFor(rules, HOOP_NUMBERS.ringClearanceMm);
+  return layHoopings(hoopings, copies, { hoop, turnDeg }, { outline: faceFor(setting), clearanceMm });
 }
 
 /** Hoopings at which the ring cannot be closed on the cloth, of a hoop that can be closed for the first copy. */
@@ -130,22 +113,22 @@ function fewerHoopings(
   usable: readonly HoopVerdict[],
   laid: LaidHoop | null,
   hoopings: readonly LaidHooping[],
-  { context, method, q }: { context: HoopContext; method: Method; q: HoopSetting },
+  { method, setting }: { method: Method; setting: HoopSetting },
 ): Finding[] {
   if (!laid || hoopings.length < 2) return [];
   const others = usable
     .filter((v) => v !== laid.verdict && (method === 'floated' || v.whyNotHooped.length === 0))
     .flatMap((v) =>
       turnsThatWork(v, method).map((turn) => {
-        const turnDeg = q.designTurnDeg + turn.turnDeg;
-        const count = groupsFor(v.hoop, turnDeg, context.copies).length;
+        const turnDeg = setting.designTurnDeg + turn.turnDeg;
+        const count = groupsFor(v.hoop, turnDeg, setting.copies).length;
         return { hoop: v.hoop, turnDeg, ofHoop: turn.turnDeg, count };
       }),
     )
     .filter((other) => other.count < hoopings.length)
     .sort((a, b) => a.count - b.count);
   const closes = (other: { hoop: Hoop; turnDeg: number }) =>
-    method === 'floated' || hoopingsOf(other.hoop, other.turnDeg, context, q).every(({ lies }) => lies);
+    method === 'floated' || hoopingsOf(other.hoop, other.turnDeg, setting).every(({ lies }) => lies);
   const best = others.find(closes);
   if (!best) return [];
   const mend = {
@@ -153,7 +136,7 @@ function fewerHoopings(
     result: phrase`${count(best.count)} hoopings instead of ${count(hoopings.length)}`,
     change: { stage: 'hoop' as const, set: { ...otherHoop(best.hoop.id), turnDeg: best.ofHoop } },
   };
-  const text = phrase`${count(context.copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
+  const text = phrase`${count(setting.copies.length)} copies take ${count(hoopings.length)} hoopings in this hoop.`;
   return [finding('hoop', 'hoop-fewer-hoopings', 'note', text, { mends: [mend] })];
 }
 
@@ -161,54 +144,52 @@ function fewerHoopings(
 function layChosen(
   chosen: HoopVerdict,
   method: Method,
-  asked: { input: HoopInput; q: HoopSetting; context: HoopContext },
+  { input, setting }: { input: HoopInput; setting: HoopSetting },
 ): Pick<HoopPlan, 'laid' | 'ranks'> {
-  const { input, q, context } = asked;
-  const machine = machineFor(context.mount, chosen.hoop, context.shelf);
-  const lie = { outline: q.outline.outline, centre: q.designCentre, designTurnDeg: q.designTurnDeg };
-  const ranked = (turns: QuarterTurn[]) => rankTurns(turns, lie, machine);
+  const { outline, designCentre, designTurnDeg, facts, mount, shelf } = setting;
+  const machine = machineFor(mount, chosen.hoop, shelf);
+  const pose = { outline: outline.outline, centre: designCentre, designTurnDeg };
+  const ranked = (turns: QuarterTurn[]) => rankTurns(turns, pose, machine);
   const best = (ranks: TurnRank[]) => input.turnDeg ?? ranks[0]?.turnDeg ?? (0 as const);
   if (input.split) {
-    const splits = splitsOf(chosen, q);
+    const splits = splitsOf(chosen, setting);
     const ranks = ranked(splits.map((s) => s.turnDeg));
     const turnDeg = best(ranks);
-    const split = splits.find((s) => s.turnDeg === turnDeg)?.split ?? splitFor(chosen.hoop, turnDeg, q);
-    if (split) return { laid: layPart(chosen, turnDeg, { split, index: input.part }, q), ranks };
+    const split = splits.find((s) => s.turnDeg === turnDeg)?.split ?? splitFor(chosen.hoop, turnDeg, setting);
+    if (split) return { laid: layPart(chosen, turnDeg, { split, index: input.part }, setting), ranks };
   }
   const ranks = ranked(turnsThatWork(chosen, method).map((t) => t.turnDeg));
   const turnDeg = best(ranks);
   const designAt = designAtFor(chosen, turnDeg, method, input.shift);
-  return { laid: layHoop(chosen, { turnDeg, designAt, hull: q.facts.hull }, q), ranks };
+  return { laid: layHoop(chosen, { turnDeg, designAt, hull: facts.hull }, setting), ranks };
 }
 
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
-export function planHoop(input: HoopInput, asked: HoopSetting, context: HoopContext): HoopPlan {
-  const q: HoopSetting = input.shift ? { ...asked, chosenAt: negate(input.shift) } : asked;
-  const verdicts = context.shelf.hoops.map((hoop) => judgeHoop(hoop, q)).sort(byChoice);
+export function planHoop(input: HoopInput, given: HoopSetting): HoopPlan {
+  const setting: HoopSetting = input.shift ? { ...given, chosenAt: negate(input.shift) } : given;
+  const verdicts = setting.shelf.hoops.map((hoop) => judgeHoop(hoop, setting)).sort(byChoice);
   const usable = verdicts.filter((v) => v.fits && v.whyNotUsed === null);
-  const choice = chooseMethod(usable, q.facts, q.fabric, q.rules);
+  const choice = chooseMethod(usable, setting);
   const method = input.method ?? choice.method;
   const proposed =
     (method === 'hooped' ? usable.find((v) => v.whyNotHooped.length === 0) : usable[0]) ?? usable[0] ?? null;
   const chosen = verdicts.find((v) => v.hoop.id === input.hoopId) ?? proposed;
-  const { laid, ranks } = chosen
-    ? layChosen(chosen, method, { input, q, context })
-    : { laid: null, ranks: [] };
-  const trouble = { verdicts, method, input, q, rescue: context };
-  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, context, q) : [];
+  const { laid, ranks } = chosen ? layChosen(chosen, method, { input, setting }) : { laid: null, ranks: [] };
+  const state = { verdicts, method, input, setting };
+  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, setting) : [];
   return {
     verdicts,
     proposedId: proposed?.hoop.id ?? null,
     method,
     laid,
     ranks,
-    cut: laid ? cutFor(laid, q.rules) : null,
+    cut: laid ? cutFor(laid, setting.rules) : null,
     hoopings,
     findings: [
-      ...(laid ? [...fitFindings({ ...trouble, laid }), ...splitFindings(laid)] : [nothingFits(trouble)]),
-      ...methodFindings(method, laid, q),
+      ...(laid ? [...fitFindings({ ...state, laid }), ...splitFindings(laid)] : [nothingFits(state)]),
+      ...methodFindings(method, laid, setting),
       ...openHoopings(hoopings, method, laid),
-      ...fewerHoopings(usable, laid, hoopings, { context, method, q }),
+      ...fewerHoopings(usable, laid, hoopings, { method, setting }),
     ],
     reasons: [
       choice.reason,

@@ -11,19 +11,7 @@ import {
   type Ticket,
   widthOf,
 } from '@zt/core';
-import {
-  drawingToSvg,
-  MOST_PAGES,
-  PAPER_IDS,
-  type PaperDrawing,
-  type PaperId,
-  pageCount,
-  placementRuler,
-  rulerSlots,
-  sheetDrawing,
-  templateDrawing,
-  traceDrawing,
-} from '@zt/core/uses/paper/index';
+import { drawingToSvg, MOST_PAGES, PAPER_IDS, type PaperDrawing, type PaperId, pageCount, placementRuler, rulerSlots, sheetDrawing, templateDrawing, traceDrawing } from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';

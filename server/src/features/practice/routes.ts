@@ -1,14 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, planTicket, TicketSchema } from '@zt/core';
-import {
-  PracticeAnswerSchema,
-  type PracticeCommand,
-  PracticeCommandSchema,
-  PracticeJobSchema,
-  PracticeLieSchema,
-  PracticeStateSchema,
-  practiceJob,
-} from '@zt/core/uses/practice/index';
+import { PracticeAnswerSchema, type PracticeCommand, PracticeCommandSchema, PracticeJobSchema, PracticeLieSchema, PracticeStateSchema, practiceJob } from '@zt/core/uses/practice/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, ErrorSchema, failures, notFound } from '../../errors';

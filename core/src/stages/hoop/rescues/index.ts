@@ -1,9 +1,10 @@
 import type { Mend } from '../../../model/finding';
+import type { HoopVerdict } from '../judgeHoop';
 import { moveCloser } from './moveCloser';
 import { nextHoop } from './nextHoop';
 import { openSeam } from './openSeam';
 import { rehoop } from './rehoop';
-import type { Asked, HoopFault, Rescue, RescueQuestion } from './rescue';
+import type { Asked, HoopFault, HoopState, Rescue } from './rescue';
 import { shiftInField } from './shiftInField';
 import { shrink } from './shrink';
 import { splitIt } from './splitIt';
@@ -27,10 +28,10 @@ export interface Rescues {
   from: (fault: HoopFault) => Mend[];
 }
 
-/** Ways to make the chosen hoop work, or to leave it. */
-export function rescuesFor(question: RescueQuestion): Rescues {
-  const verdict = question.laid?.verdict ?? question.nearest;
-  const all = verdict ? RESCUES.flatMap((rescue) => rescue({ ...question, verdict })) : [];
+/** Ways to make the chosen hoop work, or to leave it; with none chosen they speak of the nearest. */
+export function rescuesFor(state: HoopState, nearest?: HoopVerdict): Rescues {
+  const verdict = state.laid?.verdict ?? nearest;
+  const all = verdict ? RESCUES.flatMap((rescue) => rescue({ ...state, verdict })) : [];
   return {
     from: (fault) =>
       all.filter(({ removes }) => removes.includes(fault)).map(({ removes: _, ...mend }): Mend => mend),

@@ -22,12 +22,13 @@ function factsWithHull(facts: DesignFacts, hull: Polygon, scale: number): Design
 
 /** Draw the elements of the design closer together. */
 export function moveCloser(asked: Asked): Rescue[] {
-  const { artwork, q, scalePercent, verdict } = asked;
+  const { setting, verdict } = asked;
+  const { artwork, scalePercent } = setting;
   if (!artwork || works(verdict, asked.method)) return [];
   const scale = scalePercent / 100;
   const fits = (hull: Polygon) =>
-    works(judgeChanged(asked, factsWithHull(q.facts, hull, scale)), asked.method);
-  const gapMm = numberFor(q.rules, HOOP_NUMBERS.elementGapMm);
+    works(judgeChanged(asked, factsWithHull(setting.facts, hull, scale)), asked.method);
+  const gapMm = numberFor(setting.rules, HOOP_NUMBERS.elementGapMm);
   const found = gathered(elementsOf(artwork), fits, gapMm / scale);
   if (!found) return [];
   const farthest = Math.max(...found.moves.map((m) => Math.hypot(m.x, m.y))) * scale;

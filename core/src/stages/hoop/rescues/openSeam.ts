@@ -2,9 +2,9 @@ import { phrase } from '../../../base/units/phrase';
 import { whyNotIn } from '../judgeHoop';
 import type { Asked, Rescue } from './rescue';
 /** Where the opening is too tight: open the seam nearest at hand. */
-export function openSeam({ verdict, q }: Asked): Rescue[] {
-  if (!verdict.whyNotUsed || whyNotIn(verdict.hoop, { ...q, opened: ['a seam'] })) return [];
-  const seams = q.outline.seams.filter((s) => s.style === 'seam');
+export function openSeam({ verdict, setting }: Asked): Rescue[] {
+  if (!verdict.whyNotUsed || whyNotIn(verdict.hoop, { ...setting, opened: ['a seam'] })) return [];
+  const seams = setting.outline.seams.filter((s) => s.style === 'seam');
   const [seam] = [...seams.filter((s) => s.id.startsWith('sideSeam')), ...seams];
   if (!seam) return [];
   return [

@@ -1,11 +1,11 @@
-import type { Point } from '../../../base/geometry/point';
 import type { Mend } from '../../../model/finding';
-import type { Artwork } from '../../../model/ticket/design';
 import type { HoopInput, Method } from '../../../model/ticket/hoop';
 import type { DesignFacts } from '../../design/planDesign';
-import type { HoopSetting, HoopVerdict } from '../judgeHoop';
+import type { HoopVerdict } from '../judgeHoop';
 import { judgeHoop, whyNotClosed } from '../judgeHoop';
 import type { LaidHoop } from '../layHoop';
+import type { HoopSetting } from '../setting';
+
 /** What keeps a hoop from stitching a design: past its field, not let into the piece, its ring not closing. */
 export type HoopFault = 'misses' | 'opening' | 'closing';
 
@@ -15,27 +15,18 @@ export type Rescue = Mend & { removes: readonly HoopFault[] };
 export const WHERE_IT_LIES: readonly HoopFault[] = ['misses', 'closing'];
 export const ALL_FAULTS: readonly HoopFault[] = ['misses', 'opening', 'closing'];
 
-/** What the ways out of a hoop's trouble depend on. */
-export interface RescueQuestion {
+/** A hoop as it was chosen and laid, with what it was chosen by. */
+export interface HoopState {
+  setting: HoopSetting;
+  input: HoopInput;
+  method: Method;
+  verdicts: readonly HoopVerdict[];
   /** The hoop where it lies; null where none was chosen. */
   laid: LaidHoop | null;
-  /** The hoop that comes nearest, where none was chosen. */
-  nearest?: HoopVerdict;
-  verdicts: readonly HoopVerdict[];
-  method: Method;
-  input: HoopInput;
-  q: HoopSetting;
-  scalePercent: number;
-  /** The drawing as it came, where there is one that can be rearranged. */
-  artwork: Artwork | null;
-  /** How far the design is off its rule already, piece frame. */
-  offset: Point;
-  /** Where the design's centre comes to lie on the piece when it is another size or another outline. */
-  centreFor: (facts: DesignFacts) => Point;
 }
 
-/** A rescue question with the hoop it is about. */
-export interface Asked extends RescueQuestion {
+/** What a way out is asked about: the state, and the hoop it is about, laid or the nearest. */
+export interface Asked extends HoopState {
   verdict: HoopVerdict;
 }
 
@@ -61,8 +52,9 @@ export const scaledBy = (facts: DesignFacts, by: number): DesignFacts => ({
 });
 
 /** A hoop judged for the design changed, where its rule then puts it. */
-export const judgeChanged = ({ verdict, q, centreFor }: Asked, facts: DesignFacts): HoopVerdict =>
-  judgeHoop(verdict.hoop, { ...q, facts, designCentre: centreFor(facts) });
+export const judgeChanged = ({ verdict, setting }: Asked, facts: DesignFacts): HoopVerdict =>
+  judgeHoop(verdict.hoop, { ...setting, facts, designCentre: setting.centreFor(facts) });
 
 /** Whether this hoop's ring could close on the cloth at all, wherever it lay. */
-export const canClose = ({ verdict, q }: Asked): boolean => whyNotClosed(verdict.hoop, q).length === 0;
+export const canClose = ({ verdict, setting }: Asked): boolean =>
+  whyNotClosed(verdict.hoop, setting).length === 0;

@@ -9,13 +9,13 @@ import { canClose, forHoop, set, WHERE_IT_LIES, works } from './rescue';
 import { LEAST_SHIFT_MM, wayInWords } from './wayInWords';
 
 function moved(asked: Asked, by: Point, change: HoopSet, removes: readonly HoopFault[]): Rescue[] {
-  const off = distance(add(asked.offset, by), ORIGIN);
+  const off = distance(add(asked.setting.offset, by), ORIGIN);
   return [
     {
       label: phrase`Shift the design ${wayInWords(by)}`,
       result: phrase`inside the field of ${asked.verdict.hoop.name}`,
       cost: phrase`it sits ${mm(off)} off the rule`,
-      change: { stage: 'place', set: { offset: add(asked.offset, by) } },
+      change: { stage: 'place', set: { offset: add(asked.setting.offset, by) } },
       also: set(forHoop(asked, change)),
       removes,
     },
@@ -24,7 +24,7 @@ function moved(asked: Asked, by: Point, change: HoopSet, removes: readonly HoopF
 
 /** Shift the design inside the field, off its rule: the hoop stays where it is on the cloth, or goes where it lies. */
 export function shiftInField(asked: Asked): Rescue[] {
-  const { laid, q, method, verdict } = asked;
+  const { laid, setting, method, verdict } = asked;
   if (laid && asked.input.shift && laid.allowed.length > 0) {
     const inside = clampTo(boxOf(laid.allowed.map((p) => inHoopFrame(p, laid))), laid.designAt);
     const by = rotate(subtract(inside, laid.designAt), laid.onPieceDeg);
@@ -32,14 +32,14 @@ export function shiftInField(asked: Asked): Rescue[] {
   }
   const movable = verdict.fits && verdict.whyNotUsed === null && canClose(asked);
   if (method === 'floated' || !movable || works(verdict, method)) return [];
-  const reach = nearestReach(verdict, q);
+  const reach = nearestReach(verdict, setting);
   if (!reach) return [];
   const { by, turnDeg, designAt } = reach;
   const place = { turnDeg, shift: negate(designAt) };
   if (distance(by, ORIGIN) > LEAST_SHIFT_MM) return moved(asked, by, place, WHERE_IT_LIES);
   return [
     {
-      label: phrase`Lay the hoop ${wayInWords(rotate(place.shift, q.designTurnDeg + turnDeg))}, off the mark`,
+      label: phrase`Lay the hoop ${wayInWords(rotate(place.shift, setting.designTurnDeg + turnDeg))}, off the mark`,
       result: phrase`its ring lies clear there`,
       cost: phrase`none: the design stays on its rule, off the middle of the field`,
       change: set(forHoop(asked, place)),

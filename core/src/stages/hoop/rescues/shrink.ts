@@ -5,13 +5,14 @@ import type { Asked, Rescue } from './rescue';
 import { canClose, forHoop, judgeChanged, scaledBy, set, WHERE_IT_LIES, works } from './rescue';
 /** Shrink the design, as far as its stitches stand it. */
 export function shrink(asked: Asked): Rescue[] {
-  const { verdict, q, scalePercent, method } = asked;
+  const { verdict, setting, method } = asked;
+  const { scalePercent } = setting;
   if (works(verdict, method) || (method === 'hooped' && !canClose(asked))) return [];
-  const least = numberFor(q.rules, DESIGN_NUMBERS.resizeLeastPercent);
-  const freely = numberFor(q.rules, DESIGN_NUMBERS.resizeFreelyPercent);
+  const least = numberFor(setting.rules, DESIGN_NUMBERS.resizeLeastPercent);
+  const freely = numberFor(setting.rules, DESIGN_NUMBERS.resizeFreelyPercent);
   const from = Math.min(scalePercent - 1, Math.floor(verdict.largestScale * scalePercent));
   for (let to = from; to >= least; to--) {
-    const facts = scaledBy(q.facts, to / scalePercent);
+    const facts = scaledBy(setting.facts, to / scalePercent);
     if (!works(judgeChanged(asked, facts), method)) continue;
     const denser = ((100 / to) ** 2 - 1) * 100;
     return [

@@ -9,7 +9,7 @@ import type { Asked, HoopSet, Rescue } from './rescue';
 import { forHoop, set, WHERE_IT_LIES } from './rescue';
 
 /** How many elements of the drawing lie in no part whole. */
-function elementsCut({ artwork, scalePercent }: Asked, parts: readonly SplitPart[]): number {
+function elementsCut({ setting: { artwork, scalePercent } }: Asked, parts: readonly SplitPart[]): number {
   if (!artwork) return 0;
   const boxes = parts.map((part) => inflate(boxOf(part.hull), 0.01));
   const scale = scalePercent / 100;
@@ -22,13 +22,15 @@ function elementsCut({ artwork, scalePercent }: Asked, parts: readonly SplitPart
 /** The split with the fewest parts whose rings all lie clear; floated where they do not, or the ring cannot close. */
 function bestSplit({
   verdict,
-  q,
+  setting,
   method,
 }: Asked): { turnDeg: QuarterTurn; split: Split; floats: boolean } | null {
-  const splits = splitsOf(verdict, q);
+  const splits = splitsOf(verdict, setting);
   const lying =
-    method === 'hooped' && whyNotClosed(verdict.hoop, q).length === 0
-      ? splits.find(({ turnDeg, split }) => layPart(verdict, turnDeg, { split, index: 0 }, q)?.split?.lies)
+    method === 'hooped' && whyNotClosed(verdict.hoop, setting).length === 0
+      ? splits.find(
+          ({ turnDeg, split }) => layPart(verdict, turnDeg, { split, index: 0 }, setting)?.split?.lies,
+        )
       : undefined;
   const [best] = lying ? [lying] : splits;
   return best ? { ...best, floats: method === 'hooped' && !lying } : null;
