@@ -1,5 +1,5 @@
-import { STAGES } from '@zt/core/model/stages';
 import type { Page } from '@playwright/test';
+import { STAGES } from '@zt/core/model/stages';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 
 const PAGES = [

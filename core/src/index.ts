@@ -21,6 +21,32 @@ export { PLACE_NUMBERS } from './catalogue/numbers/place';
 export { STITCH_NUMBERS } from './catalogue/numbers/stitch';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './catalogue/presets';
 export { QUESTIONS, questionText, schoolsOf } from './catalogue/schools';
+export {
+  type KeptEntry,
+  KeptEntrySchema,
+  type KeptTicket,
+  KeptTicketSchema,
+  LayPracticeSchema,
+  type LogFilter,
+  LogFilterSchema,
+  type Logged,
+  LoggedSchema,
+  type LogPiece,
+  LogPieceSchema,
+  type OnPractice,
+  OnPracticeSchema,
+  PlanAnswerSchema,
+  PlanQuestionSchema,
+  type SavedTicket,
+  SavedTicketSchema,
+  type SaveTicket,
+  SaveTicketSchema,
+  SET_ASIDE_PLACES,
+  type SetAside,
+  SetAsideSchema,
+  type ShelfBatch,
+  ShelfBatchSchema,
+} from './model/api';
 export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from './model/faults';
 export { allBounds, type Bounds, boundsAt } from './model/fields/bounds';
 export { mendKept } from './model/fields/mendKept';
@@ -35,6 +61,7 @@ export {
   withUnread,
 } from './model/fields/unread';
 export { applyMend, type Finding, FindingSchema, isInTheWay, type Mend } from './model/finding';
+export { type FrozenPlan, FrozenPlanSchema } from './model/frozenPlan';
 export {
   DEFAULT_HOUSE_RULES,
   type HouseRules,
@@ -76,6 +103,7 @@ export {
   type SupplyType,
   type Thread,
 } from './model/shelf';
+export { type ShelfUse, ShelfUseSchema } from './model/shelfUse';
 export { STAGE_QUESTIONS, STAGES, type Stage } from './model/stages';
 export {
   admitted,
@@ -178,8 +206,8 @@ export { HOUSE_NUMBERS } from './uses/houseRules/numbers';
 export { answersTo, textOfBelief, textOfNumber } from './uses/houseRules/search';
 export { type ChangedTicket, whatChanges } from './uses/houseRules/whatChanges';
 export { asUsed } from './uses/logbook/asUsed';
-export { frozenPlan } from './uses/logbook/frozenPlan';
-export { type ShelfUse, ShelfUseSchema, shelfAfter, shelfUseOf } from './uses/logbook/shelfUse';
+export { drawnFrom, frozenPlan, PLANNER_VERSION } from './uses/logbook/frozenPlan';
+export { shelfAfter, shelfUseOf } from './uses/logbook/shelfUse';
 export { usesInWords } from './uses/logbook/useInWords';
 export { type ShoppingLine, type ShoppingUnit, shoppingList } from './uses/shopping/shopping';
 export { type SizeRow, sizeRun, widestOf } from './uses/sizes/sizeRun';

@@ -20,7 +20,7 @@ const fill = async () => {
   for (const noun of ['machines', 'hoops', 'threads', 'materials'] as const)
     for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
 };
-const entryOf = (ticket: Ticket, id: string) => ({ id, ticket, plan: {}, log: ticket.log });
+const entryOf = (ticket: Ticket, id: string) => ({ id, ticket });
 
 describe('one row that cannot be read', () => {
   const [thread] = SAMPLE_SHELF.threads;
@@ -171,16 +171,16 @@ it('a ticket taken off the bench stays off when another device saves it, and the
 it('a log entry of things nobody knows is answered in words', async () => {
   await save(exampleA());
   const used = { ...exampleA().log.used, hoopId: 'a-hoop-nobody-has' };
-  const known = { ...entryOf(exampleA(), 'entry-number-1'), log: { ...exampleA().log, used } };
+  const known = entryOf({ ...exampleA(), log: { ...exampleA().log, used } }, 'entry-number-1');
   expect((await shop.post('/api/logbook', known)).status).toBe(201);
   const cloth = { ...exampleA(), piece: { ...exampleA().piece, fabricId: 'no-such-cloth' } };
   expect((await shop.post('/api/logbook', entryOf(cloth, 'entry-number-2'))).status).toBe(201);
   expect(
     (await shop.post('/api/logbook', entryOf({ ...cloth, id: 'no-such-ticket' }, 'entry-number-3'))).status,
   ).toBe(404);
-  expect(
-    (await shop.post('/api/logbook', { ...known, log: { ...known.log, faults: { nothing: 2 } } })).status,
-  ).toBe(400);
+  const { ticket } = known;
+  const faulty = { ...known, ticket: { ...ticket, log: { ...ticket.log, faults: { nothing: 2 } } } };
+  expect((await shop.post('/api/logbook', faulty)).status).toBe(400);
 });
 
 it('a refusal is short, however much was sent', async () => {

@@ -1,6 +1,6 @@
 import type { Ticket } from '@zt/core';
 import { useMemo } from 'react';
-import { useTicketsQuery } from '../services/api';
+import { useTicketsQuery } from '../services/ticketsApi';
 
 /** The tickets on the bench: those that are not in the logbook yet. */
 export function useBenchTickets(): Ticket[] {

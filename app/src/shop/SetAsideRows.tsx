@@ -1,15 +1,15 @@
+import type { SetAside } from '@zt/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { UndoBar } from '../components/UndoBar';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
 import {
-  type SetAside,
   useMendRowMutation,
   useRemoveRowMutation,
   useRestoreRowMutation,
   useSetAsideQuery,
-} from '../services/api';
+} from '../services/setAsideApi';
 import { usePalette } from '../theme/palette';
 
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */

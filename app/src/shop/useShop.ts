@@ -1,6 +1,7 @@
 import { DEFAULT_HOUSE_RULES, type DisplayUnits, EMPTY_SHELF, type HouseRules, type Shelf } from '@zt/core';
 import { useCallback } from 'react';
-import { useRulesQuery, useSaveRulesMutation, useShelfQuery } from '../services/api';
+import { useRulesQuery, useSaveRulesMutation } from '../services/rulesApi';
+import { useShelfQuery } from '../services/shelfApi';
 
 export type ShopSaveState = 'saved' | 'saving' | 'failed';
 

@@ -5,7 +5,7 @@ import { Press } from '../components/ui/Press';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
 import { newId } from '../hooks/newId';
-import { usePutItemMutation } from '../services/api';
+import { usePutItemMutation } from '../services/shelfApi';
 import { useShop } from '../shop/useShop';
 
 interface KeepAsProps<N extends ShelfNoun> {

@@ -4,7 +4,7 @@ import { UndoBar } from '../components/UndoBar';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
 import { useOpenTicket } from '../hooks/useTicket';
-import { useRestoreTicketMutation } from '../services/api';
+import { useRestoreTicketMutation } from '../services/ticketsApi';
 import { putBackOnBench } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES } from '../tape/Tape';

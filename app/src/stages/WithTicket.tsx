@@ -4,7 +4,7 @@ import { Notice } from '../components/ui/Notice';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
 import { OpenTicketProvider } from '../hooks/useTicket';
-import { useTicketQuery } from '../services/api';
+import { useTicketQuery } from '../services/ticketsApi';
 import { type Shop, useShop } from '../shop/useShop';
 import { ticketOpened } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';

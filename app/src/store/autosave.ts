@@ -1,6 +1,6 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import type { Refusal, Ticket } from '@zt/core';
-import { api } from '../services/api';
+import { ticketsApi } from '../services/ticketsApi';
 import {
   type EditorState,
   fieldKept,
@@ -90,7 +90,7 @@ export function createAutosave() {
       for (let next = nextUnsaved(editorNow()); next; next = nextUnsaved(editorNow())) {
         if (next.open) listener.dispatch(saveStarted());
         const { ticket, rev, open } = next;
-        const save = api.endpoints.saveTicket.initiate({ ticket, rev });
+        const save = ticketsApi.endpoints.saveTicket.initiate({ ticket, rev });
         const result = await (listener.dispatch(save as never) as unknown as Promise<{
           data?: { rev: number; onBench: boolean };
           error?: unknown;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { IdSchema } from '../base/ids';
+import { type FrozenPlan, FrozenPlanSchema } from './frozenPlan';
 import { PIECE_KIND_IDS } from './pieceKindIds';
 import { type Ticket, TicketSchema } from './ticket';
 import { METHODS } from './ticket/hoop';
@@ -12,7 +13,7 @@ export const LogEntrySchema = z.object({
   loggedAt: z.iso.datetime(),
   ticket: TicketSchema,
   /** The plan frozen at that moment, as the planner of that day made it. */
-  plan: z.record(z.string(), z.unknown()),
+  plan: FrozenPlanSchema,
   log: LogInputSchema,
 });
 export type LogEntry = z.infer<typeof LogEntrySchema>;
@@ -35,15 +36,12 @@ export const LogSummarySchema = z.object({
 });
 export type LogSummary = z.infer<typeof LogSummarySchema>;
 
-const plannedMethod = (plan: unknown): LogSummary['method'] =>
-  (plan as { hoop?: { method?: LogSummary['method'] } | null }).hoop?.method ?? 'hooped';
-
 /** The line of the logbook that stands for an entry. What was really used goes before what was planned. */
 export function summaryOf(entry: {
   id: string;
   loggedAt: string;
   ticket: Ticket;
-  plan: unknown;
+  plan: FrozenPlan;
   log: Ticket['log'];
 }): LogSummary {
   const { ticket, log } = entry;
@@ -55,7 +53,7 @@ export function summaryOf(entry: {
     customer: ticket.customer,
     kind: ticket.piece.kind,
     fabricId: ticket.piece.fabricId,
-    method: log.used.method ?? plannedMethod(entry.plan),
+    method: log.used.method ?? entry.plan.hoop?.method ?? 'hooped',
     outcome: outcomeOf(log),
     misplacementMm: log.misplacementMm,
     note: log.note,

@@ -2,6 +2,7 @@ import {
   formatLength,
   type HouseRules,
   isInTheWay,
+  type KeptTicket,
   nextStage,
   type Plan,
   planTicket,
@@ -24,7 +25,7 @@ import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useBenchKeys } from '../../hooks/useBenchKeys';
-import { type KeptTicket, useRestoreTicketMutation, useTicketsQuery } from '../../services/api';
+import { useRestoreTicketMutation, useTicketsQuery } from '../../services/ticketsApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';

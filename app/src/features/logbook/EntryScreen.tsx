@@ -1,14 +1,15 @@
 import {
   BOBBINS,
   type DisplayUnits,
+  drawnFrom,
   FAULTS,
+  type FrozenPlan,
   formatLength,
+  type KeptEntry,
   type LogEntry,
   MARK_NAMES,
   mm,
   NEEDLES,
-  type Phrase,
-  type Plan,
   pieceCount,
   SEVERITY_WORDS,
   type Sheet,
@@ -26,14 +27,11 @@ import { StepList } from '../../components/StepList';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
-import { type KeptEntry, useEntryQuery } from '../../services/api';
+import { useEntryQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { Took } from '../../shop/Took';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
-
-/** The parts of a frozen plan that the page reads; a plan of an older day may lack some. */
-type Frozen = Partial<Pick<Plan, 'piece' | 'design' | 'place' | 'hoop' | 'layers' | 'mount' | 'stitch'>>;
 
 const MM = { system: 'mm' } as const;
 
@@ -42,7 +40,7 @@ const nameOf = (choices: Record<string, { name: string }>, id: string | null) =>
 const sheetNames = (sheets: readonly Sheet[] | null) => sheets && sheetsInWords(sheets);
 
 /** What was planned of design, threads and keys, and what was read off the hoop: told as it was then. */
-function factLines({ ticket }: LogEntry, { design, mount, stitch }: Frozen, units: DisplayUnits): Line[] {
+function factLines({ ticket }: LogEntry, { design, mount, stitch }: FrozenPlan, units: DisplayUnits): Line[] {
   const { facts } = design ?? {};
   const keys = mount?.keys;
   const crookedDeg = mount?.crooked?.crookedDeg;
@@ -79,7 +77,7 @@ interface Line {
   used: string | null;
 }
 
-function linesOf(entry: LogEntry, frozen: Frozen, hoopName: (id: string) => string): Line[] {
+function linesOf(entry: LogEntry, frozen: FrozenPlan, hoopName: (id: string) => string): Line[] {
   const { used } = entry.log;
   const { hoop, layers } = frozen;
   return [
@@ -103,7 +101,8 @@ function linesOf(entry: LogEntry, frozen: Frozen, hoopName: (id: string) => stri
 function Entry({ entry }: { entry: KeptEntry }) {
   const p = usePalette();
   const { shelf, units } = useShop();
-  const frozen = entry.plan as Frozen;
+  const frozen = entry.plan;
+  const drawn = drawnFrom(frozen);
   const faults = FAULTS.filter((f) => (entry.log.faults[f.id] ?? 0) > 0);
   const lines = [
     ...linesOf(
@@ -118,7 +117,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
   return (
     <View style={{ gap: 16 }}>
       <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
-        {frozen.piece ? <Thumbnail plan={entry.plan as unknown as Plan} size={150} /> : null}
+        {drawn ? <Thumbnail plan={drawn} size={150} /> : null}
         <View style={{ flex: 1, minWidth: 180, gap: 4 }}>
           <Txt as="strong">
             {faults.length === 0
@@ -173,10 +172,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
           <Txt as="heading" level={2}>
             How it was marked
           </Txt>
-          <StepList
-            steps={frozen.place.marks.map((m) => ({ text: m.text as Phrase, figure: m.figure }))}
-            units={units}
-          />
+          <StepList steps={frozen.place.marks} units={units} />
         </View>
       ) : null}
       {faults.map((f) => (

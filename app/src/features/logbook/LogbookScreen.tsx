@@ -1,4 +1,12 @@
-import { FABRICS, formatLength, type LogSummary, OUTCOMES, PIECE_KIND_IDS, PIECE_KINDS } from '@zt/core';
+import {
+  FABRICS,
+  formatLength,
+  type LogFilter,
+  type LogSummary,
+  OUTCOMES,
+  PIECE_KIND_IDS,
+  PIECE_KINDS,
+} from '@zt/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';
@@ -10,7 +18,7 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
-import { type LogFilter, useLogbookQuery } from '../../services/api';
+import { useLogbookQuery } from '../../services/logbookApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';

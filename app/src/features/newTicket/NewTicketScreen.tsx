@@ -15,7 +15,7 @@ import { Screen } from '../../components/ui/Screen';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useSaveTicketMutation } from '../../services/api';
+import { useSaveTicketMutation } from '../../services/ticketsApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { useShop } from '../../shop/useShop';
 import { ticketOpened } from '../../store/editor';

@@ -1,10 +1,10 @@
+import type { OnPractice } from '@zt/core';
 import { STRAIGHT } from '@zt/core/uses/practice/index';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import type { OnPractice } from '../../services/api';
 import type { Practice } from './usePractice';
 
 const CROOKED = { turnDeg: 3.4, shift: { x: 2, y: -1.5 } };

@@ -1,4 +1,4 @@
-import { MARK_IDS, MARK_NAMES, type MarkId } from '@zt/core';
+import { MARK_IDS, MARK_NAMES, type MarkId, type OnPractice } from '@zt/core';
 import { placeWords } from '@zt/core/uses/practice/index';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -7,7 +7,6 @@ import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
-import type { OnPractice } from '../../services/api';
 import { tenthMm, withReading } from '../../stages/mount/readings';
 import type { Practice } from './usePractice';
 

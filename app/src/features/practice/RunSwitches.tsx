@@ -1,11 +1,10 @@
-import { say } from '@zt/core';
+import { type OnPractice, say } from '@zt/core';
 import { practiceOutcome } from '@zt/core/uses/practice/index';
 import { View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
-import type { OnPractice } from '../../services/api';
 import { usePalette } from '../../theme/palette';
 import type { Practice } from './usePractice';
 

@@ -1,7 +1,7 @@
-import type { Ticket } from '@zt/core';
+import type { OnPractice, Ticket } from '@zt/core';
 import { type PracticeCommand, type PracticePose, STRAIGHT } from '@zt/core/uses/practice/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { type OnPractice, useLayPracticeMutation, usePressPracticeMutation } from '../../services/api';
+import { useLayPracticeMutation, usePressPracticeMutation } from '../../services/practiceApi';
 
 /** Machine seconds that pass in one tick of the screen: a run is watched in seconds, not in minutes. */
 const TICK_MS = 200;

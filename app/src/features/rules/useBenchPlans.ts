@@ -1,7 +1,7 @@
 import { type HouseRules, planTicket, whatChanges } from '@zt/core';
 import { useMemo, useState } from 'react';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
-import { useTicketsQuery } from '../../services/api';
+import { useTicketsQuery } from '../../services/ticketsApi';
 import { useShop } from '../../shop/useShop';
 
 /** What the tickets on the bench say of the rules: which rule decides which, and what a change of school changed. */

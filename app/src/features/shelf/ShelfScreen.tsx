@@ -10,7 +10,7 @@ import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
-import { usePutItemMutation, useRemoveItemMutation } from '../../services/api';
+import { usePutItemMutation, useRemoveItemMutation } from '../../services/shelfApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { saveStateOf, useShop } from '../../shop/useShop';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';

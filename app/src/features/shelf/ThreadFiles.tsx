@@ -1,4 +1,9 @@
-import { type ReadPalette, readThreads, threadsToCsv, threadsToPalette } from '@zt/core/uses/threadLists/palette';
+import {
+  type ReadPalette,
+  readThreads,
+  threadsToCsv,
+  threadsToPalette,
+} from '@zt/core/uses/threadLists/palette';
 import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { countOf } from '../../components/figures';
@@ -8,7 +13,7 @@ import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useChangeShelfMutation } from '../../services/api';
+import { useChangeShelfMutation } from '../../services/shelfApi';
 import { useShop } from '../../shop/useShop';
 import { type Decoded, decoded, tellingLine } from './decoded';
 

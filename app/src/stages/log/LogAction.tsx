@@ -1,11 +1,11 @@
-import { frozenPlan, isInTheWay } from '@zt/core';
+import { isInTheWay } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { useAddEntryMutation, useRemoveEntryMutation } from '../../services/api';
+import { useAddEntryMutation, useRemoveEntryMutation } from '../../services/logbookApi';
 import { useAppSelector } from '../../store/store';
 
 /** Why a ticket cannot be logged yet, or null. */
@@ -20,7 +20,7 @@ function useWhyNotLogged(): string | null {
 
 /** Puts it all in the logbook with the plan as it is now, and the way back. */
 export function LogAction() {
-  const { ticket, plan, loggedAs } = useOpenTicket();
+  const { ticket, loggedAs } = useOpenTicket();
   const router = useRouter();
   const why = useWhyNotLogged();
   const [add, adding] = useAddEntryMutation();
@@ -51,7 +51,7 @@ export function LogAction() {
         kind="main"
         title="Put it in the logbook"
         disabled={why !== null || adding.isLoading}
-        onPress={() => void add({ id: newId(), ticket, plan: frozenPlan(plan), log: ticket.log })}
+        onPress={() => void add({ id: newId(), ticket })}
       />
     </>
   );

@@ -21,7 +21,7 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { useEntryQuery } from '../../services/api';
+import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
 import { FaultRow } from './FaultRow';
 

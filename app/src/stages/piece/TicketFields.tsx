@@ -6,7 +6,7 @@ import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { useRemoveTicketMutation } from '../../services/api';
+import { useRemoveTicketMutation } from '../../services/ticketsApi';
 import { ticketNamed } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 

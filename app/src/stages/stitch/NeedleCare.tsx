@@ -20,7 +20,7 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useOpenTicket } from '../../hooks/useTicket';
-import { usePutItemMutation } from '../../services/api';
+import { usePutItemMutation } from '../../services/shelfApi';
 
 /** Machine and drawer before a needle was changed, and what to say of it. */
 interface Changed {

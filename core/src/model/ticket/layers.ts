@@ -36,6 +36,14 @@ export const SheetSchema = z.object({
 });
 export type Sheet = z.infer<typeof SheetSchema>;
 
+/** How one word once said where a sheet was, what bonded it and what fastened it. */
+const KEPT_HOLDS = ['fused', 'hooped', 'spray', 'sticky', 'basting box', 'pins', 'tape'] as const;
+export type KeptHold = (typeof KEPT_HOLDS)[number];
+
+/** A sheet as an older version kept it. */
+export const KeptSheetSchema = z.object({ stabilizer: z.enum(STABILIZER_IDS), hold: z.enum(KEPT_HOLDS) });
+export type KeptSheet = z.infer<typeof KeptSheetSchema>;
+
 /** Sheets in one stack at most: more would be a board. */
 export const MOST_SHEETS = 4;
 export const SheetsSchema = z.array(SheetSchema).max(MOST_SHEETS);

@@ -2,20 +2,12 @@ import type { Method } from '../../model/ticket/hoop';
 import {
   CHOICE_PARTS,
   type Choices,
+  type KeptHold,
+  type KeptSheet,
   type LayersInput,
   type Sheet,
-  type StabilizerId,
   withChoice,
 } from '../../model/ticket/layers';
-
-/** How one word once said where a sheet was, what bonded it and what fastened it. */
-type KeptHold = 'fused' | 'hooped' | 'spray' | 'sticky' | 'basting box' | 'pins' | 'tape';
-
-/** A sheet as an older version kept it. */
-interface KeptSheet {
-  stabilizer: StabilizerId;
-  hold: KeptHold;
-}
 
 const HELD: Record<KeptHold, Omit<Sheet, 'stabilizer'>> = {
   fused: { where: 'in the ring', bond: 'fused', fastening: 'none' },

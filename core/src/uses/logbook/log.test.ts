@@ -1,10 +1,11 @@
 import { FAULT_IDS, FAULTS } from '../../model/faults';
+import { FrozenPlanSchema } from '../../model/frozenPlan';
 import { LogEntrySchema, LogSummarySchema, summaryOf } from '../../model/logEntry';
 import { outcomeOf, worstFault } from '../../model/ticket/log';
 import { newTicket } from '../../planner/newTicket';
 import { planTicket } from '../../planner/plan';
 import { exampleA, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
-import { frozenPlan } from './frozenPlan';
+import { drawnFrom, frozenPlan, PLANNER_VERSION } from './frozenPlan';
 
 describe('the outcome', () => {
   it.each([
@@ -61,8 +62,25 @@ describe('an entry', () => {
     expect(summaryOf(floated).method).toBe('floated');
   });
 
+  it('tells which planner made its plan, the first where none was counted yet', () => {
+    expect(entry.plan.planner).toBe(PLANNER_VERSION);
+    const { planner: _, ...uncounted } = entry.plan;
+    expect(FrozenPlanSchema.parse(uncounted).planner).toBe(1);
+  });
+
+  it('leaves out what another planner made otherwise, and keeps all the rest', () => {
+    const old = { ...entry.plan, hoop: { method: 'glued' }, stitch: undefined, ofOld: { kept: true } };
+    const read = FrozenPlanSchema.parse(JSON.parse(JSON.stringify(old)));
+    expect([read.hoop, read.stitch, read.ofOld]).toEqual([null, null, { kept: true }]);
+    expect(read.place?.marks).toEqual(entry.plan.place?.marks);
+    expect(drawnFrom(read)?.piece.sketch.outline.length).toBeGreaterThan(3);
+    expect(drawnFrom(FrozenPlanSchema.parse({}))).toBeNull();
+  });
+
   it('survives a plan without a hoop', () => {
     const bare = newTicket('a-bare-ticket', 'bath-towel');
-    expect(summaryOf({ ...entry, ticket: bare, plan: {}, log: bare.log }).method).toBe('hooped');
+    expect(
+      summaryOf({ ...entry, ticket: bare, plan: FrozenPlanSchema.parse({}), log: bare.log }).method,
+    ).toBe('hooped');
   });
 });

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import type { Shelf, Supply } from '../../model/shelf';
+import type { ShelfUse } from '../../model/shelfUse';
 import { applyChange } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
 import { bobbinAfter } from '../../stages/stitch/planStitch';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { sheetPieces } from '../cutting/sheetPieces';
 import { shoppingList } from '../shopping/shopping';
-import { type ShelfUse, shelfAfter, shelfUseOf } from './shelfUse';
+import { shelfAfter, shelfUseOf } from './shelfUse';
 
 const useOf = (ticket = exampleA(), shelf = SAMPLE_SHELF) =>
   shelfUseOf(planTicket(ticket, shelf, DEFAULT_HOUSE_RULES), shelf, DEFAULT_HOUSE_RULES);

@@ -1,19 +1,16 @@
-import { z } from 'zod';
-import { IdSchema } from '../../base/ids';
 import { numberFor } from '../../catalogue/houseNumber';
 import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import type { HouseRules } from '../../model/houseRules';
 import {
   isSameThread,
-  LooseSheetsSchema,
   type Machine,
   type Material,
   MOST_COUNTED,
   type Shelf,
-  SUPPLY_TYPES,
   type SupplyType,
   type Thread,
 } from '../../model/shelf';
+import type { ShelfUse } from '../../model/shelfUse';
 import type { Sheet } from '../../model/ticket/layers';
 import type { Plan } from '../../planner/planned';
 import { hoopingCount } from '../../stages/hoop/planHoop';
@@ -22,33 +19,6 @@ import { spoolsOf, takeFrom } from '../../stock/spools';
 import { needlesOf, suppliesFor } from '../../stock/supplies';
 import { eachOf, type SheetSize, withLoose } from '../cutting/cutting';
 import { cutSheets } from '../cutting/sheetPieces';
-
-/** The item, and what it was called then. */
-const item = { id: IdSchema, name: z.string().max(120).optional() };
-const bobbinM = z.number().nullable();
-const sizes = z.array(LooseSheetsSchema.omit({ count: true })).default([]);
-
-/**
- * What a finished piece took off the shelf: metres of a roll and loose sheets, and the offcuts it put there; metres
- * of a thread; hours of each of a machine's needles, and the bobbin it left there; some of a supply, in its unit.
- */
-export const ShelfUseSchema = z.discriminatedUnion('noun', [
-  z.object({ noun: z.literal('materials'), ...item, metres: z.number(), sheets: sizes, offcuts: sizes }),
-  z.object({ noun: z.literal('threads'), ...item, metres: z.number() }),
-  z.object({
-    noun: z.literal('machines'),
-    ...item,
-    hours: z.array(z.number()),
-    bobbin: z.object({ was: bobbinM, is: bobbinM }).optional(),
-  }),
-  z.object({
-    noun: z.literal('supplies'),
-    ...item,
-    type: z.enum(SUPPLY_TYPES).optional(),
-    amount: z.number(),
-  }),
-]);
-export type ShelfUse = z.infer<typeof ShelfUseSchema>;
 
 const MINUTES_AN_HOUR = 60;
 const MM_A_METRE = 1000;

@@ -1,8 +1,8 @@
 import { count, metres, mm, type Phrase, phrase } from '../../base/units/phrase';
 import type { LooseSheets } from '../../model/shelf';
+import type { ShelfUse } from '../../model/shelfUse';
 import { SUPPLIES } from '../../stock/supplies';
 import { withLoose } from '../cutting/cutting';
-import type { ShelfUse } from './shelfUse';
 
 const GONE = 'something no longer on the shelf';
 const hundredth = (value: number): number => Math.round(value * 100) / 100;

@@ -1,7 +1,3 @@
-export { practiceJob, STRAIGHT } from './job';
-export { placeWords } from './keys';
-export { alongPath, keyedHull, keyedPoint } from './needle';
-export { obey, practiceOutcome, practiceStart } from './obey';
 export {
   type PracticeAnswer,
   PracticeAnswerSchema,
@@ -13,4 +9,8 @@ export {
   type PracticePose,
   type PracticeState,
   PracticeStateSchema,
-} from './schema';
+} from '../../model/practice';
+export { practiceJob, STRAIGHT } from './job';
+export { placeWords } from './keys';
+export { alongPath, keyedHull, keyedPoint } from './needle';
+export { obey, practiceOutcome, practiceStart } from './obey';

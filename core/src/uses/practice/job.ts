@@ -2,6 +2,7 @@ import { boxOf } from '../../base/geometry/box';
 import { add, fullTurnDeg, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import type { HouseRules } from '../../model/houseRules';
+import type { PracticeJob, PracticePose } from '../../model/practice';
 import type { Machine, Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
 import type { Plan } from '../../planner/planned';
@@ -11,7 +12,6 @@ import { factsInHoop, type LaidHoop } from '../../stages/hoop/layHoop';
 import { inHoopFrame } from '../../stages/hoop/ring';
 import { keysTo } from '../../stages/mount/keys';
 import { bobbinM } from '../../stages/stitch/planStitch';
-import type { PracticeJob, PracticePose } from './schema';
 
 export const STRAIGHT: PracticePose = { turnDeg: 0, shift: ORIGIN };
 

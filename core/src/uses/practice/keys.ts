@@ -1,11 +1,11 @@
 import { add, fullTurnDeg, ORIGIN, type Point } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
+import type { PracticeCommand, PracticeJob, PracticeState } from '../../model/practice';
 import { whyDesignDoesNotFit } from '../../stages/hoop/fit';
 import { fieldOf } from '../../stages/hoop/judgeHoop';
 import { sidesInWords } from '../../stages/hoop/sides';
 import { HAIR_MM } from '../../stages/mount/keys';
 import { done, hoopOf, type KeyOutcome, missOf, pastWords, refuse } from './outcome';
-import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
 
 /** What one press does. */
 export type Press<P extends PracticeCommand['press']> = (

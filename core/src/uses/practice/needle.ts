@@ -1,9 +1,9 @@
 import { nearestPair } from '../../base/geometry/nearestPair';
 import { add, distance, ORIGIN, type Point, rotate } from '../../base/geometry/point';
 import { containsPoint, type Polygon } from '../../base/geometry/polygon';
+import type { PracticeJob, PracticeState } from '../../model/practice';
 import type { Hoop } from '../../model/shelf';
 import { OBSTACLE_SIZES, obstacleOutline } from '../../stages/mount/obstacles';
-import type { PracticeJob, PracticeState } from './schema';
 
 type KeyedPose = Pick<PracticeState, 'mirror' | 'turnDeg' | 'scalePercent' | 'move'>;
 

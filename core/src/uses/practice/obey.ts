@@ -1,8 +1,8 @@
 import { distance, ORIGIN, shortTurnDeg } from '../../base/geometry/point';
 import { deg, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticeState } from '../../model/practice';
 import { jog, mirror, move, needleToCentre, type Press, resize, setHoop, turnBy } from './keys';
 import { done, halted, hoopOf, type KeyOutcome, refuse } from './outcome';
-import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticeState } from './schema';
 import { sew, start, trace } from './stitching';
 
 /** The machine as it stands before anything is pressed: power on, no hoop, the design centred and upright. */

@@ -1,9 +1,9 @@
+import type { KeyRefusal, PracticeJob, PracticeState } from '../../model/practice';
 import type { Hoop } from '../../model/shelf';
 import { type Miss, whyDesignDoesNotFit } from '../../stages/hoop/fit';
 import { fieldOf } from '../../stages/hoop/judgeHoop';
 import { HAIR_MM } from '../../stages/mount/keys';
 import { keyedHull } from './needle';
-import type { KeyRefusal, PracticeJob, PracticeState } from './schema';
 
 /** What a press came to: a new state, or a refusal that leaves the state as it was. */
 export interface Done {

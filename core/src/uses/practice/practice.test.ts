@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { distance } from '../../base/geometry/point';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
+import type { PracticeCommand, PracticeJob, PracticeState } from '../../model/practice';
 import type { Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
 import { exampleA, hoop, SAMPLE_SHELF, twoLeaves } from '../../testing/samples';
 import { alongPath, keyedHull, obey, practiceJob, practiceOutcome, practiceStart } from './index';
-import type { PracticeCommand, PracticeJob, PracticeState } from './schema';
 
 function jobOf(ticket: Ticket = exampleA(), shelf: Shelf = SAMPLE_SHELF, lie?: PracticeLie): PracticeJob {
   const plan = planTicket(ticket, shelf, DEFAULT_HOUSE_RULES);

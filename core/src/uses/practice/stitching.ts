@@ -1,8 +1,8 @@
+import type { PracticeJob, PracticeState } from '../../model/practice';
 import type { Hoop } from '../../model/shelf';
 import type { Press } from './keys';
 import { alongPath, keyedHull, keyedPoint, struckAt, touchedRound } from './needle';
 import { done, halted, hoopOf, type KeyOutcome, missOf, pastWords, refuse, whyHoopNotReady } from './outcome';
-import type { PracticeJob, PracticeState } from './schema';
 
 /** Why neither trace nor start may run: the design stands outside the field of the hoop the machine is set to. */
 function whyOutside(job: PracticeJob, state: PracticeState): KeyOutcome | null {

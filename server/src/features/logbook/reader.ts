@@ -1,6 +1,8 @@
 import {
+  type KeptEntry,
   type LogEntry,
   LogEntrySchema,
+  type LogFilter,
   type LogSummary,
   LogSummarySchema,
   logOfToday,
@@ -12,13 +14,6 @@ import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { type Kept, readKept, textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
-
-export interface LogFilter {
-  kind?: LogSummary['kind'] | undefined;
-  fabricId?: string | undefined;
-  method?: LogSummary['method'] | undefined;
-  outcome?: LogSummary['outcome'] | undefined;
-}
 
 /** A line of the logbook, as far as it can be read. */
 export interface LogRow {
@@ -56,10 +51,7 @@ function entryOfToday(raw: LogEntry): LogEntry {
 }
 
 /** One entry with its ticket, plan and what it took off the shelf; null when there is none that can be read. */
-export async function findEntry(
-  db: Pick<Db, 'select'>,
-  id: string,
-): Promise<(LogEntry & { taken: ShelfUse[] }) | null> {
+export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<KeptEntry | null> {
   const [row] = await db
     .select({
       id: logEntries.id,

@@ -1,5 +1,12 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, LogEntrySchema, LogSummarySchema, ShelfUseSchema } from '@zt/core';
+import {
+  IdSchema,
+  KeptEntrySchema,
+  LogFilterSchema,
+  LoggedSchema,
+  LogPieceSchema,
+  LogSummarySchema,
+} from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
@@ -8,13 +15,12 @@ import { findEntry, listEntries } from './reader';
 import { logPiece, takeBack } from './writer';
 
 const params = z.object({ id: IdSchema });
-const query = LogSummarySchema.pick({ kind: true, fabricId: true, method: true, outcome: true }).partial();
 
 const list = createRoute({
   method: 'get',
   path: '/',
   summary: 'The logbook, newest first',
-  request: { query },
+  request: { query: LogFilterSchema },
   responses: { 200: answers(z.array(LogSummarySchema), 'Its lines'), 400: failures[400] },
 });
 const read = createRoute({
@@ -23,7 +29,7 @@ const read = createRoute({
   summary: 'One entry with its frozen plan',
   request: { params },
   responses: {
-    200: answers(LogEntrySchema.extend({ taken: z.array(ShelfUseSchema) }), 'The entry'),
+    200: answers(KeptEntrySchema, 'The entry'),
     ...failures,
   },
 });
@@ -31,8 +37,8 @@ const add = createRoute({
   method: 'post',
   path: '/',
   summary: 'Log a finished piece',
-  request: { body: body(LogEntrySchema.omit({ loggedAt: true })) },
-  responses: { 201: answers(LogEntrySchema.pick({ id: true, loggedAt: true }), 'Logged'), ...failures },
+  request: { body: body(LogPieceSchema) },
+  responses: { 201: answers(LoggedSchema, 'Logged'), ...failures },
 });
 const remove = createRoute({
   method: 'delete',
@@ -51,13 +57,14 @@ export function logbookRoutes({ store, now }: Context) {
       return c.json(entry, 200);
     })
     .openapi(add, async (c) => {
-      const entry = { ...c.req.valid('json'), loggedAt: now() };
+      const { id, ticket } = c.req.valid('json');
+      const loggedAt = now();
       await store.write(async (tx) => {
-        if (!(await findTicket(tx, entry.ticket.id)))
+        if (!(await findTicket(tx, ticket.id)))
           throw new ApiError(404, 'not-found', 'Save the ticket before logging it: nothing was logged.');
-        await logPiece(tx, entry);
+        await logPiece(tx, { id, loggedAt, ticket });
       });
-      return c.json({ id: entry.id, loggedAt: entry.loggedAt }, 201);
+      return c.json({ id, loggedAt }, 201);
     })
     .openapi(remove, async (c) => {
       if (!(await store.write((tx) => takeBack(tx, c.req.valid('param').id, now())))) throw notFound('entry');

@@ -1,11 +1,20 @@
-import { asUsed, type LogEntry, planTicket, shelfAfter, shelfUseOf } from '@zt/core';
+import {
+  asUsed,
+  frozenPlan,
+  type LogEntry,
+  type LogPiece,
+  planTicket,
+  shelfAfter,
+  shelfUseOf,
+  type Ticket,
+} from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
-import { readRules } from '../rules/reader';
 import { readShelf } from '../shelf/reader';
 import { putItem } from '../shelf/writer';
+import { readShop } from '../shop';
 import { rowOf } from './map';
 import { takenOf } from './reader';
 
@@ -25,14 +34,25 @@ const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
   return row !== undefined && row.deletedAt === null;
 };
 
-/** Keeps an entry and takes off the shelf what the piece really used; an entry that is kept already takes nothing more. */
-export async function logPiece(tx: Transaction, entry: LogEntry): Promise<void> {
-  if (await isKept(tx, entry.id)) return;
-  const [shelf, rules] = [await readShelf(tx), await readRules(tx)];
-  const used = asUsed({ ...entry.ticket, log: entry.log });
-  const taken = shelfUseOf(planTicket(used, shelf, rules), shelf, rules);
-  await addEntry(tx, entry);
-  await tx.update(logEntries).set({ taken }).where(eq(logEntries.id, entry.id));
+/** Something the maker used that was not planned. */
+const isUsedOtherwise = ({ log: { used } }: Ticket): boolean =>
+  Object.values(used).some((what) => what !== null);
+
+/**
+ * Keeps a finished piece with its plan, and takes off the shelf what it really used; an entry that is kept already
+ * takes nothing more.
+ */
+export async function logPiece(
+  tx: Transaction,
+  { id, loggedAt, ticket }: LogPiece & Pick<LogEntry, 'loggedAt'>,
+): Promise<void> {
+  if (await isKept(tx, id)) return;
+  const { shelf, rules } = await readShop(tx);
+  const plan = planTicket(ticket, shelf, rules);
+  const used = isUsedOtherwise(ticket) ? planTicket(asUsed(ticket), shelf, rules) : plan;
+  const taken = shelfUseOf(used, shelf, rules);
+  await addEntry(tx, { id, loggedAt, ticket, plan: frozenPlan(plan), log: ticket.log });
+  await tx.update(logEntries).set({ taken }).where(eq(logEntries.id, id));
   for (const { noun, item } of shelfAfter(taken, shelf, 1)) await putItem(tx, noun, item);
 }
 

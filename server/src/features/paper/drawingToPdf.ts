@@ -1,6 +1,12 @@
 import fontkit from '@pdf-lib/fontkit';
 import type { Box } from '@zt/core';
-import { type Page, type PaperDrawing, type PaperId, type PaperMark, pagesFor } from '@zt/core/uses/paper/index';
+import {
+  type Page,
+  type PaperDrawing,
+  type PaperId,
+  type PaperMark,
+  pagesFor,
+} from '@zt/core/uses/paper/index';
 import {
   clip,
   closePath,

@@ -6,19 +6,28 @@ import {
   IdSchema,
   type PlacePlan,
   type Plan,
-  planTicket,
   type Shelf,
   type Ticket,
   widthOf,
 } from '@zt/core';
-import { drawingToSvg, MOST_PAGES, PAPER_IDS, type PaperDrawing, type PaperId, pageCount, placementRuler, rulerSlots, sheetDrawing, templateDrawing, traceDrawing } from '@zt/core/uses/paper/index';
+import {
+  drawingToSvg,
+  MOST_PAGES,
+  PAPER_IDS,
+  type PaperDrawing,
+  type PaperId,
+  pageCount,
+  placementRuler,
+  rulerSlots,
+  sheetDrawing,
+  templateDrawing,
+  traceDrawing,
+} from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { ApiError, failures, notFound } from '../../errors';
-import { readRules } from '../rules/reader';
-import { readShelf } from '../shelf/reader';
-import { findTicket } from '../tickets/reader';
+import { ApiError, failures } from '../../errors';
+import { planKept } from '../shop';
 import { drawingToPdf } from './drawingToPdf';
 import { svgToPng } from './svgToPng';
 
@@ -110,12 +119,7 @@ const download = (c: Asked, body: Uint8Array | string, type: string, name: strin
 
 /** Files to print and to cut by: the paper template, the placement ruler, the sheet. */
 export function paperRoutes({ store }: Context) {
-  const printedOf = async (id: string): Promise<Printed> => {
-    const kept = await findTicket(store.db, id);
-    if (!kept) throw notFound('ticket');
-    const [shelf, rules] = [await readShelf(store.db), await readRules(store.db)];
-    return { ticket: kept.ticket, plan: planTicket(kept.ticket, shelf, rules), shelf, rules };
-  };
+  const printedOf = (id: string): Promise<Printed> => planKept(store.db, { ticketId: id });
   const titleOf = ({ ticket }: Printed) => ticket.name || 'Ticket';
   return new OpenAPIHono({ defaultHook })
     .openapi(templatePdf, async (c) => {

@@ -1,4 +1,11 @@
-import { obey, type PracticeAnswer, type PracticeCommand, type PracticeJob, type PracticeState, practiceStart } from '@zt/core/uses/practice/index';
+import {
+  obey,
+  type PracticeAnswer,
+  type PracticeCommand,
+  type PracticeJob,
+  type PracticeState,
+  practiceStart,
+} from '@zt/core/uses/practice/index';
 
 /** One run of a ticket on the practice machine, as it stands. */
 export interface PracticeBed {

@@ -1,18 +1,18 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, planTicket, TicketSchema } from '@zt/core';
-import { PracticeAnswerSchema, type PracticeCommand, PracticeCommandSchema, PracticeJobSchema, PracticeLieSchema, PracticeStateSchema, practiceJob } from '@zt/core/uses/practice/index';
+import { LayPracticeSchema, OnPracticeSchema } from '@zt/core';
+import {
+  PracticeAnswerSchema,
+  type PracticeCommand,
+  PracticeCommandSchema,
+  practiceJob,
+} from '@zt/core/uses/practice/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { ApiError, answers, body, ErrorSchema, failures, notFound } from '../../errors';
-import { readRules } from '../rules/reader';
-import { readShelf } from '../shelf/reader';
-import { findTicket } from '../tickets/reader';
+import { ApiError, answers, body, ErrorSchema, failures } from '../../errors';
+import { planKept } from '../shop';
 import { createBeds } from './bed';
 
-const lie = { lie: PracticeLieSchema.optional() };
-const Load = z.union([z.object({ ticket: TicketSchema, ...lie }), z.object({ ticketId: IdSchema, ...lie })]);
 const RunSchema = z.uuid();
-const LaidSchema = z.object({ run: RunSchema, job: PracticeJobSchema, state: PracticeStateSchema });
 
 const load = createRoute({
   method: 'put',
@@ -20,15 +20,15 @@ const load = createRoute({
   summary: 'Lay a ticket on the practice machine',
   description:
     'A ticket, or the id of one; the piece hooped as planned, or as `lie` has it. Each run has a bed of its own, named by `run`. The machine starts with its power on, no hoop on the carriage, the design centred and upright.',
-  request: { body: body(Load) },
-  responses: { 200: answers(LaidSchema, 'What lies on it, and how it stands'), ...failures },
+  request: { body: body(LayPracticeSchema) },
+  responses: { 200: answers(OnPracticeSchema, 'What lies on it, and how it stands'), ...failures },
 });
 const read = createRoute({
   method: 'get',
   path: '/{run}',
   summary: 'How a run on the practice machine stands',
   request: { params: z.object({ run: RunSchema }) },
-  responses: { 200: answers(LaidSchema, 'What lies on it, and how it stands'), ...failures },
+  responses: { 200: answers(OnPracticeSchema, 'What lies on it, and how it stands'), ...failures },
 });
 const press = createRoute({
   method: 'post',
@@ -53,10 +53,8 @@ export function practiceRoutes({ store }: Context) {
   return new OpenAPIHono({ defaultHook })
     .openapi(load, async (c) => {
       const asked = c.req.valid('json');
-      const ticket = 'ticket' in asked ? asked.ticket : (await findTicket(store.db, asked.ticketId))?.ticket;
-      if (!ticket) throw notFound('ticket');
-      const [shelf, rules] = [await readShelf(store.db), await readRules(store.db)];
-      const job = practiceJob(ticket, planTicket(ticket, shelf, rules), { shelf, rules }, asked.lie);
+      const { ticket, plan, ...shop } = await planKept(store.db, asked);
+      const job = practiceJob(ticket, plan, shop, asked.lie);
       if (!job)
         throw new ApiError(
           400,

@@ -1,21 +1,9 @@
-import { mendKept, SHELF_ITEMS, TicketSchema, withTodaysFields } from '@zt/core';
+import { mendKept, type SetAside, SHELF_ITEMS, TicketSchema, withTodaysFields } from '@zt/core';
 import type { Db } from '../../db/client';
 import type { Kept } from '../../db/kept';
 import { findEntry, readLogRows } from '../logbook/reader';
 import { readShelfRows } from '../shelf/reader';
 import { readTicketRows } from '../tickets/reader';
-
-export const PLACES = ['shelf', 'tickets', 'logbook'] as const;
-export type Place = (typeof PLACES)[number];
-
-/** A row that cannot be read: named, with why, and whether it can be mended. It takes no other with it. */
-export interface SetAside {
-  place: Place;
-  id: string;
-  name: string;
-  why: string;
-  canMend: boolean;
-}
 
 type Bad = Extract<Kept<unknown>, { ok: false }>;
 const nameOf = ({ raw }: Bad, id: string): string => {

@@ -1,19 +1,12 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema } from '@zt/core';
+import { IdSchema, SET_ASIDE_PLACES, SetAsideSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, Done, failures, notFound } from '../../errors';
-import { PLACES, readSetAside } from './reader';
+import { readSetAside } from './reader';
 import { MEND, markRow } from './writer';
 
-const SetAsideSchema = z.object({
-  place: z.enum(PLACES),
-  id: z.string(),
-  name: z.string(),
-  why: z.string(),
-  canMend: z.boolean(),
-});
-const params = z.object({ place: z.enum(PLACES), id: IdSchema });
+const params = z.object({ place: z.enum(SET_ASIDE_PLACES), id: IdSchema });
 
 const list = createRoute({
   method: 'get',

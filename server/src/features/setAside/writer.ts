@@ -1,4 +1,4 @@
-import { mendKept, SHELF_ITEMS, type Shelf, type ShelfNoun, summaryOf } from '@zt/core';
+import { mendKept, type SetAside, SHELF_ITEMS, type Shelf, type ShelfNoun, summaryOf } from '@zt/core';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
@@ -8,7 +8,7 @@ import { findShelfRow } from '../shelf/reader';
 import { putItem } from '../shelf/writer';
 import { readTicketRows } from '../tickets/reader';
 import { markDeleted, saveTicket } from '../tickets/writer';
-import { mendedTicket, type Place } from './reader';
+import { mendedTicket } from './reader';
 
 interface Row {
   id: string;
@@ -42,7 +42,7 @@ async function mendEntry(tx: Transaction, { id }: Row): Promise<boolean> {
 }
 
 /** Makes a row readable, what was past its bounds kept as unread text. Returns whether it could be done. */
-export const MEND: Record<Place, (tx: Transaction, row: Row) => Promise<boolean>> = {
+export const MEND: Record<SetAside['place'], (tx: Transaction, row: Row) => Promise<boolean>> = {
   shelf: mendItem,
   tickets: mendTicket,
   logbook: mendEntry,
@@ -51,7 +51,7 @@ export const MEND: Record<Place, (tx: Transaction, row: Row) => Promise<boolean>
 /** Takes a row that cannot be read out of sight, or puts it back (`null`). Returns whether there was one. */
 export async function markRow(
   tx: Transaction,
-  place: Place,
+  place: SetAside['place'],
   id: string,
   deletedAt: string | null,
 ): Promise<boolean> {

@@ -1,9 +1,9 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, SHELF_ITEMS, SHELF_NOUNS, type ShelfNoun, ShelfSchema } from '@zt/core';
+import { IdSchema, SHELF_ITEMS, SHELF_NOUNS, ShelfBatchSchema, type ShelfNoun, ShelfSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
-import { applyBatch, BatchSchema } from './batch';
+import { applyBatch } from './batch';
 import { readShelf } from './reader';
 import { checkRoom, markItem, putItem } from './writer';
 
@@ -35,7 +35,7 @@ const batch = createRoute({
   method: 'post',
   path: '/batch',
   summary: 'Change many items of the shelf at once: all of them, or none',
-  request: { body: body(BatchSchema) },
+  request: { body: body(ShelfBatchSchema) },
   responses: { 200: answers(Done, 'All changed'), ...failures },
 });
 

@@ -1,19 +1,9 @@
-import { type Ticket, TicketSchema, withTodaysFields } from '@zt/core';
+import { type KeptTicket, type Ticket, TicketSchema, withTodaysFields } from '@zt/core';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { type Kept, readKept, textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
 import { tickets } from '../../db/schema/tickets';
-
-/** A ticket as it is kept: with the count of its saves, and the log entry it ended in. */
-export interface KeptTicket {
-  ticket: Ticket;
-  rev: number;
-  updatedAt: string;
-  loggedAs: string | null;
-  /** Whether it is on the bench; one taken off can still be opened. */
-  onBench: boolean;
-}
 
 /** A row of the bench, as far as it can be read. */
 export interface TicketRow {

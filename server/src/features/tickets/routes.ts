@@ -1,42 +1,33 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, TicketSchema } from '@zt/core';
+import { IdSchema, KeptTicketSchema, SavedTicketSchema, SaveTicketSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, Done, ErrorSchema, failures, notFound } from '../../errors';
 import { findTicket, listTickets } from './reader';
 import { markDeleted, saveTicket } from './writer';
 
-const Kept = z.object({
-  ticket: TicketSchema,
-  rev: z.number().int(),
-  updatedAt: z.string(),
-  loggedAs: z.string().nullable(),
-  onBench: z.boolean(),
-});
 const params = z.object({ id: IdSchema });
-/** `onBench` is false when the ticket was taken off the bench meanwhile: the save is kept, and it stays off. */
-const Saved = z.object({ rev: z.number().int(), onBench: z.boolean() });
 
 const list = createRoute({
   method: 'get',
   path: '/',
   summary: 'All tickets on the bench',
-  responses: { 200: answers(z.array(Kept), 'The tickets') },
+  responses: { 200: answers(z.array(KeptTicketSchema), 'The tickets') },
 });
 const read = createRoute({
   method: 'get',
   path: '/{id}',
   summary: 'One ticket',
   request: { params },
-  responses: { 200: answers(Kept, 'The ticket'), ...failures },
+  responses: { 200: answers(KeptTicketSchema, 'The ticket'), ...failures },
 });
 const save = createRoute({
   method: 'put',
   path: '/{id}',
   summary: 'Save a ticket over the revision it was read at (0 for a new one)',
-  request: { params, body: body(z.object({ ticket: TicketSchema, rev: z.number().int().min(0) })) },
+  request: { params, body: body(SaveTicketSchema) },
   responses: {
-    200: answers(Saved, 'Saved'),
+    200: answers(SavedTicketSchema, 'Saved'),
     ...failures,
     409: answers(ErrorSchema.extend({ rev: z.number().int() }), 'Another save came between'),
   },

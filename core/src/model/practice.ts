@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { PointSchema } from '../../base/geometry/schema';
-import { HoopSchema, MachineSchema } from '../../model/shelf';
-import { ObstacleSchema } from '../../model/ticket/mount';
-import { HexSchema } from '../../model/ticket/piece';
+import { PointSchema } from '../base/geometry/schema';
+import { HoopSchema, MachineSchema } from './shelf';
+import { ObstacleSchema } from './ticket/mount';
+import { HexSchema } from './ticket/piece';
 
 /** How the piece really sits in the hoop, against how it was planned: turned clockwise, then moved, mm. */
 export const PracticeLieSchema = z.object({ turnDeg: z.number().min(-180).max(180), shift: PointSchema });

@@ -1,0 +1,110 @@
+import { z } from 'zod';
+import { IdSchema } from '../base/ids';
+import { FindingSchema } from './finding';
+import { HouseRulesSchema } from './houseRules';
+import { LogEntrySchema, LogSummarySchema } from './logEntry';
+import { PracticeJobSchema, PracticeLieSchema, PracticeStateSchema } from './practice';
+import { ReasonSchema } from './reason';
+import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM, ShelfSchema } from './shelf';
+import { ShelfUseSchema } from './shelfUse';
+import { STAGES, type Stage } from './stages';
+import { TicketSchema } from './ticket';
+
+/** What the shop's computer is asked and answers: one schema each, for the routes and for those who call them. */
+
+const rev = z.number().int();
+
+/** A ticket as it is kept: with the count of its saves, and the log entry it ended in. */
+export const KeptTicketSchema = z.object({
+  ticket: TicketSchema,
+  rev,
+  updatedAt: z.string(),
+  loggedAs: z.string().nullable(),
+  /** Whether it is on the bench; one taken off can still be opened. */
+  onBench: z.boolean(),
+});
+export type KeptTicket = z.infer<typeof KeptTicketSchema>;
+
+/** A ticket, and the revision it was read at; 0 for a new one. */
+export const SaveTicketSchema = z.object({ ticket: TicketSchema, rev: rev.min(0) });
+export type SaveTicket = z.infer<typeof SaveTicketSchema>;
+
+/** `onBench` is false when the ticket was taken off the bench meanwhile: the save is kept, and it stays off. */
+export const SavedTicketSchema = z.object({ rev, onBench: z.boolean() });
+export type SavedTicket = z.infer<typeof SavedTicketSchema>;
+
+/** No batch is longer than the fullest list of a shelf. */
+const MOST_CHANGES = SHELF_ROOM.threads;
+const ShelfRowSchema = z.object({ noun: z.enum(SHELF_NOUNS), id: z.string() });
+
+/** Many changes of the shelf at once: all of them are made, or none. */
+export const ShelfBatchSchema = z.object({
+  put: z
+    .array(z.union(SHELF_NOUNS.map((noun) => z.object({ noun: z.literal(noun), item: SHELF_ITEMS[noun] }))))
+    .max(MOST_CHANGES)
+    .default([]),
+  remove: z.array(ShelfRowSchema).max(MOST_CHANGES).default([]),
+});
+export type ShelfBatch = z.infer<typeof ShelfBatchSchema>;
+
+/** What the logbook is filtered by. */
+export const LogFilterSchema = LogSummarySchema.pick({
+  kind: true,
+  fabricId: true,
+  method: true,
+  outcome: true,
+}).partial();
+export type LogFilter = z.infer<typeof LogFilterSchema>;
+
+/** A finished piece: the id of its entry, and its ticket with the report on it. The plan is worked out once, there. */
+export const LogPieceSchema = z.object({ id: IdSchema, ticket: TicketSchema });
+export type LogPiece = z.infer<typeof LogPieceSchema>;
+
+export const LoggedSchema = LogEntrySchema.pick({ id: true, loggedAt: true });
+export type Logged = z.infer<typeof LoggedSchema>;
+
+/** An entry with what logging it took off the shelf. */
+export const KeptEntrySchema = LogEntrySchema.extend({ taken: z.array(ShelfUseSchema) });
+export type KeptEntry = z.infer<typeof KeptEntrySchema>;
+
+export const SET_ASIDE_PLACES = ['shelf', 'tickets', 'logbook'] as const;
+
+/** A row that cannot be read: named, with why, and whether it can be mended. It takes no other with it. */
+export const SetAsideSchema = z.object({
+  place: z.enum(SET_ASIDE_PLACES),
+  id: z.string(),
+  name: z.string(),
+  why: z.string(),
+  canMend: z.boolean(),
+});
+export type SetAside = z.infer<typeof SetAsideSchema>;
+
+/** A ticket, or the id of one that is kept. */
+const ofTicket = <T extends z.ZodRawShape>(more: T) =>
+  z.union([z.object({ ticket: TicketSchema, ...more }), z.object({ ticketId: IdSchema, ...more })]);
+
+/** A plan asked for; shelf and house rules are the shop's own unless given. */
+export const PlanQuestionSchema = ofTicket({
+  shelf: ShelfSchema.optional(),
+  houseRules: HouseRulesSchema.optional(),
+});
+
+const stage = z.record(z.string(), z.unknown()).nullable();
+
+/** A whole plan: a stage is null while an earlier one cannot be right. */
+export const PlanAnswerSchema = z.object({
+  ...(Object.fromEntries(STAGES.map((name) => [name, stage])) as Record<Stage, typeof stage>),
+  findings: z.array(FindingSchema),
+  reasons: z.array(ReasonSchema),
+});
+
+/** A ticket to lay on the practice machine: as planned, or as it really lies. */
+export const LayPracticeSchema = ofTicket({ lie: PracticeLieSchema.optional() });
+
+/** What lies on the practice machine, and how it stands. The run is named in every press. */
+export const OnPracticeSchema = z.object({
+  run: z.uuid(),
+  job: PracticeJobSchema,
+  state: PracticeStateSchema,
+});
+export type OnPractice = z.infer<typeof OnPracticeSchema>;
