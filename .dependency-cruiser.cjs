@@ -1,6 +1,6 @@
 /**
  * The house's floors: whoever stands on one imports only from those below it, types included. `npm run lint` holds
- * it, `npm run graph` draws it, and core/src/floors.test.ts proves that it fails on a planted import.
+ * it, `npm run graph` draws it, and core/src/floors.long.test.ts proves that it fails on a planted import.
  */
 
 /** The floors of core from the ground up. */

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 const STAMPS = join(ROOT, '.build');
@@ -16,15 +17,15 @@ export function run(command, args, { must = true, cwd = ROOT, env = {} } = {}) {
 
 export const bin = (name) => join(ROOT, 'node_modules/.bin', name);
 
-const SKIPPED = new Set(['node_modules', 'dist', '.expo']);
+const SKIPPED = ['node_modules', 'dist', '.expo'];
 
-function filesUnder(path) {
+function filesUnder(path, skipped = SKIPPED) {
   if (!existsSync(path)) return [];
   if (statSync(path).isFile()) return [path];
   return readdirSync(path)
-    .filter((name) => !SKIPPED.has(name))
+    .filter((name) => !skipped.includes(name))
     .sort()
-    .flatMap((name) => filesUnder(join(path, name)));
+    .flatMap((name) => filesUnder(join(path, name), skipped));
 }
 
 function fingerprint(paths) {
@@ -55,11 +56,23 @@ export function ensurePackages() {
   });
 }
 
-/** Exports the web app when its sources have changed. */
+/** What gets smaller when it is packed. */
+const PACKED = /\.(js|ttf|html|css|json|svg)$/;
+
+/** Packs a file beside itself, once for all who fetch it. */
+function pack(file) {
+  const bytes = readFileSync(file);
+  const params = { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY };
+  writeFileSync(`${file}.br`, brotliCompressSync(bytes, { params }));
+  writeFileSync(`${file}.gz`, gzipSync(bytes, { level: constants.Z_BEST_COMPRESSION }));
+}
+
+/** Exports the web app when its sources have changed, packed as browsers take it. */
 export function ensureWebApp() {
   onceFor('web', { reads: ['app', 'core/src', 'package-lock.json'], makes: 'app/dist/index.html' }, () => {
     console.log('Building the web app (about a minute).');
     run(bin('expo'), ['export', '-p', 'web'], { cwd: join(ROOT, 'app'), env: { CI: '1' } });
+    for (const file of filesUnder(join(ROOT, 'app/dist'), []).filter((name) => PACKED.test(name))) pack(file);
   });
 }
 

@@ -4,6 +4,7 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
+import { etag } from 'hono/etag';
 import { HTTPException } from 'hono/http-exception';
 import type { Context } from './context';
 import { StoreBusy } from './db/client';
@@ -19,6 +20,9 @@ import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
 
 const MOST_BODY_BYTES = 8 * 1024 * 1024;
+
+/** A file that bears the hash of what it holds: under this name it is never another. */
+const HASHED = /[-.][0-9a-f]{32}\.\w+$/;
 
 const API_DOCUMENT = {
   openapi: '3.1.0',
@@ -54,6 +58,11 @@ function answerError(
 export function createApp(context: Context) {
   const app = new OpenAPIHono();
   app.use(compress());
+  // Asked for again, an answer that is the same is not sent again.
+  app.use('/api/*', etag(), async (c, next) => {
+    await next();
+    c.header('cache-control', c.res.headers.get('cache-control') ?? 'no-cache');
+  });
   app.use(
     '/api/*',
     bodyLimit({
@@ -86,7 +95,15 @@ export function createApp(context: Context) {
   app.all('/api/*', (c) =>
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),
   );
-  app.use('*', serveStatic({ root: context.config.webRoot }));
+  app.use('*', async (c, next) => {
+    await next();
+    if (!c.req.path.startsWith('/api/'))
+      c.header(
+        'cache-control',
+        HASHED.test(c.req.path) && c.res.ok ? 'public, max-age=31536000, immutable' : 'no-cache',
+      );
+  });
+  app.use('*', serveStatic({ root: context.config.webRoot, precompressed: true }));
   // Browsers ask for it unasked.
   app.get('/favicon.ico', (c) => c.body(null, 204));
   // A page of the app has no dot in its name; what has one is a file, and it is missing.

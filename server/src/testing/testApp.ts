@@ -40,8 +40,8 @@ export async function openTestApp() {
     store,
     folder,
     url,
-    /** The answer as it came, for files. */
-    raw: async (path: string) => app.request(path),
+    /** The answer as it came, with its headers. */
+    raw: async (path: string, headers: Record<string, string> = {}) => app.request(path, { headers }),
     get: async (path: string) => readable(await app.request(path)),
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),
