@@ -70,6 +70,7 @@ ${text(LEFT + 12, y + ROW - 10, below ? `imports ${below}` : 'imports nothing of
 
 const height = 20 + FLOORS.length * (ROW + GAP);
 const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${height}" width="${WIDTH}" height="${height}" font-family="sans-serif">
+<title>The floors of core, and how often each imports from those below</title>
 <rect width="100%" height="100%" fill="#F6F1E6"/>
 ${rows.join('\n')}
 </svg>

@@ -1,0 +1,113 @@
+import fc from 'fast-check';
+import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
+import { ArtworkSchema, ColourStopSchema } from '../../../model/ticket/design';
+import { ARTWORK_BOUNDS } from '../../../model/ticket/designBounds';
+import { stitchFigures } from '../stitchFigures';
+import { type ReadSvg, readSvg } from './readSvg';
+import type { SvgRefusal } from './refuse';
+
+const FIGURES = stitchFigures(DEFAULT_HOUSE_RULES);
+const svg = (body: string, attributes = 'width="100mm" height="100mm" viewBox="0 0 100 100"') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${body}</svg>`;
+const read = (text: string): ReadSvg | SvgRefusal => readSvg(text, 'test.svg', FIGURES);
+function mustRead(text: string): ReadSvg {
+  const result = read(text);
+  if (!result.ok) throw new Error(result.code);
+  return result;
+}
+describe('what a ticket cannot hold', () => {
+  const inBox = (body: string) => svg(body, 'width="200mm" height="200mm" viewBox="0 0 200 200"');
+  const codeOf = (body: string) => {
+    const drawing = read(inBox(body));
+    return drawing.ok ? 'read' : drawing.code;
+  };
+  const squares = (count: number, colour: (i: number) => string) =>
+    Array.from({ length: count }, (_, i) => {
+      const [x, y] = [(i * 3) % 190, Math.floor(i / 63) * 2.5];
+      return `<path d="M${x} ${y}h2v2h-2z" fill="${colour(i)}"/>`;
+    }).join('');
+
+  it.each([
+    [
+      'a point a kilometre away',
+      '<polygon points="0,0 1000000,0 1000000,1000000 500000,1500000 0,1000000"/>',
+      'too-big',
+    ],
+    ['figures without end', '<polygon points="0,0 1e30,0 1e30,1e30 5e29,1.5e30 0,1e30"/>', 'too-big'],
+    ['a drawing far off its page', '<path d="M9000 0h20v20h-20z"/>', 'too-big'],
+    ['a colour for each of 70 shapes', squares(70, (i) => (i % 2 ? '#1F3A5F' : '#E0B33A')), 'too-many-stops'],
+    ['a line without width', '<path d="M0 0H9" fill="none" stroke="#000" stroke-width="1e-9"/>', 'empty'],
+  ])('%s is refused in words', (_, body, code) => {
+    expect(codeOf(body)).toBe(code);
+  });
+
+  it('joins very many shapes of one colour, and loses none of them', () => {
+    // each shape is a fill and a line: twice as many as there are shapes
+    const outlined = squares(2500, () => '#1F3A5F').replaceAll(
+      '/>',
+      ' stroke="#1F3A5F" stroke-width="0.4"/>',
+    );
+    const drawing = read(inBox(outlined));
+    if (!drawing.ok) throw new Error(drawing.message);
+    expect(drawing.artwork.paths.length).toBeLessThanOrEqual(ARTWORK_BOUNDS.paths);
+    expect(drawing.artwork.paths.reduce((sum, { d }) => sum + (d.match(/M/g)?.length ?? 0), 0)).toBe(5000);
+    expect(ArtworkSchema.safeParse(drawing.artwork).error).toBeUndefined();
+  });
+
+  it('thins a drawing of very many points until a ticket holds it', () => {
+    const wave = (y: number) =>
+      `<path fill="none" stroke="#000" stroke-width="0.4" d="M0 ${y}${Array.from({ length: 8000 }, (_, i) => `L${(i / 40).toFixed(3)} ${(y + 0.1 * (i % 2)).toFixed(3)}`).join('')}"/>`;
+    const drawing = read(inBox(Array.from({ length: 12 }, (_, i) => wave(10 + i * 15)).join('')));
+    expect(drawing.ok && ArtworkSchema.safeParse(drawing.artwork).error).toBeUndefined();
+    expect(drawing.ok).toBe(true);
+  });
+
+  it('keeps the last corner of a ring that ends where it began', () => {
+    const corners = (d: string) => {
+      const drawing = read(inBox(`<path d="${d}"/>`));
+      return drawing.ok ? drawing.artwork.paths[0]?.d : drawing.code;
+    };
+    const square = 'M-5 -5L5 -5L5 5L-5 5Z';
+    expect(corners('M0 0L10 0L10 10L0 10L0 0Z')).toBe(square);
+    expect(corners('M0 0L10 0L10 10L0 10L0 0')).toBe(square);
+    expect(corners('M0 0H10V10H0Z')).toBe(square);
+  });
+
+  it('ends on rings whose edges lie on each other', () => {
+    const on = (d: string) => codeOf(`<path d="${d}"/>`);
+    expect(on('M1539 0L2044 0L2367 0L1263 0L0 0L1521 0L0 1736Z'.replaceAll('2367', '1999'))).toBe('too-big');
+    expect(on('M153.9 0L184.4 0L196.7 0L126.3 0L0 0L152.1 0L0 173.6Z')).toBe('read');
+    const corner = fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 5 }));
+    fc.assert(
+      fc.property(fc.array(corner, { minLength: 3, maxLength: 9 }), (ring) => {
+        expect(['read', 'empty']).toContain(on(`M${ring.map(([x, y]) => `${10 * x} ${10 * y}`).join('L')}Z`));
+      }),
+      { numRuns: 3000 },
+    );
+  });
+
+  it('is never given on: whatever is read, the ticket’s schema takes', () => {
+    const number = fc.oneof(
+      fc.integer({ min: -300, max: 3000 }),
+      fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+    );
+    const polygon = fc
+      .array(fc.tuple(number, number), { minLength: 1, maxLength: 9 })
+      .map((points) => `<polygon points="${points.map((p) => p.join()).join(' ')}"/>`);
+    const line = fc
+      .tuple(number, number, fc.double({ min: 1e-9, max: 5000, noNaN: true }))
+      .map(
+        ([x, y, w]) =>
+          `<path d="M0 0L${x} ${y}Q9 9 3 ${x}" fill="none" stroke="#123456" stroke-width="${w}"/>`,
+      );
+    fc.assert(
+      fc.property(fc.array(fc.oneof(polygon, line), { maxLength: 5 }), (shapes) => {
+        const drawing = read(inBox(shapes.join('')));
+        if (!drawing.ok) return;
+        expect(ArtworkSchema.safeParse(drawing.artwork).error?.issues).toBeUndefined();
+        expect(drawing.colours.every((c) => ColourStopSchema.safeParse(c).success)).toBe(true);
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
