@@ -45,12 +45,6 @@ for (const scheme of ['light', 'dark'] as const)
     });
   });
 
-/** What a page stands on, panel or paper, by day and by evening. */
-const GROUNDS = {
-  light: ['rgb(255, 254, 248)', 'rgb(247, 242, 232)'],
-  dark: ['rgb(33, 42, 53)', 'rgb(27, 34, 43)'],
-};
-
 /** The colour on which the middle of the page stands, once it is drawn in its size. */
 const groundOf = (page: Page): Promise<string> =>
   page.evaluate(async () => {
@@ -63,6 +57,9 @@ const groundOf = (page: Page): Promise<string> =>
     const mains = document.querySelectorAll('[role=main], main');
     return ground(mains[mains.length - 1] ?? document.body);
   });
+
+/** By day the ground is bright, by evening it is dark. */
+const GROUNDS = { light: /^rgb\(2\d\d/, dark: /^rgb\(\d\d?,/ };
 
 const SIZES = [
   { width: 390, height: 844 },
@@ -82,7 +79,7 @@ for (const path of [...PAGES, ...TICKETS, ...TROUBLED]) {
       await page.setViewportSize(size);
       for (const colorScheme of ['light', 'dark'] as const) {
         await page.emulateMedia({ colorScheme });
-        await expect.poll(async () => GROUNDS[colorScheme].includes(await groundOf(page))).toBe(true);
+        await expect.poll(() => groundOf(page)).toMatch(GROUNDS[colorScheme]);
         await expectAccessible(page);
         await expectNoSidewaysScroll(page);
       }
