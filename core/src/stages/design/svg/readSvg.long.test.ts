@@ -10,11 +10,6 @@ const FIGURES = stitchFigures(DEFAULT_HOUSE_RULES);
 const svg = (body: string, attributes = 'width="100mm" height="100mm" viewBox="0 0 100 100"') =>
   `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${body}</svg>`;
 const read = (text: string): ReadSvg | SvgRefusal => readSvg(text, 'test.svg', FIGURES);
-function mustRead(text: string): ReadSvg {
-  const result = read(text);
-  if (!result.ok) throw new Error(result.code);
-  return result;
-}
 describe('what a ticket cannot hold', () => {
   const inBox = (body: string) => svg(body, 'width="200mm" height="200mm" viewBox="0 0 200 200"');
   const codeOf = (body: string) => {
