@@ -19,6 +19,5 @@ module.exports = {
     '^@zt/core/(.*)$': '<rootDir>/../core/src/$1.ts',
     '^@react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',
     '^react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',
-    '^@expo/vector-icons.*$': '<rootDir>/src/testing/iconStub.ts',
   },
 };

@@ -3,6 +3,7 @@ const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
+if (!config.resolver.assetExts.includes('woff2')) config.resolver.assetExts.push('woff2');
 config.watchFolders = [path.resolve(__dirname, '..')];
 config.resolver.nodeModulesPaths = [
   path.resolve(__dirname, 'node_modules'),
@@ -11,10 +12,8 @@ config.resolver.nodeModulesPaths = [
 
 const shim = (name) => ({ type: 'sourceFile', filePath: path.resolve(__dirname, 'src/shims', name) });
 
-/** Elements asks for nineteen icon fonts; the app ships one. Translations of zod's messages are not shipped. */
+/** Elements asks for nineteen icon fonts; the app draws its few signs itself. Translations of zod's messages are not shipped. */
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (/^@react-native-vector-icons\/material-(icons|design-icons)$/.test(name))
-    return shim('materialIcons.ts');
   if (name.startsWith('@react-native-vector-icons/')) return shim('noIcons.ts');
   if (name.startsWith('react-native-vector-icons/')) return { type: 'empty' };
   if (

@@ -1,4 +1,5 @@
 import { createCanvas } from '@napi-rs/canvas';
+import type { Shelf } from '@zt/core';
 import type { PieceKindId } from '@zt/core/model/pieceKindIds';
 import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { measuredTicket } from '@zt/core/testing/samples';
@@ -50,8 +51,13 @@ test('switching “always two” says at once which tickets change, and the rule
 
 test('a missing stabilizer has its substitute with what it costs in risk, and stands on the shopping list', async ({
   page,
+  request,
 }) => {
   const ticket = onTicket(page);
+  // Offcuts that other tests left are put away first.
+  const { materials } = (await (await request.get('/api/shelf')).json()) as Shelf;
+  for (const roll of materials.filter(({ type }) => type === 'cut-away'))
+    await request.put(`/api/shelf/materials/${roll.id}`, { data: { ...roll, loose: [] } });
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^Cut-away, medium, 75 g\/m²: / }).click();
   await ticket.fill('metres left', '0');

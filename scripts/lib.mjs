@@ -1,6 +1,16 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
@@ -103,4 +113,30 @@ export function startServer(env, { watch = false } = {}) {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
   child.on('exit', (code) => process.exit(code ?? 0));
   return child;
+}
+
+/** A shop of its own with the demo's data, and a browser to look at it; `close` takes both away. */
+export async function openDemo() {
+  ensurePackages();
+  ensureWebApp();
+  if (!ensureChromium()) process.exit(1);
+  const { chromium } = await import('@playwright/test');
+  const folder = mkdtempSync(join(tmpdir(), 'thimble-demo-'));
+  const server = spawn(bin('tsx'), [join(ROOT, 'server/src/main.ts')], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: '0', ZT_DEMO: '1', ZT_DATA: join(folder, 'shop.db') },
+  });
+  const url = await new Promise((ready) =>
+    server.stdout.on('data', (chunk) => ready(/http:\S+/.exec(chunk)?.[0])),
+  );
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  const close = async () => {
+    await browser.close();
+    server.kill();
+    rmSync(folder, { recursive: true, force: true });
+  };
+  return { url, browser, close };
 }

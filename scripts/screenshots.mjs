@@ -1,9 +1,6 @@
-import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
-import { bin, CHROMIUM, ensureChromium, ensurePackages, ensureWebApp, ROOT } from './lib.mjs';
+import { openDemo, ROOT } from './lib.mjs';
 
 /** A hoop put on the practice machine, latched, and the first colour stitched. */
 async function practise(page) {
@@ -74,20 +71,9 @@ const SHOTS = [
   ['wide-rules', WIDE, '/rules'],
 ];
 
-ensurePackages();
-ensureWebApp();
-if (!ensureChromium()) process.exit(1);
+const { url, browser, close } = await openDemo();
 const out = join(ROOT, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
-const folder = mkdtempSync(join(tmpdir(), 'thimble-shots-'));
-const server = spawn(bin('tsx'), [join(ROOT, 'server/src/main.ts')], {
-  cwd: ROOT,
-  env: { ...process.env, PORT: '0', ZT_DEMO: '1', ZT_DATA: join(folder, 'shop.db') },
-});
-const url = await new Promise((ready) =>
-  server.stdout.on('data', (chunk) => ready(/http:\S+/.exec(chunk)?.[0])),
-);
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
 for (const [name, viewport, path, steps] of SHOTS) {
   const page = await browser.newPage({ viewport });
   await page.goto(url + path, { waitUntil: 'networkidle' });
@@ -96,7 +82,5 @@ for (const [name, viewport, path, steps] of SHOTS) {
   writeFileSync(join(out, `${name}.png`), await stillPicture(page));
   await page.close();
 }
-await browser.close();
-server.kill();
-rmSync(folder, { recursive: true, force: true });
+await close();
 console.log(`${SHOTS.length} pictures in docs/screenshots`);

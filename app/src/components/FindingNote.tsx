@@ -1,4 +1,5 @@
 import { type DisplayUnits, type Finding, type Mend, say } from '@zt/core';
+import isEqual from 'fast-deep-equal';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Offer } from './Offer';
@@ -17,8 +18,6 @@ interface FindingNoteProps {
   /** Without its own ground, where it stands below the very field. */
   quiet?: boolean;
 }
-
-const sameMend = (a: Mend | null, b: Mend): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** What is wrong, by how much, and the buttons that mend it. */
 export function FindingNote({ finding, units, onMend, trial, quiet = false }: FindingNoteProps) {
@@ -44,7 +43,7 @@ export function FindingNote({ finding, units, onMend, trial, quiet = false }: Fi
         {say(finding.text, units)}
       </Txt>
       {finding.mends.map((mend) =>
-        trial && sameMend(trial.mend, mend) ? (
+        trial && isEqual(trial.mend, mend) ? (
           <Trial
             key={say(mend.label, units)}
             mend={mend}

@@ -45,7 +45,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
         borderColor: p.ink,
       }}
     >
-      <IconPress icon="chevron-left" label="Back to the bench" onPress={onBack} />
+      <IconPress icon="back" label="Back to the bench" onPress={onBack} />
       <View style={{ flex: 1 }}>
         <Txt as="heading" level={1} lines={1}>
           {ticket.name || 'New ticket'}

@@ -17,6 +17,7 @@ import {
   TicketSchema,
   withUnread,
 } from '@zt/core';
+import isEqual from 'fast-deep-equal';
 
 /** How the ticket on the sheet stands with the server. `refused`: it does not take it, whenever it is asked. */
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'refused' | 'conflict';
@@ -79,8 +80,6 @@ function admittedHead(head: Partial<TicketHead>): { head: Partial<TicketHead>; r
   const isRefused = (key: string) => refused.some(({ at }) => at === key);
   return { head: Object.fromEntries(Object.entries(head).filter(([key]) => !isRefused(key))), refused };
 }
-
-const same = (a: Ticket, b: Ticket): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** What waits to be saved once another ticket is opened: what waited before, and the one that is left. */
 function leftUnsaved(state: EditorState, openedId: string): WaitingTicket[] {
@@ -148,12 +147,12 @@ const editor = createSlice({
       const as = payload.as.slice(0, MOST_SETTLED);
       const settled = ticket.settled.includes(stage) ? ticket.settled : [...ticket.settled, stage];
       const next = { ...ticket, settled, settledAs: { ...ticket.settledAs, [stage]: as } };
-      if (!same(next, ticket)) step(state, next, null);
+      if (!isEqual(next, ticket)) step(state, next, null);
     },
     gestureEnded: (state) => {
       const before = state.past.at(-1) as Ticket | undefined;
       const present = state.present as Ticket | null;
-      if (state.gesture !== null && before && present && same(before, present)) state.past.pop();
+      if (state.gesture !== null && before && present && isEqual(before, present)) state.past.pop();
       state.gesture = null;
     },
     undone: (state) => {
@@ -183,7 +182,7 @@ const editor = createSlice({
         return;
       }
       const stillWaits = (w: WaitingTicket) =>
-        w.ticket.id !== payload.ticket.id || !same(w.ticket, payload.ticket);
+        w.ticket.id !== payload.ticket.id || !isEqual(w.ticket, payload.ticket);
       const renewed = (w: WaitingTicket) =>
         w.ticket.id === payload.ticket.id ? { ...w, rev: payload.rev } : w;
       state.waiting = (state as EditorState).waiting.filter(stillWaits).map(renewed);

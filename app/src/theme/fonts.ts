@@ -1,8 +1,3 @@
-import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
-import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
-import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
-import { ZillaSlab_600SemiBold } from '@expo-google-fonts/zilla-slab/600SemiBold';
-
 export const FONTS = {
   plain: 'Bench',
   medium: 'Bench-SemiBold',
@@ -10,10 +5,10 @@ export const FONTS = {
   title: 'Title',
 } as const;
 
-/** The two typefaces, shipped with the app. */
+/** The two typefaces, shipped with the app; `node scripts/fonts.mjs` makes the files. */
 export const FONT_FILES = {
-  [FONTS.plain]: AtkinsonHyperlegibleNext_400Regular,
-  [FONTS.medium]: AtkinsonHyperlegibleNext_600SemiBold,
-  [FONTS.bold]: AtkinsonHyperlegibleNext_700Bold,
-  [FONTS.title]: ZillaSlab_600SemiBold,
+  [FONTS.plain]: require('../../assets/fonts/Bench.woff2'),
+  [FONTS.medium]: require('../../assets/fonts/Bench-SemiBold.woff2'),
+  [FONTS.bold]: require('../../assets/fonts/Bench-Bold.woff2'),
+  [FONTS.title]: require('../../assets/fonts/Title.woff2'),
 };

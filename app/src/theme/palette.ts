@@ -1,4 +1,5 @@
-import { useColorScheme } from 'react-native';
+import { useSyncExternalStore } from 'react';
+import { Appearance } from 'react-native';
 
 /** The colours of the pattern sheet by day. */
 export const DAY = {
@@ -35,7 +36,15 @@ export const EVENING: Palette = {
   shade: '#2A3440',
 };
 
-export const usePalette = (): Palette => (useColorScheme() === 'dark' ? EVENING : DAY);
+const onScheme = (changed: () => void): (() => void) => {
+  const listening = Appearance.addChangeListener(changed);
+  return () => listening.remove();
+};
+const isEvening = (): boolean => Appearance.getColorScheme() === 'dark';
+const byDay = (): boolean => false;
+
+/** The palette of the hour; no change is missed, not even one between a first drawing and its effects. */
+export const usePalette = (): Palette => (useSyncExternalStore(onScheme, isEvening, byDay) ? EVENING : DAY);
 
 /** Ink for lines on cloth of this colour, readable on pale and on dark. */
 export const CLOTH_INK = { onPale: '#1F2B3A', onDark: '#F7F2E8' };

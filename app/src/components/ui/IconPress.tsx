@@ -1,11 +1,10 @@
-import MaterialIcons from '@expo/vector-icons/MaterialIcons';
-import type { ComponentProps } from 'react';
 import { Pressable } from 'react-native';
 import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
+import { Icon, type IconName } from './Icon';
 
 interface IconPressProps {
-  icon: ComponentProps<typeof MaterialIcons>['name'];
+  icon: IconName;
   label: string;
   onPress: () => void;
   disabled?: boolean;
@@ -29,7 +28,7 @@ export function IconPress({ icon, label, onPress, disabled = false }: IconPressP
         opacity: disabled ? 0.4 : 1,
       }}
     >
-      <MaterialIcons name={icon} size={26} color={p.ink} />
+      <Icon name={icon} size={26} color={p.ink} />
     </Pressable>
   );
 }

@@ -1,7 +1,7 @@
-import MaterialIcons from '@expo/vector-icons/MaterialIcons';
 import { Pressable, View } from 'react-native';
 import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
+import { Icon } from './Icon';
 import { Txt } from './Txt';
 
 interface TickProps {
@@ -21,11 +21,7 @@ export function Tick({ title, on, onToggle }: TickProps) {
       onPress={() => onToggle(!on)}
       style={{ flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: TARGET, paddingVertical: 4 }}
     >
-      <MaterialIcons
-        name={on ? 'check-box' : 'check-box-outline-blank'}
-        size={24}
-        color={on ? p.moss : p.graphite}
-      />
+      <Icon name={on ? 'ticked' : 'unticked'} size={24} color={on ? p.moss : p.graphite} />
       <View style={{ flex: 1 }}>
         <Txt>{title}</Txt>
       </View>

@@ -119,7 +119,7 @@ function Deck({ stage }: { stage: Stage }) {
         />
       </NativeView>
       <NativeView style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.paper }}>
-        <IconPress icon="chevron-left" label="Step back" disabled={at === 0} onPress={() => setAt(at - 1)} />
+        <IconPress icon="back" label="Step back" disabled={at === 0} onPress={() => setAt(at - 1)} />
         <NativeView style={{ flex: 1, alignItems: 'center' }}>
           <Txt as="label" level={1}>{`${ticket.name}: ${at + 1} of ${deck.length}`}</Txt>
         </NativeView>

@@ -47,7 +47,7 @@ function Practised() {
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>
-        <IconPress icon="chevron-left" label="Back to Mount" onPress={back} />
+        <IconPress icon="back" label="Back to Mount" onPress={back} />
         <View style={{ flex: 1 }}>
           <Txt as="heading" level={1} lines={1}>
             {`Practice: ${ticket.name || 'this ticket'}`}

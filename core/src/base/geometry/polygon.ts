@@ -15,7 +15,10 @@ export function placed(polygon: Polygon, degrees: number, to: Point): Point[] {
   return turnedAndMoved(polygon, degrees, to);
 }
 
-/** Whether a point lies inside the polygon, by counting crossings of a ray. A point exactly on an edge may go either way. */
+/**
+ * Whether a point lies inside the polygon, by counting crossings of a ray. A point exactly on an edge may go either
+ * way. Ours, since d3-polygon's takes pairs of numbers: copying every polygon costs more than asking.
+ */
 export function containsPoint(polygon: Polygon, point: Point): boolean {
   let inside = false;
   let before = polygon[polygon.length - 1];

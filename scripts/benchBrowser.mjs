@@ -1,0 +1,147 @@
+import { openDemo } from './lib.mjs';
+
+/**
+ * How the sheet keeps up on a phone: with the processor at a quarter, a drag's frames, what a keystroke takes, how long
+ * until a ticket can be worked on, and what the first visit weighs. Beside it a bare page that moves the same drawing.
+ */
+const SLOWER = 4;
+const PHONE = { width: 390, height: 844 };
+const TICKET = '/ticket/demo-ticket-01/place';
+const MOVES = 60;
+
+const sorted = (values) => [...values].sort((a, b) => a - b);
+const median = (values) => sorted(values)[Math.floor(values.length / 2)] ?? Number.NaN;
+const p95 = (values) => sorted(values)[Math.floor(values.length * 0.95)] ?? Number.NaN;
+
+const { url, browser, close } = await openDemo();
+
+/** A page of a phone whose processor is as slow as asked. */
+async function slowPage() {
+  const page = await browser.newPage({ viewport: PHONE });
+  const session = await page.context().newCDPSession(page);
+  await session.send('Network.enable');
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  return { page, session };
+}
+
+/** Notes how long each frame took, until it is asked for them. */
+const recordFrames = (page) =>
+  page.evaluate(() => {
+    window.frames_ = [];
+    let last = performance.now();
+    const note = (now) => {
+      window.frames_.push(now - last);
+      last = now;
+      window.recording_ = requestAnimationFrame(note);
+    };
+    window.recording_ = requestAnimationFrame(note);
+  });
+const framesOf = (page) =>
+  page.evaluate(() => {
+    cancelAnimationFrame(window.recording_);
+    return window.frames_.slice(2);
+  });
+
+/** Where the design is on the sheet. */
+async function designAt(page) {
+  const sheet = page.getByTestId('sheet');
+  await sheet.waitFor();
+  const box = await sheet.boundingBox();
+  const moved = await page
+    .locator('[data-testid="sheet"] g[transform*="rotate"]')
+    .first()
+    .getAttribute('transform');
+  const [x, y] = /translate\(([-\d.]+)[ ,]+([-\d.]+)\)/.exec(moved).slice(1).map(Number);
+  return { x: box.x + x, y: box.y + y };
+}
+
+async function drag(page, from) {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await recordFrames(page);
+  for (let i = 1; i <= MOVES; i++) await page.mouse.move(from.x + i * 0.6, from.y + i * 0.8);
+  const frames = await framesOf(page);
+  await page.mouse.up();
+  return frames;
+}
+
+/** A page with nothing but a drawing, which it moves with the finger. */
+async function barePage(drawing) {
+  const { page } = await slowPage();
+  await page.setContent(`<body style="margin:0;touch-action:none">${drawing}</body>`);
+  await page.evaluate(() => {
+    const group = document.querySelector('g[transform*="rotate"]');
+    const was = group.getAttribute('transform');
+    let from = null;
+    window.addEventListener('pointerdown', (e) => {
+      from = e;
+    });
+    window.addEventListener('pointermove', (e) => {
+      if (from) group.setAttribute('transform', `translate(${e.x - from.x} ${e.y - from.y}) ${was}`);
+    });
+  });
+  return page;
+}
+
+/** Milliseconds from a key to the frame that shows it, for each letter of a text. */
+async function keystrokes(page, text) {
+  const times = [];
+  for (const key of text) {
+    await page.evaluate(() => {
+      window.shown_ = new Promise((done) => {
+        window.addEventListener(
+          'keydown',
+          () => {
+            const begun = performance.now();
+            requestAnimationFrame(() => setTimeout(() => done(performance.now() - begun)));
+          },
+          { once: true, capture: true },
+        );
+      });
+    });
+    await page.keyboard.press(key);
+    times.push(await page.evaluate(() => window.shown_));
+  }
+  return times;
+}
+
+const row = (what, value, beside = '') => console.log(`${what.padEnd(46)} ${value.padStart(10)}  ${beside}`);
+const ms = (value) => `${value.toFixed(1)} ms`;
+
+console.log(`\nA phone, its processor at 1/${SLOWER}:`);
+const { page, session } = await slowPage();
+let bytes = 0;
+session.on('Network.loadingFinished', ({ encodedDataLength }) => {
+  bytes += encodedDataLength;
+});
+const begun = Date.now();
+await page.goto(url + TICKET);
+await page.getByTestId('sheet').waitFor();
+await page.evaluate(() => new Promise((idle) => requestIdleCallback(idle)));
+row('a ticket is usable after', ms(Date.now() - begun));
+await page.waitForLoadState('networkidle');
+row('fetched at the first visit of a ticket', `${(bytes / 1000).toFixed(0)} kB`);
+
+const at = await designAt(page);
+const own = await drag(page, at);
+const bare = await barePage(await page.getByTestId('sheet').innerHTML());
+const plain = await drag(bare, { x: PHONE.width / 2, y: 200 });
+const beside = `${(median(own) / median(plain)).toFixed(2)} × a bare page (${ms(median(plain))})`;
+row('a frame of a drag, median', ms(median(own)), beside);
+row('a frame of a drag, p95', ms(p95(own)));
+
+await page.goto(`${url}/ticket/demo-ticket-01/design`);
+const name = page.getByRole('textbox').first();
+await name.click();
+const typed = await keystrokes(page, 'oars and waves');
+row('a keystroke, median', ms(median(typed)));
+row('a keystroke, p95', ms(p95(typed)));
+
+bytes = 0;
+const again = Date.now();
+await page.goto(url + TICKET);
+await page.getByTestId('sheet').waitFor();
+row('a ticket is usable again after', ms(Date.now() - again));
+await page.waitForLoadState('networkidle');
+row('fetched at the next visit', `${(bytes / 1000).toFixed(0)} kB`);
+await close();
