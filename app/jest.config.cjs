@@ -15,6 +15,7 @@ module.exports = {
   ],
   transform: { ...preset.transform, '\\.mjs$': babel },
   moduleNameMapper: {
+    '\\.woff2$': '<rootDir>/src/testing/fontStub.ts',
     '^@zt/core$': '<rootDir>/../core/src/index.ts',
     '^@zt/core/(.*)$': '<rootDir>/../core/src/$1.ts',
     '^@react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',

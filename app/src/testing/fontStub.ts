@@ -1,0 +1,2 @@
+/** Stands for a font's file in unit tests. */
+export default 'a font';
