@@ -11,7 +11,7 @@ module.exports = {
   sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set', 'String'],
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
   transformIgnorePatterns: [
-    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink)(/|$|-))',
+    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink|lucide-react-native)(/|$|-))',
   ],
   transform: { ...preset.transform, '\\.mjs$': babel },
   moduleNameMapper: {

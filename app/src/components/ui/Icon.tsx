@@ -1,29 +1,17 @@
-import {
-  mdiCheckboxBlankOutline,
-  mdiCheckboxMarked,
-  mdiChevronLeft,
-  mdiClose,
-  mdiRedo,
-  mdiUndo,
-} from '@mdi/js';
-import Svg, { Path } from 'react-native-svg';
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import Redo from 'lucide-react-native/icons/redo-2';
+import Square from 'lucide-react-native/icons/square';
+import SquareCheck from 'lucide-react-native/icons/square-check';
+import Undo from 'lucide-react-native/icons/undo-2';
+import X from 'lucide-react-native/icons/x';
 
-const PATHS = {
-  back: mdiChevronLeft,
-  close: mdiClose,
-  undo: mdiUndo,
-  redo: mdiRedo,
-  ticked: mdiCheckboxMarked,
-  unticked: mdiCheckboxBlankOutline,
-} as const;
+/** Each from a file of its own: the whole set would weigh more than the rest of the app. */
+const SIGNS = { back: ChevronLeft, close: X, undo: Undo, redo: Redo, ticked: SquareCheck, unticked: Square };
 
-export type IconName = keyof typeof PATHS;
+export type IconName = keyof typeof SIGNS;
 
-/** A sign drawn as lines, on the 24 by 24 grid its package has; what it means is said by whatever it stands on. */
+/** A sign drawn as lines; what it means is said by whatever it stands on. */
 export function Icon({ name, size, color }: { name: IconName; size: number; color: string }) {
-  return (
-    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
-      <Path d={PATHS[name]} fill={color} />
-    </Svg>
-  );
+  const Sign = SIGNS[name];
+  return <Sign size={size} color={color} strokeWidth={2.2} aria-hidden />;
 }
