@@ -24,23 +24,24 @@ async function slowPage() {
   return { page, session };
 }
 
-/** Notes how long each frame took, until it is asked for them. */
-const recordFrames = (page) =>
-  page.evaluate(() => {
-    window.frames_ = [];
-    let last = performance.now();
-    const note = (now) => {
-      window.frames_.push(now - last);
-      last = now;
-      window.recording_ = requestAnimationFrame(note);
-    };
-    window.recording_ = requestAnimationFrame(note);
-  });
-const framesOf = (page) =>
-  page.evaluate(() => {
-    cancelAnimationFrame(window.recording_);
-    return window.frames_.slice(2);
-  });
+/** Milliseconds from an event to the frame that shows what it did, for each act that makes one. */
+async function responses(page, event, acts) {
+  const times = [];
+  for (const act of acts) {
+    await page.evaluate((name) => {
+      window.shown_ = new Promise((done) => {
+        const begin = () => {
+          const begun = performance.now();
+          requestAnimationFrame(() => setTimeout(() => done(performance.now() - begun)));
+        };
+        window.addEventListener(name, begin, { once: true, capture: true });
+      });
+    }, event);
+    await act();
+    times.push(await page.evaluate(() => window.shown_));
+  }
+  return times;
+}
 
 /** Where the design is on the sheet. */
 async function designAt(page) {
@@ -58,11 +59,13 @@ async function designAt(page) {
 async function drag(page, from) {
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
-  await recordFrames(page);
-  for (let i = 1; i <= MOVES; i++) await page.mouse.move(from.x + i * 0.6, from.y + i * 0.8);
-  const frames = await framesOf(page);
+  const moves = Array.from(
+    { length: MOVES },
+    (_, i) => () => page.mouse.move(from.x + i * 0.6, from.y + i * 0.8),
+  );
+  const times = await responses(page, 'pointermove', moves.slice(1));
   await page.mouse.up();
-  return frames;
+  return times;
 }
 
 /** A page with nothing but a drawing, which it moves with the finger. */
@@ -83,27 +86,12 @@ async function barePage(drawing) {
   return page;
 }
 
-/** Milliseconds from a key to the frame that shows it, for each letter of a text. */
-async function keystrokes(page, text) {
-  const times = [];
-  for (const key of text) {
-    await page.evaluate(() => {
-      window.shown_ = new Promise((done) => {
-        window.addEventListener(
-          'keydown',
-          () => {
-            const begun = performance.now();
-            requestAnimationFrame(() => setTimeout(() => done(performance.now() - begun)));
-          },
-          { once: true, capture: true },
-        );
-      });
-    });
-    await page.keyboard.press(key);
-    times.push(await page.evaluate(() => window.shown_));
-  }
-  return times;
-}
+const keystrokes = (page, text) =>
+  responses(
+    page,
+    'keydown',
+    [...text].map((key) => () => page.keyboard.press(key)),
+  );
 
 const row = (what, value, beside = '') => console.log(`${what.padEnd(46)} ${value.padStart(10)}  ${beside}`);
 const ms = (value) => `${value.toFixed(1)} ms`;
@@ -127,8 +115,8 @@ const own = await drag(page, at);
 const bare = await barePage(await page.getByTestId('sheet').innerHTML());
 const plain = await drag(bare, { x: PHONE.width / 2, y: 200 });
 const beside = `${(median(own) / median(plain)).toFixed(2)} × a bare page (${ms(median(plain))})`;
-row('a frame of a drag, median', ms(median(own)), beside);
-row('a frame of a drag, p95', ms(p95(own)));
+row('from a move to its frame, median', ms(median(own)), beside);
+row('from a move to its frame, p95', ms(p95(own)));
 
 await page.goto(`${url}/ticket/demo-ticket-01/design`);
 const name = page.getByRole('textbox').first();

@@ -3,7 +3,7 @@ import { IdSchema } from '../base/ids';
 import { FindingSchema } from './finding';
 import { HouseRulesSchema } from './houseRules';
 import { LogEntrySchema, LogSummarySchema } from './logEntry';
-import { PracticeJobSchema, PracticeLieSchema, PracticeStateSchema } from './practice';
+import { PracticeJobSchema, PracticePoseSchema, PracticeStateSchema } from './practice';
 import { ReasonSchema } from './reason';
 import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM, ShelfSchema } from './shelf';
 import { ShelfUseSchema } from './shelfUse';
@@ -99,7 +99,7 @@ export const PlanAnswerSchema = z.object({
 });
 
 /** A ticket to lay on the practice machine: as planned, or as it really lies. */
-export const LayPracticeSchema = ofTicket({ lie: PracticeLieSchema.optional() });
+export const LayPracticeSchema = ofTicket({ lie: PracticePoseSchema.optional() });
 
 /** What lies on the practice machine, and how it stands. The run is named in every press. */
 export const OnPracticeSchema = z.object({

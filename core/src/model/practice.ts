@@ -5,8 +5,8 @@ import { ObstacleSchema } from './ticket/mount';
 import { HexSchema } from './ticket/piece';
 
 /** How the piece really sits in the hoop, against how it was planned: turned clockwise, then moved, mm. */
-export const PracticeLieSchema = z.object({ turnDeg: z.number().min(-180).max(180), shift: PointSchema });
-export type PracticePose = z.infer<typeof PracticeLieSchema>;
+export const PracticePoseSchema = z.object({ turnDeg: z.number().min(-180).max(180), shift: PointSchema });
+export type PracticePose = z.infer<typeof PracticePoseSchema>;
 
 const PracticeStopSchema = z.object({
   hex: HexSchema,

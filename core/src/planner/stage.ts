@@ -62,7 +62,10 @@ type Before<S extends Stage, All extends readonly Stage[] = typeof STAGES> = All
 /** What a stage is worked out from: what is given, and the results of earlier stages. */
 type Upstream<S extends Stage> = Given & Pick<Results, Before<S>>;
 
-/** One stage: what is entered, what it begins with, the numbers it goes by, and what it works out. */
+/**
+ * One stage: what it begins with, the numbers it goes by, and what it works out. The schema of what is entered stands
+ * below, with the ticket it is kept in (`INPUT_SCHEMAS` of the model).
+ */
 export interface StageContract<S extends Stage> {
   /** What is entered before anything is said about it. */
   empty: (kind: PieceKindId) => Inputs[S];
@@ -73,7 +76,7 @@ export interface StageContract<S extends Stage> {
 }
 
 /** The design and the drawn piece, which all later stages wait for; null while one of them is not known. */
-function laid({ piece, design }: Pick<Results, 'piece' | 'design'>) {
+function workable({ piece, design }: Pick<Results, 'piece' | 'design'>) {
   const { geometry } = piece;
   const { facts } = design;
   return geometry && facts ? { piece: { ...piece, geometry }, facts } : null;
@@ -108,7 +111,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
     empty: (kind) => emptyPlace(PIECE_KINDS[kind].placements[0].id),
     numbers: PLACE_NUMBERS,
     plan: (up) => {
-      const on = laid(up);
+      const on = workable(up);
       return on && planPlace({ placement: up.placement, input: up.ticket.place, ...on, rules: up.rules });
     },
   },
@@ -160,7 +163,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
 
 function planHoopStage(up: Upstream<'hoop'>): Results['hoop'] {
   const { ticket, shelf, rules, place, placement } = up;
-  const on = laid(up);
+  const on = workable(up);
   if (!on || !place) return null;
   const { piece, facts } = on;
   const laying = { placement, input: ticket.place, ...on, rules };
@@ -185,7 +188,7 @@ function planHoopStage(up: Upstream<'hoop'>): Results['hoop'] {
 
 function planMountStage(up: Upstream<'mount'>): Results['mount'] {
   const { ticket, rules, place, hoop, layers } = up;
-  const on = laid(up);
+  const on = workable(up);
   if (!on || !place || !hoop || !layers || !isStitchable(hoop)) return null;
   return planMount(ticket.mount, {
     facts: factsInHoop(on.facts, hoop.laid),

@@ -50,7 +50,7 @@ export function Beliefs({
     <View style={{ gap: 8 }}>
       <TextField label="Find a rule" value={sought} onText={setSought} />
       <Txt as="small" tone="graphite" testID="rules-found">
-        {`${found.length} of ${BELIEFS.length}. Of those that speak for a part the highest stands first and decides.`}
+        {`${found.length} of ${BELIEFS.length}. They stand in the order they decide: of those that speak for a part, the first.`}
       </Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
         {found.map((belief) => (

@@ -10,6 +10,7 @@ import type { HoopInput } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
 import { allowedCentres, largestScale, spareMm, whyDesignDoesNotFit } from './fit';
+import { whyHoopCannotBe } from './whyHoopCannotBe';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -252,5 +253,31 @@ it('cuts stabilizer 25 mm beyond the ring all round, a patch as far beyond the f
     widthMm: 182,
     heightMm: 190,
     patch: { widthMm: 150, heightMm: 150 },
+  });
+});
+
+describe('a kind of hoop that is not known here', () => {
+  const shelf: Shelf = {
+    ...SAMPLE_SHELF,
+    hoops: SAMPLE_SHELF.hoops.map((hoop) => ({ ...hoop, kind: 'of tomorrow' })),
+  };
+
+  it('never fits, and says why', () => {
+    const [hoop] = shelf.hoops;
+    expect(hoop && whyHoopCannotBe(hoop)).toBe(
+      'Its kind, “of tomorrow”, is not known here: choose another on the shelf.',
+    );
+    const { hoop: plan, mount, findings } = planOf(exampleA(), shelf);
+    expect(plan?.proposedId).toBeNull();
+    expect(mount).toBeNull();
+    const stop = findings.find((f) => f.code === 'hoop-none-fits');
+    expect(say(stop?.text ?? [], MM)).toContain('its kind, “of tomorrow”, is not known here');
+  });
+
+  it('cannot be used though the ticket asks for it', () => {
+    const asked = hooped(exampleA(), { hoopId: 'hoop-100x100' });
+    expect(
+      planOf(asked, shelf).findings.some((f) => f.code === 'hoop-opening' && f.severity === 'stop'),
+    ).toBe(true);
   });
 });

@@ -73,7 +73,7 @@ export const CARRIES_IT = condition(
   (f) => !f.heavy || !f.closesWithSheet,
 );
 export const PLAIN_LETTERING = condition('letters of one colour', (f) => f.plainLettering);
-export const SMALL_LETTERS = condition('lettering under 6 mm', (f) => f.smallLetters);
+export const SMALL_LETTERS = condition('small lettering', (f) => f.smallLetters);
 export const STRONG_CONTRAST = condition(
   'strong contrast on loops, or on dark cloth',
   (f) => f.strongContrast && (f.looped || f.dark) && f.structure !== 'no cloth',

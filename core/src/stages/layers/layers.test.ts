@@ -185,3 +185,14 @@ describe('the stack as it is drawn', () => {
     ]);
   });
 });
+
+it('says of small letters what the shop’s own number says', () => {
+  const small = { ...exampleA(), design: { ...exampleA().design, lettering: true, letterHeightMm: 6.5 } };
+  const rules = { ...DEFAULT_HOUSE_RULES, numbers: { smallLetterMm: 7 } };
+  const thread = planTicket(small, SAMPLE_SHELF, rules).layers?.parts.thread;
+  expect([thread?.rule, say(thread?.reason.text ?? [], { system: 'mm' })]).toEqual([
+    'thread-small-letters',
+    'Letters under 7 mm close up in 40 wt.',
+  ]);
+  expect(planTicket(small, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).layers?.parts.thread.rule).toBe('thread-usual');
+});

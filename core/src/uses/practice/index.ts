@@ -5,8 +5,8 @@ export {
   PracticeCommandSchema,
   type PracticeJob,
   PracticeJobSchema,
-  PracticeLieSchema,
   type PracticePose,
+  PracticePoseSchema,
   type PracticeState,
   PracticeStateSchema,
 } from '../../model/practice';

@@ -1,4 +1,6 @@
-import { phrase } from '../../../base/units/phrase';
+import { mm, phrase } from '../../../base/units/phrase';
+import { numberFor } from '../../../catalogue/houseNumber';
+import { LAYER_NUMBERS } from '../../../catalogue/numbers/layers';
 import { SMALL_LETTERS } from '../conditions';
 import type { RuleGroup } from '../orderOfRules';
 import { type ChoiceRule, choiceRule } from '../rule';
@@ -10,7 +12,8 @@ export const THREAD_RULES: RuleGroup<ChoiceRule> = {
     choiceRule('thread', 'polyester-60', {
       id: 'thread-small-letters',
       on: [SMALL_LETTERS],
-      reason: () => phrase`Letters under 6 mm close up in 40 wt.`,
+      reason: ({ rules }) =>
+        phrase`Letters under ${mm(numberFor(rules, LAYER_NUMBERS.smallLetterMm))} close up in 40 wt.`,
     }),
     choiceRule('thread', 'polyester-40', {
       id: 'thread-usual',
