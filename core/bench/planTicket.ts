@@ -1,7 +1,7 @@
 import { cpus } from 'node:os';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../src/model/houseRules';
 import type { Ticket } from '../src/model/ticket';
-import { planTicket } from '../src/planner/plan';
+import { makePlanner, planTicket } from '../src/planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../src/testing/samples';
 
 /** Time of planTicket over varied tickets, and its ratio to copying the ticket, the plainest thing to do with one. */
@@ -48,5 +48,10 @@ for (const [name, base] of [
   const tickets = Array.from({ length: COUNT + WARM_UP }, (_, i) => varied(base, i));
   const plan = timed(`planTicket: ${name}`, tickets, (ticket) => planTicket(ticket, SAMPLE_SHELF, rules));
   const copy = timed('baseline: structuredClone', tickets, (ticket) => structuredClone(ticket));
+  const again = makePlanner();
+  const moved = tickets.map((t, i) => ({ ...base, name: `${i}`, place: i % 2 ? t.place : base.place }));
+  const remembered = timed('  a move, by one that remembers', moved, (t) => again(t, SAMPLE_SHELF, rules));
+  const anew = timed('  the same move, planned anew', moved, (t) => planTicket(t, SAMPLE_SHELF, rules));
+  console.log(`${'ratio of medians'.padEnd(34)} ${(remembered / anew).toFixed(2)} of planning anew`);
   console.log(`${'ratio of medians'.padEnd(34)} ${(plan / copy).toFixed(1)} times a copy of the ticket\n`);
 }

@@ -1,6 +1,6 @@
 export { lightnessOf, nameOfColour } from './base/colour/colour';
 export { type Box, boxContainsPoint, boxOf, centreOf, heightOf, inflate, widthOf } from './base/geometry/box';
-export { add, distanceToSegment, negate, type Point, rotate, subtract } from './base/geometry/point';
+export { add, distanceToSegment, negate, ORIGIN, type Point, rotate, subtract } from './base/geometry/point';
 export { placed } from './base/geometry/polygon';
 export { IdSchema } from './base/ids';
 export {
@@ -118,7 +118,7 @@ export {
 export type { ColourStop, DesignInput } from './model/ticket/design';
 export { DENSITY_CLASSES } from './model/ticket/design';
 export { nameOfFile } from './model/ticket/designBounds';
-export { type Method, otherHoop } from './model/ticket/hoop';
+export { type HoopInput, type Method, otherHoop } from './model/ticket/hoop';
 export {
   BONDS,
   type BobbinId,
@@ -157,7 +157,8 @@ export { DESIGN_PARTS, type DesignPart, type MarkMethod, type PlaceInput } from 
 export { CLOTH_TRAITS, USE_TRAITS, WAY_LETTERS, type Way, type WayApplies } from './model/way';
 export { fieldName, stageOfField, wordsOfPath } from './planner/fieldNames';
 export { logOfToday, newTicket, withTodaysFields } from './planner/newTicket';
-export { planTicket } from './planner/plan';
+export { placeAhead } from './planner/placeAhead';
+export { makePlanner, planTicket } from './planner/plan';
 export type { Plan } from './planner/planned';
 export { answerOf } from './planner/settle';
 export { nextStage, type StageState, stageStates } from './planner/stageStates';

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import type { Shop } from '../shop/useShop';
 import { redone, undone } from '../store/editor';
 import { useAppDispatch } from '../store/store';
-import { useOpenTicket } from './useTicket';
+import { useTicket, useTicketActs } from './useTicket';
 
 interface KeysContext {
   stage: Stage;
@@ -25,7 +25,8 @@ const inField = (target: EventTarget | null) =>
 
 /** The keyboard on a ticket: arrows nudge 1 mm (Shift 5), [ ] turn 1° (Shift 15), 1–9 stages, u units, z undo. */
 export function useKeys({ stage, onStage, shop }: KeysContext): void {
-  const { ticket, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   const router = useRouter();
   useEffect(() => {

@@ -1,5 +1,4 @@
 import {
-  applyMend,
   boundsAt,
   type Change,
   type DisplayUnits,
@@ -7,135 +6,137 @@ import {
   type HouseRules,
   type Mend,
   type Plan,
-  planTicket,
   type Shelf,
   type Stage,
   type StageState,
-  stageStates,
   type Ticket,
   TicketSchema,
 } from '@zt/core';
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useRef, useState } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { shallowEqual } from 'react-redux';
 import { type Fields, FieldsContext } from '../components/ui/fields';
-import type { Shop } from '../shop/useShop';
-import { fieldKept, mendTaken, ticketChanged } from '../store/editor';
-import { useAppDispatch } from '../store/store';
+import { fieldKept, mendTaken, readingChosen, ticketChanged, triedOut } from '../store/editor';
+import {
+  selectPlan,
+  selectReading,
+  selectRules,
+  selectShelf,
+  selectStageStates,
+  selectTicket,
+  selectTrial,
+  selectTriedPlan,
+  selectTriedTicket,
+} from '../store/openTicket';
+import { useAppDispatch, useAppSelector } from '../store/store';
 
-/** The ticket on the sheet with its plan. Screens draw it; none of them works anything out. */
-export interface OpenTicket {
-  ticket: Ticket;
-  plan: Plan;
-  states: StageState[];
-  shelf: Shelf;
-  rules: HouseRules;
-  units: DisplayUnits;
-  loggedAs: string | null;
+/** What can be done to the open ticket. It stays the same object while the ticket is open. */
+interface TicketActs {
   /** Changes one stage's inputs; changes of one gesture are one step to undo. */
   change: (change: Change, gesture?: string) => void;
-  /** A way out of a finding that is tried out: the sheet shows what it would bring, and nothing is changed. */
-  trial: Mend | null;
+  /** Tries out a way out of a finding; null ends it. */
   tryOut: (mend: Mend | null) => void;
   /** Makes a mend's change, as one step to undo. */
   take: (mend: Mend) => void;
-  findingsOf: (stage: Stage) => Finding[];
-  /** The reading being taken: the sheet shows where its tape goes. */
-  reading: string | null;
+  /** The sheet shows where the tape of this reading goes. */
   setReading: (id: string | null) => void;
 }
 
-const OpenTicketContext = createContext<OpenTicket | null>(null);
+const ActsContext = createContext<TicketActs | null>(null);
+const LoggedAsContext = createContext<string | null>(null);
+const TriedOutContext = createContext(false);
 
 interface ProviderProps {
-  ticket: Ticket;
-  shop: Shop;
   loggedAs: string | null;
   children: ReactNode;
 }
 
-/** Where measuring goes on: the first reading that is still to take; none when all are taken. */
-const firstToMeasure = ({ piece }: Plan): string | null =>
-  piece.asked.find((r) => !r.optional && piece.readings[r.id] === undefined)?.id ?? null;
-
-export function OpenTicketProvider({ ticket, shop, loggedAs, children }: ProviderProps) {
+/** The ticket in the editor, for what is inside: what can be done to it, and where its fields put what is typed. */
+export function OpenTicketProvider({ loggedAs, children }: ProviderProps) {
   const dispatch = useAppDispatch();
-  const { shelf, rules } = shop;
-  const plan = useMemo(() => planTicket(ticket, shelf, rules), [ticket, shelf, rules]);
-  const taking = useRef<string | null>(null);
-  const change = useCallback(
-    (next: Change, gesture?: string) => {
-      const at = taking.current;
-      const as = gesture ?? at;
-      const taken = at === null ? next : { ...next, unread: { ...next.unread, [at]: '' } };
+  const { unread } = useTicket('unread');
+  const units = useUnits();
+  const { acts, take, keep } = useMemo(() => {
+    let taking: string | null = null;
+    const change: TicketActs['change'] = (next, gesture) => {
+      const as = gesture ?? taking;
+      const taken = taking === null ? next : { ...next, unread: { ...next.unread, [taking]: '' } };
       dispatch(ticketChanged({ change: taken, ...(as ? { gesture: as } : {}) }));
-    },
-    [dispatch],
-  );
-  const fields = useMemo<Fields>(
-    () => ({
-      units: rules.units,
-      unread: ticket.unread,
-      boundsAt: (at) => boundsAt(TicketSchema, at),
-      take: (at, run) => {
-        taking.current = at;
-        run();
-        taking.current = null;
+    };
+    return {
+      acts: {
+        change,
+        tryOut: (mend: Mend | null) => void dispatch(triedOut(mend)),
+        take: (mend: Mend) => void dispatch(mendTaken(mend)),
+        setReading: (id: string | null) => void dispatch(readingChosen(id)),
       },
-      keep: (at, text) => void dispatch(fieldKept({ at, text })),
-    }),
-    [rules.units, ticket.unread, dispatch],
-  );
-  const [tried, setTried] = useState<{ mend: Mend; on: Ticket } | null>(null);
-  const trial = tried?.on === ticket ? tried.mend : null;
-  const tryOut = useCallback((mend: Mend | null) => setTried(mend && { mend, on: ticket }), [ticket]);
-  const take = useCallback((mend: Mend) => void dispatch(mendTaken(mend)), [dispatch]);
-  const [reading, choose] = useState(() => firstToMeasure(plan));
-  const asked = plan.piece.asked.map((r) => r.id).join();
-  const [askedBefore, setAskedBefore] = useState(asked);
-  if (asked !== askedBefore) {
-    setAskedBefore(asked);
-    choose(firstToMeasure(plan));
-  }
-  const open = useMemo<OpenTicket>(
-    () => ({
-      ticket,
-      plan,
-      states: stageStates(ticket, plan),
-      shelf,
-      rules,
-      units: rules.units,
-      loggedAs,
-      change,
-      trial,
-      tryOut,
-      take,
-      findingsOf: (stage) => plan.findings.filter((f) => f.stage === stage),
-      reading,
-      setReading: choose,
-    }),
-    [ticket, plan, shelf, rules, loggedAs, change, trial, tryOut, take, reading],
+      take: (at: string, run: () => void) => {
+        taking = at;
+        run();
+        taking = null;
+      },
+      keep: (at: string, text: string) => void dispatch(fieldKept({ at, text })),
+    };
+  }, [dispatch]);
+  const fields = useMemo<Fields>(
+    () => ({ units, unread, boundsAt: (at) => boundsAt(TicketSchema, at), take, keep }),
+    [units, unread, take, keep],
   );
   return (
-    <OpenTicketContext.Provider value={open}>
-      <FieldsContext.Provider value={fields}>{children}</FieldsContext.Provider>
-    </OpenTicketContext.Provider>
+    <ActsContext.Provider value={acts}>
+      <LoggedAsContext.Provider value={loggedAs}>
+        <FieldsContext.Provider value={fields}>{children}</FieldsContext.Provider>
+      </LoggedAsContext.Provider>
+    </ActsContext.Provider>
   );
-}
-
-export function useOpenTicket(): OpenTicket {
-  const open = useContext(OpenTicketContext);
-  if (!open) throw new Error('assertion failed: no ticket is open here');
-  return open;
 }
 
 /** What is drawn inside shows the ticket as it would be with the mend that is tried out, if one is. */
-export function TriedOut({ children }: { children: ReactNode }) {
-  const open = useOpenTicket();
-  const { trial, ticket, shelf, rules } = open;
-  const shown = useMemo(() => {
-    if (!trial) return open;
-    const tried = applyMend(ticket, trial);
-    const plan = planTicket(tried, shelf, rules);
-    return { ...open, ticket: tried, plan, states: stageStates(tried, plan) };
-  }, [open, trial, ticket, shelf, rules]);
-  return <OpenTicketContext.Provider value={shown}>{children}</OpenTicketContext.Provider>;
+export const TriedOut = ({ children }: { children: ReactNode }) => (
+  <TriedOutContext.Provider value={true}>{children}</TriedOutContext.Provider>
+);
+
+/** The parts of something that are named; all of it where none is. */
+const partsOf = <T extends object>(whole: T, parts: readonly (keyof T)[]): Partial<T> =>
+  parts.length === 0 ? whole : (Object.fromEntries(parts.map((part) => [part, whole[part]])) as Partial<T>);
+
+/** Parts of the ticket that is shown; who reads them is drawn again only when one of them changes. */
+export function useTicket(): Ticket;
+export function useTicket<K extends keyof Ticket>(...parts: K[]): Pick<Ticket, K>;
+export function useTicket(...parts: (keyof Ticket)[]): Partial<Ticket> {
+  const select = useContext(TriedOutContext) ? selectTriedTicket : selectTicket;
+  return useAppSelector((state) => partsOf(select(state), parts), shallowEqual);
 }
+
+/** Parts of the plan that is shown; who reads them is drawn again only when one of them changes. */
+export function usePlan(): Plan;
+export function usePlan<K extends keyof Plan>(...parts: K[]): Pick<Plan, K>;
+export function usePlan(...parts: (keyof Plan)[]): Partial<Plan> {
+  const select = useContext(TriedOutContext) ? selectTriedPlan : selectPlan;
+  return useAppSelector((state) => partsOf(select(state), parts), shallowEqual);
+}
+
+/** What is told from the plan that is shown. */
+export const useShownPlan = <T,>(tell: (plan: Plan) => T): T => {
+  const select = useContext(TriedOutContext) ? selectTriedPlan : selectPlan;
+  return useAppSelector((state) => tell(select(state)));
+};
+
+export function useTicketActs(): TicketActs {
+  const acts = useContext(ActsContext);
+  if (!acts) throw new Error('assertion failed: no ticket is open here');
+  return acts;
+}
+
+/** The logbook entry that the open ticket became; null while it is worked on. */
+export const useLoggedAs = (): string | null => useContext(LoggedAsContext);
+
+export const useStageStates = (): StageState[] => useAppSelector(selectStageStates);
+export const useTrial = (): Mend | null => useAppSelector(selectTrial);
+export const useReading = (): string | null => useAppSelector(selectReading);
+export const useShelf = (): Shelf => useAppSelector(selectShelf);
+export const useRules = (): HouseRules => useAppSelector(selectRules);
+export const useUnits = (): DisplayUnits => useAppSelector((state) => selectRules(state).units);
+
+/** What is found at one stage. */
+export const useFindings = (stage: Stage): Finding[] =>
+  useAppSelector((state) => selectPlan(state).findings.filter((f) => f.stage === stage), shallowEqual);

@@ -1,8 +1,10 @@
 import type { Box, Point } from '@zt/core';
-import { type ReactNode, useCallback, useRef, useState } from 'react';
+import isEqual from 'fast-deep-equal';
+import { type ReactNode, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { View as NativeView } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
-import { type Palette, usePalette } from '../theme/palette';
+import { usePalette } from '../theme/palette';
+import { InView, useOnSheet } from './onSheet';
 import { useSheetGestures } from './useSheetGestures';
 import { AT_REST, fitView, type Hand, toMm, type View } from './view';
 
@@ -11,7 +13,8 @@ interface SheetProps {
   focus: Box;
   /** The same numbers as the drawing, for those who listen. */
   description: string;
-  draw: (view: View, palette: Palette) => ReactNode;
+  /** Its layers, the lowest first. */
+  children: ReactNode;
   /** Whether a press here, mm, takes hold of the design. */
   holds?: (at: Point, tolerance: number) => boolean;
   /** The design was moved by so many mm since it was taken hold of. */
@@ -28,7 +31,8 @@ const GRID_PX = 46;
 const never = () => false;
 const nothing = () => undefined;
 
-function Grid({ view, palette }: { view: View; palette: Palette }) {
+function Grid() {
+  const { view, palette } = useOnSheet();
   const lines: string[] = [];
   for (let x = (-view.origin.x * view.scale) % GRID_PX; x < view.width; x += GRID_PX)
     lines.push(`M${x.toFixed(1)} 0V${view.height}`);
@@ -37,11 +41,24 @@ function Grid({ view, palette }: { view: View; palette: Palette }) {
   return <Path d={lines.join('')} stroke={palette.grid} strokeWidth={1} fill="none" />;
 }
 
+interface Framing {
+  size: { width: number; height: number };
+  room: number;
+  hand: Hand;
+}
+
+/** The view of a box, the same object while it shows the same; while `still`, of the box it last showed. */
+function useSteadyView(focus: Box, still: boolean, { size, room, hand }: Framing): View {
+  const [shown, setShown] = useState(focus);
+  if (!still && !isEqual(shown, focus)) setShown(focus);
+  return useMemo(() => fitView(shown, size, room, hand), [shown, size, room, hand]);
+}
+
 /** The pattern sheet: a drawing to scale that pans, zooms, and lets the design be dragged. */
 export function Sheet({
   focus,
   description,
-  draw,
+  children,
   holds = never,
   onDrag = nothing,
   onDragEnd = nothing,
@@ -53,11 +70,11 @@ export function Sheet({
   const ref = useRef<NativeView>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [hand, setHand] = useState<Hand>(AT_REST);
-  const inSight = useRef(focus);
-  if (!still) inSight.current = focus;
-  const view = fitView(inSight.current, size, room, hand);
+  const view = useSteadyView(focus, still, { size, room, hand });
   const latest = useRef(view);
-  latest.current = view;
+  useLayoutEffect(() => {
+    latest.current = view;
+  }, [view]);
   const held = useCallback(
     (at: Point) => holds(toMm(latest.current, at), 12 / latest.current.scale),
     [holds],
@@ -79,8 +96,10 @@ export function Sheet({
     >
       {size.width > 0 ? (
         <Svg width={size.width} height={size.height}>
-          <Grid view={view} palette={palette} />
-          {draw(view, palette)}
+          <InView view={view} palette={palette}>
+            <Grid />
+            {children}
+          </InView>
         </Svg>
       ) : null}
     </NativeView>

@@ -2,8 +2,9 @@ import { boxOf, heightOf, type Plan, widthOf } from '@zt/core';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { usePalette } from '../theme/palette';
-import { Copies } from './Copies';
-import { PieceLayer } from './PieceLayer';
+import { Copies } from './layers/Copies';
+import { PieceLayer } from './layers/PieceLayer';
+import { InView } from './onSheet';
 import { fitView } from './view';
 
 /** Of a piece longer than this many times its width, only the lower end is seen. */
@@ -31,8 +32,10 @@ export function Thumbnail({ plan, size = 104 }: { plan: Plan; size?: number }) {
       }}
     >
       <Svg width={size} height={size}>
-        <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare />
-        <Copies plan={plan} view={view} />
+        <InView view={view} palette={palette}>
+          <PieceLayer piece={piece} outline={outline} bare />
+          <Copies plan={plan} />
+        </InView>
       </Svg>
     </NativeView>
   );

@@ -10,19 +10,20 @@ import {
   PLACE_NUMBERS,
   type PlaceInput,
   type Point,
+  placeAhead,
   posesOf,
   say,
 } from '@zt/core';
-import { type ReactNode, useCallback, useRef, useState } from 'react';
-import { useOpenTicket } from '../hooks/useTicket';
+import { type ReactNode, useRef, useState } from 'react';
+import { useFollowing } from '../hooks/useFollowing';
+import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
 import { gestureEnded } from '../store/editor';
 import { useAppDispatch } from '../store/store';
-import type { Palette } from '../theme/palette';
-import { Copies } from './Copies';
-import { FaceName, GrainArrow, Zigzag } from './marks';
-import { PieceLayer, paletteOnCloth } from './PieceLayer';
+import { Copies } from './layers/Copies';
+import { FaceName, GrainArrow, Zigzag } from './layers/marks';
+import { PieceLayer } from './layers/PieceLayer';
+import { OnCloth } from './onSheet';
 import { Sheet } from './Sheet';
-import type { View } from './view';
 
 /** Something on the sheet that a hand can move. Points in the piece frame, mm. */
 export interface Grip {
@@ -37,9 +38,9 @@ interface TicketSheetProps {
   focus: Box;
   description: string;
   /** Drawn over piece and design. */
-  over?: (view: View, palette: Palette) => ReactNode;
+  over?: ReactNode;
   /** Drawn between piece and design. */
-  under?: (view: View, palette: Palette) => ReactNode;
+  under?: ReactNode;
   draggable?: boolean;
   /** Something else on the sheet that can be taken hold of, before the design. */
   grip?: Grip;
@@ -48,49 +49,60 @@ interface TicketSheetProps {
   face?: Face;
 }
 
-/** Moves the design on the piece while it is dragged, snapping to the rule and to the grid. */
+/** Moves the design on the piece while it is dragged, snapping to the rule and to the grid. The plan follows. */
 function useDesignDrag(draggable: boolean) {
-  const { ticket, plan, rules, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const { place } = usePlan('place');
+  const rules = useRules();
+  const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   const start = useRef<PlaceInput | null>(null);
   const held = useRef(0);
-  const [dragging, setDragging] = useState(false);
-  const { place } = plan;
-  const holds = useCallback(
-    (at: Point, tolerance: number) => {
-      if (!draggable || !place) return false;
-      held.current = posesOf(place).findIndex(({ footprint }) =>
-        boxContainsPoint(boxOf(footprint), at, tolerance),
-      );
-      return held.current >= 0;
-    },
-    [draggable, place],
+  /** Where the hand has it, whether or not the plan has followed. */
+  const [inHand, setInHand] = useState<PlaceInput | null>(null);
+  const following = useFollowing((set: Partial<PlaceInput>) =>
+    change({ stage: 'place', set }, 'design dragged'),
   );
+  const holds = (at: Point, tolerance: number) => {
+    if (!draggable || !place) return false;
+    held.current = posesOf(place).findIndex(({ footprint }) =>
+      boxContainsPoint(boxOf(footprint), at, tolerance),
+    );
+    return held.current >= 0;
+  };
   const onDrag = (by: Point) => {
+    if (!place) return;
     start.current ??= ticket.place;
-    setDragging(true);
-    const moved = place
-      ? movedCopy(start.current, place, held.current, by, {
-          units: rules.units,
-          withinMm: numberFor(rules, PLACE_NUMBERS.snapMm),
-        })
-      : {};
-    const keys = Object.keys(moved) as (keyof PlaceInput)[];
-    if (keys.some((key) => JSON.stringify(moved[key]) !== JSON.stringify(ticket.place[key])))
-      change({ stage: 'place', set: moved }, 'design dragged');
+    const moved = movedCopy(start.current, place, held.current, by, {
+      units: rules.units,
+      withinMm: numberFor(rules, PLACE_NUMBERS.snapMm),
+    });
+    setInHand({ ...ticket.place, ...moved });
+    following.soon(moved);
   };
   const onDragEnd = () => {
+    following.end();
     start.current = null;
-    setDragging(false);
+    setInHand(null);
     dispatch(gestureEnded());
   };
-  return { holds, onDrag, onDragEnd, dragging };
+  return { holds, onDrag, onDragEnd, inHand };
 }
 
 /** The first length in a finding: by how much it fails. */
 function firstLength(finding: Finding, units: DisplayUnits): string | null {
   const length = finding.text.find((part) => typeof part === 'object' && 'mm' in part);
   return length ? say([length], units) : null;
+}
+
+/** A zigzag on every edge that fails, with by how much. */
+function Troubles() {
+  const { findings } = usePlan('findings');
+  const units = useUnits();
+  const troubles = findings.filter(
+    (f) => f.at && (f.severity === 'stop' || f.severity === 'warn') && f.stage !== 'piece',
+  );
+  return troubles.map((f) => (f.at ? <Zigzag key={f.code} at={f.at} text={firstLength(f, units)} /> : null));
 }
 
 /** The ticket's pattern sheet: the piece, the design where it lies, and what the stage adds. */
@@ -104,46 +116,37 @@ export function TicketSheet({
   withDesign = true,
   face,
 }: TicketSheetProps) {
-  const { plan, units } = useOpenTicket();
+  const plan = usePlan('piece', 'design', 'place');
   const design = useDesignDrag(draggable);
-  const { dragging } = design;
+  const rules = useRules();
+  const { inHand } = design;
+  const dragging = inHand !== null;
+  const place = inHand ? placeAhead(plan, inHand, rules) : plan.place;
   const byGrip = useRef(false);
   const holds = (at: Point, tolerance: number) => {
     byGrip.current = grip?.holds(at, tolerance) ?? false;
     return byGrip.current || design.holds(at, tolerance);
   };
-  const inHand = () => (byGrip.current && grip ? grip : design);
+  const taken = () => (byGrip.current && grip ? grip : design);
   const { piece } = plan;
   const own = face === undefined || face.view.id === piece.view.id;
   const outline = own ? (piece.geometry ?? piece.sketch) : face.sketch;
-  const troubles = plan.findings.filter(
-    (f) => f.at && (f.severity === 'stop' || f.severity === 'warn') && f.stage !== 'piece',
-  );
   return (
     <Sheet
       focus={focus}
       description={description}
       holds={holds}
-      onDrag={(by) => inHand().onDrag(by)}
-      onDragEnd={() => inHand().onDragEnd()}
+      onDrag={(by) => taken().onDrag(by)}
+      onDragEnd={() => taken().onDragEnd()}
       still={dragging || (grip?.dragging ?? false)}
-      draw={(view, palette) => (
-        <>
-          <PieceLayer piece={piece} outline={outline} view={view} palette={palette} bare={!own} />
-          {under?.(view, paletteOnCloth(palette, piece.colour))}
-          {withDesign ? <Copies plan={plan} view={view} boxed={dragging} /> : null}
-          <GrainArrow view={view} palette={palette} />
-          {piece.kind.views.length > 1 ? (
-            <FaceName palette={palette} name={(face?.view ?? piece.view).name} />
-          ) : null}
-          {over?.(view, paletteOnCloth(palette, piece.colour))}
-          {troubles.map((f) =>
-            f.at ? (
-              <Zigzag key={f.code} view={view} palette={palette} at={f.at} text={firstLength(f, units)} />
-            ) : null,
-          )}
-        </>
-      )}
-    />
+    >
+      <PieceLayer piece={piece} outline={outline} bare={!own} />
+      {under ? <OnCloth colour={piece.colour}>{under}</OnCloth> : null}
+      {withDesign ? <Copies plan={{ ...plan, place }} boxed={dragging} /> : null}
+      <GrainArrow />
+      {piece.kind.views.length > 1 ? <FaceName name={(face?.view ?? piece.view).name} /> : null}
+      {over ? <OnCloth colour={piece.colour}>{over}</OnCloth> : null}
+      <Troubles />
+    </Sheet>
   );
 }

@@ -1,5 +1,5 @@
 import { FindingNote } from '../components/FindingNote';
-import { useOpenTicket } from '../hooks/useTicket';
+import { usePlan, useTicketActs, useUnits } from '../hooks/useTicket';
 
 interface FieldFindingsProps {
   field: string;
@@ -9,7 +9,9 @@ interface FieldFindingsProps {
 
 /** What is wrong with one input, right below it. */
 export function FieldFindings({ field, except = [] }: FieldFindingsProps) {
-  const { plan, units, take } = useOpenTicket();
+  const plan = usePlan('findings');
+  const units = useUnits();
+  const { take } = useTicketActs();
   return plan.findings
     .filter((finding) => finding.field === field && !except.includes(finding.code))
     .map((finding) => <FindingNote key={finding.code} finding={finding} units={units} onMend={take} quiet />);

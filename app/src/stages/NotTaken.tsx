@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { UndoBar } from '../components/UndoBar';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
-import { useOpenTicket } from '../hooks/useTicket';
+import { useTicket, useUnits } from '../hooks/useTicket';
 import { useRestoreTicketMutation } from '../services/ticketsApi';
 import { putBackOnBench } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
@@ -15,7 +15,8 @@ const MOST_REFUSED = 3;
 
 /** What was not taken: a change that goes past a bound, or a ticket that the server refuses; and where to go. */
 export function NotTaken({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const { ticket, units } = useOpenTicket();
+  const ticket = useTicket();
+  const units = useUnits();
   const p = usePalette();
   const { refused, save } = useAppSelector((state) => state.editor);
   if (refused.length === 0) return null;
@@ -53,7 +54,7 @@ export function NotTaken({ stage, onStage }: { stage: Stage; onStage: (stage: St
 
 /** Says that the ticket is off the bench, and puts it back. */
 export function OffBench() {
-  const { ticket } = useOpenTicket();
+  const ticket = useTicket('id');
   const dispatch = useAppDispatch();
   const offBench = useAppSelector((state) => state.editor.offBench);
   const [restore] = useRestoreTicketMutation();

@@ -7,7 +7,17 @@ import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
 import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { useKeys } from '../hooks/useKeys';
-import { TriedOut, useOpenTicket } from '../hooks/useTicket';
+import {
+  TriedOut,
+  useFindings,
+  usePlan,
+  useRules,
+  useStageStates,
+  useTicket,
+  useTicketActs,
+  useTrial,
+  useUnits,
+} from '../hooks/useTicket';
 import type { Shop } from '../shop/useShop';
 import { redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
@@ -15,7 +25,7 @@ import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
 import { NotTaken, OffBench } from './NotTaken';
-import { STAGE_VIEWS } from './registry';
+import { STAGE_VIEWS, useDrawing } from './registry';
 import { WithTicket } from './WithTicket';
 
 const SAVE_WORDS = {
@@ -28,7 +38,8 @@ const SAVE_WORDS = {
 } as const;
 
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
-  const { ticket, plan } = useOpenTicket();
+  const ticket = useTicket('name', 'customer');
+  const plan = usePlan('piece');
   const p = usePalette();
   const save = useAppSelector((state) => state.editor.save);
   const fabric = plan.piece.fabric.name;
@@ -66,7 +77,9 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
 }
 
 function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const { ticket, plan, rules } = useOpenTicket();
+  const ticket = useTicket('id');
+  const plan = usePlan();
+  const rules = useRules();
   const p = usePalette();
   const router = useRouter();
   const dispatch = useAppDispatch();
@@ -105,12 +118,15 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
 }
 
 function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const { findingsOf, states, units, take, trial, tryOut } = useOpenTicket();
+  const findings = useFindings(stage);
+  const states = useStageStates();
+  const units = useUnits();
+  const trial = useTrial();
+  const { take, tryOut } = useTicketActs();
   const p = usePalette();
   const { Panel: Body } = STAGE_VIEWS[stage];
   const blocked = states.find((s) => s.stage === stage)?.blocked ?? false;
   const waitsFor = states.find((s) => s.trouble === 'stop' || s.trouble === 'next')?.stage ?? 'piece';
-  const findings = findingsOf(stage);
   const wide = useWide();
   return (
     <ScrollView
@@ -151,7 +167,8 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
 
 /** Says on the sheet that it shows a trial. */
 function TrialRibbon() {
-  const { trial, units } = useOpenTicket();
+  const trial = useTrial();
+  const units = useUnits();
   const p = usePalette();
   return (
     <View
@@ -175,14 +192,20 @@ function TrialRibbon() {
   );
 }
 
+function Drawing({ stage }: { stage: Stage }) {
+  const StageDrawing = useDrawing(stage);
+  return <StageDrawing />;
+}
+
 function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
-  const { ticket, states, trial } = useOpenTicket();
+  const ticket = useTicket('id');
+  const states = useStageStates();
+  const trial = useTrial();
   const router = useRouter();
   const wide = useWide();
   const p = usePalette();
   const onStage = (next: Stage) => router.replace(`/ticket/${ticket.id}/${next}`);
   useKeys({ stage, onStage, shop });
-  const { Drawing } = STAGE_VIEWS[stage];
   const tape = <Tape stage={stage} states={states} onStage={onStage} />;
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
@@ -192,7 +215,7 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
         <View style={wide ? { flex: 2 } : { height: '42%' }}>
           <View style={{ flex: 1, pointerEvents: trial ? 'none' : 'auto' }}>
             <TriedOut>
-              <Drawing />
+              <Drawing stage={stage} />
             </TriedOut>
           </View>
           {trial ? <TrialRibbon /> : null}

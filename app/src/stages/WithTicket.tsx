@@ -13,19 +13,18 @@ import { useAppDispatch, useAppSelector } from '../store/store';
 function useEditedTicket(id: string) {
   const dispatch = useAppDispatch();
   const kept = useTicketQuery(id);
-  const present = useAppSelector((state) => state.editor.present);
-  const open = present?.id === id ? present : null;
+  const open = useAppSelector((state) => state.editor.present?.id === id);
   useEffect(() => {
     if (kept.data && kept.data.ticket.id === id && !open) dispatch(ticketOpened(kept.data));
   }, [kept.data, id, open, dispatch]);
-  return { ticket: open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError && !open };
+  return { open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError && !open };
 }
 
 /** Opens a ticket for what is drawn with it; says so while it is fetched, or when it cannot be. */
 export function WithTicket({ id, children }: { id: string; children: (shop: Shop) => ReactNode }) {
   const shop = useShop();
   const router = useRouter();
-  const { ticket, loggedAs, failed } = useEditedTicket(id);
+  const { open, loggedAs, failed } = useEditedTicket(id);
   if (failed)
     return (
       <Notice title="This ticket cannot be opened">
@@ -33,10 +32,6 @@ export function WithTicket({ id, children }: { id: string; children: (shop: Shop
         <Press kind="main" title="Back to the bench" onPress={() => router.replace('/')} />
       </Notice>
     );
-  if (!ticket) return <Notice title="Fetching the ticket" />;
-  return (
-    <OpenTicketProvider ticket={ticket} shop={shop} loggedAs={loggedAs}>
-      {children(shop)}
-    </OpenTicketProvider>
-  );
+  if (!open) return <Notice title="Fetching the ticket" />;
+  return <OpenTicketProvider loggedAs={loggedAs}>{children(shop)}</OpenTicketProvider>;
 }

@@ -1,5 +1,6 @@
-import type { Stage } from '@zt/core';
+import type { Plan, Stage } from '@zt/core';
 import type { ComponentType } from 'react';
+import { useShownPlan } from '../hooks/useTicket';
 import { DesignDrawing } from './design/DesignDrawing';
 import { DesignPanel } from './design/DesignPanel';
 import { FinishPanel } from './finish/FinishPanel';
@@ -18,8 +19,26 @@ import { PlacePanel } from './place/PlacePanel';
 import { StitchDrawing } from './stitch/StitchDrawing';
 import { StitchPanel } from './stitch/StitchPanel';
 
-interface StageView {
+/** A drawing, and whether there is something to draw. */
+interface StageDrawing {
   Drawing: ComponentType;
+  isDrawn: (plan: Plan) => boolean;
+}
+
+const PIECE: StageDrawing = { Drawing: PieceDrawing, isDrawn: () => true };
+const DESIGN: StageDrawing = { Drawing: DesignDrawing, isDrawn: ({ design }) => design.facts !== null };
+const PLACE: StageDrawing = { Drawing: PlaceDrawing, isDrawn: ({ place }) => place !== null };
+const HOOP: StageDrawing = {
+  Drawing: HoopDrawing,
+  isDrawn: ({ hoop, place }) => place !== null && (hoop?.laid ?? null) !== null,
+};
+const LAYERS: StageDrawing = { Drawing: LayersDrawing, isDrawn: ({ layers }) => layers !== null };
+const MOUNT: StageDrawing = { Drawing: MountDrawing, isDrawn: ({ mount }) => mount !== null };
+const STITCH: StageDrawing = { Drawing: StitchDrawing, isDrawn: ({ stitch }) => stitch !== null };
+
+interface StageView {
+  /** What it draws: the first of these that there is something of. */
+  drawings: readonly StageDrawing[];
   Panel: ComponentType;
   /** The stage's own last step, in the foot. */
   Action?: ComponentType;
@@ -27,13 +46,17 @@ interface StageView {
 
 /** What each stage draws and what its panel says. */
 export const STAGE_VIEWS: Record<Stage, StageView> = {
-  piece: { Drawing: PieceDrawing, Panel: PiecePanel },
-  design: { Drawing: DesignDrawing, Panel: DesignPanel },
-  place: { Drawing: PlaceDrawing, Panel: PlacePanel },
-  hoop: { Drawing: HoopDrawing, Panel: HoopPanel },
-  layers: { Drawing: LayersDrawing, Panel: LayersPanel },
-  mount: { Drawing: MountDrawing, Panel: MountPanel },
-  stitch: { Drawing: StitchDrawing, Panel: StitchPanel },
-  finish: { Drawing: LayersDrawing, Panel: FinishPanel },
-  log: { Drawing: PlaceDrawing, Panel: LogPanel, Action: LogAction },
+  piece: { drawings: [PIECE], Panel: PiecePanel },
+  design: { drawings: [DESIGN, PIECE], Panel: DesignPanel },
+  place: { drawings: [PLACE, PIECE], Panel: PlacePanel },
+  hoop: { drawings: [HOOP, PLACE, PIECE], Panel: HoopPanel },
+  layers: { drawings: [LAYERS, PLACE, PIECE], Panel: LayersPanel },
+  mount: { drawings: [MOUNT, PLACE, PIECE], Panel: MountPanel },
+  stitch: { drawings: [STITCH, PLACE, PIECE], Panel: StitchPanel },
+  finish: { drawings: [LAYERS, PLACE, PIECE], Panel: FinishPanel },
+  log: { drawings: [PLACE, PIECE], Panel: LogPanel, Action: LogAction },
 };
+
+/** What a stage draws of the plan that is shown. */
+export const useDrawing = (stage: Stage): ComponentType =>
+  useShownPlan((plan) => (STAGE_VIEWS[stage].drawings.find(({ isDrawn }) => isDrawn(plan)) ?? PIECE).Drawing);

@@ -45,6 +45,10 @@ export interface EditorState {
   offBench: boolean;
   /** What was not taken of the last change, or what the server does not take of the ticket. */
   refused: Refusal[];
+  /** A way out of a finding that is tried out on the sheet, until something is changed. */
+  trial: Mend | null;
+  /** The reading being taken, as it was chosen; undefined while none was. */
+  reading: string | null | undefined;
 }
 
 const EMPTY: EditorState = {
@@ -57,8 +61,14 @@ const EMPTY: EditorState = {
   waiting: [],
   offBench: false,
   refused: [],
+  trial: null,
+  reading: undefined,
 };
 const MOST_UNDO = 200;
+
+/** Whether other readings may be asked for than before: of another piece, or of another face. */
+const isAskedAnew = (before: Ticket | undefined, { piece, place }: Ticket): boolean =>
+  before?.piece.kind !== piece.kind || before.place.placement !== place.placement;
 
 function step(state: EditorState, next: Ticket, gesture: string | null): void {
   if (!state.present) return;
@@ -68,6 +78,8 @@ function step(state: EditorState, next: Ticket, gesture: string | null): void {
   state.future = [];
   state.gesture = gesture;
   state.refused = [];
+  state.trial = null;
+  if (isAskedAnew(state.past.at(-1), next)) state.reading = undefined;
   if (state.save !== 'conflict') state.save = 'unsaved';
 }
 
@@ -149,6 +161,12 @@ const editor = createSlice({
       const next = { ...ticket, settled, settledAs: { ...ticket.settledAs, [stage]: as } };
       if (!isEqual(next, ticket)) step(state, next, null);
     },
+    triedOut: (state, { payload }: PayloadAction<Mend | null>) => {
+      state.trial = payload;
+    },
+    readingChosen: (state, { payload }: PayloadAction<string | null>) => {
+      state.reading = payload;
+    },
     gestureEnded: (state) => {
       const before = state.past.at(-1) as Ticket | undefined;
       const present = state.present as Ticket | null;
@@ -161,6 +179,7 @@ const editor = createSlice({
       state.future.unshift(state.present);
       state.present = before;
       state.gesture = null;
+      state.trial = null;
       if (state.save !== 'conflict') state.save = 'unsaved';
     },
     redone: (state) => {
@@ -169,6 +188,7 @@ const editor = createSlice({
       state.past.push(state.present);
       state.present = after;
       state.gesture = null;
+      state.trial = null;
       if (state.save !== 'conflict') state.save = 'unsaved';
     },
     saveStarted: (state) => {
@@ -210,6 +230,8 @@ const editor = createSlice({
 });
 
 export const {
+  triedOut,
+  readingChosen,
   ticketOpened,
   ticketChanged,
   mendTaken,

@@ -32,6 +32,8 @@ export function useFields(): Fields {
 
 /** Rest after a reading that is complete before it is taken from the hand, ms. */
 const PAUSE_MS = 900;
+/** Rest after a letter before words are taken: letters that come together are taken together, ms. */
+const LETTERS_MS = 100;
 
 interface DraftOf {
   /** The path of the field in what is saved. */
@@ -87,7 +89,7 @@ export function useDraft({ at, shown, isLength, onValue }: DraftOf): Draft {
     setTyped(text);
     clearTimeout(pause.current);
     const read = readingOf(text);
-    if (bounds.kind === 'text') take(text);
+    if (bounds.kind === 'text') pause.current = setTimeout(() => take(text), LETTERS_MS);
     else if (read.state === 'read' && read.complete) pause.current = setTimeout(() => take(text), PAUSE_MS);
   };
   const leave = () => {

@@ -15,15 +15,14 @@ import { useEffect, useState } from 'react';
 import { View as NativeView, Pressable } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { ChalkCross, Dimension } from '../../sheet/marks';
+import { usePlan, useRules, useTicket, useUnits } from '../../hooks/useTicket';
+import { HoopLayer } from '../../sheet/layers/HoopLayer';
+import { ChalkCross, Dimension } from '../../sheet/layers/marks';
 import { TicketSheet } from '../../sheet/TicketSheet';
-import type { View } from '../../sheet/view';
-import { HoopOutline } from '../../stages/hoop/HoopDrawing';
 import { placeFocus } from '../../stages/place/placeFocus';
 import { WithTicket } from '../../stages/WithTicket';
 import { useWide } from '../../theme/layout';
-import { type Palette, usePalette } from '../../theme/palette';
+import { usePalette } from '../../theme/palette';
 import { RingDrawing } from './RingDrawing';
 
 function CardDrawing({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
@@ -61,35 +60,32 @@ function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: Displ
       description={say(card.text, units)}
       withDesign={onPlace}
       {...(face ? { face } : {})}
-      over={(view, palette) => (
+      over={
         <>
-          {laid ? <HoopOutline laid={laid} view={view} palette={palette} /> : null}
-          {laid ? <AxisEnds plan={plan} view={view} palette={palette} /> : null}
+          {laid ? <HoopLayer laid={laid} /> : null}
+          {laid ? <AxisEnds plan={plan} /> : null}
           {tape ? (
-            <Dimension
-              view={view}
-              palette={palette}
-              from={tape.from}
-              to={tape.to}
-              text={card.figure ? say([card.figure], units) : ''}
-            />
+            <Dimension from={tape.from} to={tape.to} text={card.figure ? say([card.figure], units) : ''} />
           ) : null}
-          {cross ? <ChalkCross view={view} palette={palette} at={cross} size={14} /> : null}
+          {cross ? <ChalkCross at={cross} size={14} /> : null}
         </>
-      )}
+      }
     />
   );
 }
 
 /** The chalked axis through the hoop's notches. */
-function AxisEnds({ plan, view, palette }: { plan: Plan; view: View; palette: Palette }) {
+function AxisEnds({ plan }: { plan: Plan }) {
   return (plan.place?.axisEnds ?? []).map((end, i) => (
-    <ChalkCross key={i === 0 ? 'left' : 'right'} view={view} palette={palette} at={end} size={10} />
+    <ChalkCross key={i === 0 ? 'left' : 'right'} at={end} size={10} />
   ));
 }
 
 function Deck({ stage }: { stage: Stage }) {
-  const { ticket, plan, units, rules } = useOpenTicket();
+  const ticket = useTicket('id', 'name');
+  const plan = usePlan();
+  const units = useUnits();
+  const rules = useRules();
   const p = usePalette();
   const router = useRouter();
   const wide = useWide();

@@ -1,7 +1,7 @@
 import { type DisplayUnits, formatLength, type Hoop, hoopKindOf, type RingPicture } from '@zt/core';
 import type { ReactNode } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { FigureTag } from '../../sheet/marks';
+import { FigureTag } from '../../sheet/layers/marks';
 import { FONTS } from '../../theme/fonts';
 import type { Palette } from '../../theme/palette';
 
@@ -115,12 +115,11 @@ export const SCENES: Record<Exclude<RingPicture, 'notches'>, (s: Scene) => React
           strokeWidth={2}
         />
         <Ring s={s} faint />
-        <FigureTag x={0} y={-sh} text={formatLength(cut?.widthMm ?? 0, units)} palette={p} size={16} />
+        <FigureTag x={0} y={-sh} text={formatLength(cut?.widthMm ?? 0, units)} size={16} />
         <FigureTag
           x={Math.min(sw, s.edge - 44)}
           y={0}
           text={formatLength(cut?.heightMm ?? 0, units)}
-          palette={p}
           size={16}
         />
       </G>
@@ -174,14 +173,7 @@ export const SCENES: Record<Exclude<RingPicture, 'notches'>, (s: Scene) => React
         [s.w, 0, '2'],
         [0, s.h, '3'],
       ].map(([x, y, text]) => (
-        <FigureTag
-          key={`${x} ${y}`}
-          x={Number(x)}
-          y={Number(y)}
-          text={String(text)}
-          palette={s.p}
-          size={22}
-        />
+        <FigureTag key={`${x} ${y}`} x={Number(x)} y={Number(y)} text={String(text)} size={22} />
       ))}
     </G>
   ),
@@ -210,7 +202,7 @@ export const SCENES: Record<Exclude<RingPicture, 'notches'>, (s: Scene) => React
         strokeWidth={1}
         strokeDasharray="4 4"
       />
-      <FigureTag x={0} y={-6} text="1 to 2 mm past" palette={s.p} size={17} />
+      <FigureTag x={0} y={-6} text="1 to 2 mm past" size={17} />
     </Section>
   ),
   drum: (s) => (

@@ -1,11 +1,10 @@
-import { boxOf, type Hoop, inflate, obstacleOutline, type Point, subtract } from '@zt/core';
+import { boxOf, type Hoop, inflate, ORIGIN, obstacleOutline, type Point, subtract } from '@zt/core';
 import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/uses/practice/index';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
-import { ChalkCross, FigureTag } from '../../sheet/marks';
-import { clothInk } from '../../sheet/PieceLayer';
+import { ChalkCross, FigureTag } from '../../sheet/layers/marks';
+import { clothInk, InView, useOnSheet } from '../../sheet/onSheet';
 import { Sheet } from '../../sheet/Sheet';
-import { pathPx, toPx, type View } from '../../sheet/view';
-import type { Palette } from '../../theme/palette';
+import { pathPx, toPx } from '../../sheet/view';
 import { stitchedSoFar } from './stitchedSoFar';
 
 interface BedProps {
@@ -19,7 +18,8 @@ const PLATE = '#C9CDD2';
 const BED_MM = { left: -190, right: 190, top: -150, bottom: 150 };
 
 /** The bed from above: grooves across its middle, and the plate under the needle. */
-function Bed({ job, view }: { job: PracticeJob; view: View }) {
+function Bed({ job }: { job: PracticeJob }) {
+  const { view } = useOnSheet();
   const back = job.machine.bodySide === 'back';
   const { throatMm } = job.machine;
   const [a, b] = [
@@ -43,13 +43,8 @@ function Bed({ job, view }: { job: PracticeJob; view: View }) {
 }
 
 /** The hoop on the carriage with the cloth in it: it moves, the needle stays. */
-function OnCarriage({
-  job,
-  state,
-  hoop,
-  view,
-  palette: p,
-}: BedProps & { hoop: Hoop; view: View; palette: Palette }) {
+function OnCarriage({ job, state, hoop }: BedProps & { hoop: Hoop }) {
+  const { view, palette: p } = useOnSheet();
   const at = (q: Point) => subtract(q, state.needle);
   const rectangle = (w: number, h: number) =>
     [
@@ -84,16 +79,11 @@ function OnCarriage({
         stroke={ink}
         strokeWidth={1.2}
       />
-      {Object.entries(job.marks).map(([name, mark], i) => (
-        <ChalkCross
-          key={name}
-          view={view}
-          palette={{ ...p, chalk: ink === p.ink ? p.chalk : ink }}
-          at={at(mark)}
-          number={i + 1}
-          size={7}
-        />
-      ))}
+      <InView view={view} palette={{ ...p, chalk: ink === p.ink ? p.chalk : ink }}>
+        {Object.entries(job.marks).map(([name, mark], i) => (
+          <ChalkCross key={name} at={at(mark)} number={i + 1} size={7} />
+        ))}
+      </InView>
       {stitchedSoFar(job, state).map(({ hex, points }, i) => (
         <Path
           key={`${i} ${hex}`}
@@ -127,7 +117,7 @@ function OnCarriage({
         />
       ))}
       {state.latched ? null : (
-        <FigureTag {...toPx(view, at({ x: 0, y: -rh / 2 }))} text="not latched" palette={p} size={13} />
+        <FigureTag {...toPx(view, at({ x: 0, y: -rh / 2 }))} text="not latched" size={13} />
       )}
     </G>
   );
@@ -150,30 +140,28 @@ export function BedDrawing({ job, state }: BedProps) {
       focus={inflate(boxOf(ring), (hoop?.fieldWidthMm ?? 100) * 0.35)}
       room={8}
       description={`The practice machine from above. ${hoop ? `${hoop.name} on the carriage, ${state.latched ? 'latched' : 'not latched'}.` : 'No hoop on the carriage.'} The needle is ${state.needleWhole ? 'whole' : 'broken'}.`}
-      draw={(view, palette) => {
-        const centre = toPx(view, { x: 0, y: 0 });
-        const colour = state.needleWhole ? palette.madder : palette.tape;
-        return (
-          <>
-            <Bed job={job} view={view} />
-            {hoop ? <OnCarriage job={job} state={state} hoop={hoop} view={view} palette={palette} /> : null}
-            <Circle
-              cx={centre.x}
-              cy={centre.y}
-              r={job.footMm * view.scale}
-              fill="none"
-              stroke={colour}
-              strokeWidth={1.6}
-            />
-            <Path
-              d={`M${centre.x - 22} ${centre.y}h44M${centre.x} ${centre.y - 22}v44`}
-              stroke={colour}
-              strokeWidth={2}
-              {...(state.needleWhole ? {} : { strokeDasharray: '4 4' })}
-            />
-          </>
-        );
-      }}
-    />
+    >
+      <Bed job={job} />
+      {hoop ? <OnCarriage job={job} state={state} hoop={hoop} /> : null}
+      <Foot job={job} state={state} />
+    </Sheet>
+  );
+}
+
+/** The foot's ring and the needle's cross. */
+function Foot({ job, state }: BedProps) {
+  const { view, palette } = useOnSheet();
+  const { x, y } = toPx(view, ORIGIN);
+  const colour = state.needleWhole ? palette.madder : palette.tape;
+  return (
+    <G>
+      <Circle cx={x} cy={y} r={job.footMm * view.scale} fill="none" stroke={colour} strokeWidth={1.6} />
+      <Path
+        d={`M${x - 22} ${y}h44M${x} ${y - 22}v44`}
+        stroke={colour}
+        strokeWidth={2}
+        {...(state.needleWhole ? {} : { strokeDasharray: '4 4' })}
+      />
+    </G>
   );
 }

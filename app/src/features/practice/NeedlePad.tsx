@@ -6,7 +6,7 @@ import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { tenthMm, withReading } from '../../stages/mount/readings';
 import type { Practice } from './usePractice';
 
@@ -20,7 +20,9 @@ const STEPS = [0.1, 1, 10].map((mm) => ({ id: String(mm), name: `${mm} mm` }));
 
 /** Arrows for the needle over the hoop or for the design in it, its turn and mirror, and marks read off the needle. */
 export function NeedlePad({ practice, on: { job, state } }: { practice: Practice; on: OnPractice }) {
-  const { ticket, plan, change } = useOpenTicket();
+  const ticket = useTicket('mount');
+  const plan = usePlan('mount');
+  const { change } = useTicketActs();
   const [what, setWhat] = useState<'jog' | 'move'>('jog');
   const [step, setStep] = useState('1');
   const { press } = practice;

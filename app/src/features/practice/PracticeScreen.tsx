@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useTicket } from '../../hooks/useTicket';
 import { WithTicket } from '../../stages/WithTicket';
 import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
@@ -37,7 +37,7 @@ function Slip({ practice }: { practice: Practice }) {
 }
 
 function Practised() {
-  const { ticket } = useOpenTicket();
+  const ticket = useTicket();
   const practice = usePractice(ticket);
   const p = usePalette();
   const router = useRouter();

@@ -4,14 +4,14 @@ import { View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import type { Practice } from './usePractice';
 
 const BACK_STITCHES = 8;
 /** Thread, bobbin, needle and power, and how far the run has come. */
 export function RunSwitches({ practice: { press }, on }: { practice: Practice; on: OnPractice }) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const p = usePalette();
   const { job, state } = on;
   const stop = job.stops[state.stop];

@@ -6,11 +6,14 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 /** The sizes of the order: from blanks on the shelf, or by their width alone, the rest in proportion. */
 export function SizeFields() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const shelf = useShelf();
+  const { change } = useTicketActs();
   const { sizes, kind } = ticket.piece;
   const { asked } = plan.piece;
   const width = asked[0];

@@ -1,10 +1,11 @@
 import { boxOf, centreOf, formatFigure, type SizeRow } from '@zt/core';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { Copies } from '../../sheet/Copies';
-import { Dimension } from '../../sheet/marks';
-import { PieceLayer, paletteOnCloth } from '../../sheet/PieceLayer';
+import { useUnits } from '../../hooks/useTicket';
+import { Copies } from '../../sheet/layers/Copies';
+import { Dimension } from '../../sheet/layers/marks';
+import { PieceLayer } from '../../sheet/layers/PieceLayer';
+import { InView, OnCloth } from '../../sheet/onSheet';
 import type { View } from '../../sheet/view';
 import { usePalette } from '../../theme/palette';
 
@@ -21,7 +22,7 @@ const FIGURES_FROM_PX = 160;
 
 /** One size with its design, at the scale of all the others, hung from their common top. */
 export function SizePicture({ row, scale, width, height }: SizePictureProps) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const palette = usePalette();
   const { piece, place } = row.plan;
   const outline = piece.geometry ?? piece.sketch;
@@ -32,21 +33,22 @@ export function SizePicture({ row, scale, width, height }: SizePictureProps) {
     height,
     origin: { x: centreOf(box).x - width / 2 / scale, y: box.top - 6 / scale },
   };
-  const onCloth = paletteOnCloth(palette, piece.colour);
   return (
     <NativeView aria-hidden style={{ width, height }}>
       <Svg width={width} height={height}>
-        <PieceLayer piece={piece} outline={outline} view={view} palette={palette} />
-        <Copies plan={row.plan} view={view} />
-        {place && width >= FIGURES_FROM_PX ? (
-          <Dimension
-            view={view}
-            palette={onCloth}
-            from={{ x: boxOf(place.footprint).right + 22 / scale, y: place.depthFrom.y }}
-            to={{ x: boxOf(place.footprint).right + 22 / scale, y: place.centre.y }}
-            text={formatFigure(place.depthMm, units)}
-          />
-        ) : null}
+        <InView view={view} palette={palette}>
+          <PieceLayer piece={piece} outline={outline} />
+          <Copies plan={row.plan} />
+          {place && width >= FIGURES_FROM_PX ? (
+            <OnCloth colour={piece.colour}>
+              <Dimension
+                from={{ x: boxOf(place.footprint).right + 22 / scale, y: place.depthFrom.y }}
+                to={{ x: boxOf(place.footprint).right + 22 / scale, y: place.centre.y }}
+                text={formatFigure(place.depthMm, units)}
+              />
+            </OnCloth>
+          ) : null}
+        </InView>
       </Svg>
     </NativeView>
   );

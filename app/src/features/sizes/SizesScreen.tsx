@@ -14,7 +14,7 @@ import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useShelf, useTicket, useUnits } from '../../hooks/useTicket';
 import type { Shop } from '../../shop/useShop';
 import { WithTicket } from '../../stages/WithTicket';
 import { usePalette } from '../../theme/palette';
@@ -41,7 +41,7 @@ function cellsOf(row: SizeRow, units: DisplayUnits): Record<(typeof COLUMNS)[num
 }
 
 function SizeTable({ rows }: { rows: readonly SizeRow[] }) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const p = usePalette();
   const line = {
     flexDirection: 'row' as const,
@@ -125,7 +125,11 @@ function Pictures({ rows }: { rows: readonly SizeRow[] }) {
 }
 
 function Sizes({ shop }: { shop: Shop }) {
-  const { ticket, plan, shelf, rules, units } = useOpenTicket();
+  const ticket = useTicket();
+  const plan = usePlan('place');
+  const shelf = useShelf();
+  const rules = useRules();
+  const units = useUnits();
   const router = useRouter();
   const p = usePalette();
   const rows = useMemo(() => sizeRun(ticket, shelf, rules), [ticket, shelf, rules]);

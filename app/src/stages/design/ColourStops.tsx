@@ -4,13 +4,14 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { ColourField } from '../piece/ColourField';
 
 /** The colours in the order they are stitched. */
 export function ColourStops() {
-  const { ticket, change } = useOpenTicket();
+  const ticket = useTicket('design');
+  const { change } = useTicketActs();
   const p = usePalette();
   const stops = ticket.design.colours;
   const set = (colours: ColourStop[], gesture?: string) =>

@@ -7,7 +7,7 @@ import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 import { ColourStops } from './ColourStops';
 import { ShelfColours } from './ShelfColours';
@@ -26,7 +26,10 @@ const LOOKING = [
 
 /** What goes on the piece: read from a drawing, or typed off the machine's screen. */
 export function DesignPanel() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('design');
+  const plan = usePlan('design');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { design } = ticket;
   const set = (next: Partial<DesignInput>) => change({ stage: 'design', set: next });
   const facts = plan.design.facts;

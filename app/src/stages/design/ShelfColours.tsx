@@ -15,7 +15,15 @@ import { Trial } from '../../components/Trial';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import {
+  usePlan,
+  useRules,
+  useShelf,
+  useTicket,
+  useTicketActs,
+  useTrial,
+  useUnits,
+} from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { picturesColours } from '../../workers/picturesColours';
 
@@ -48,7 +56,7 @@ function Swatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
 
 /** Dresses the colours like a picture of the maker's: its own colours, each as the nearest thread owned. */
 function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => void }) {
-  const { ticket } = useOpenTicket();
+  const ticket = useTicket('design');
   const input = useRef<HTMLInputElement>(null);
   const [word, setWord] = useState<string | null>(null);
   const read = async (file: File) => {
@@ -90,7 +98,13 @@ function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => v
  * is tried out on the sheet first.
  */
 export function ShelfColours() {
-  const { ticket, plan, shelf, rules, units, trial, tryOut, take } = useOpenTicket();
+  const ticket = useTicket('design');
+  const plan = usePlan('piece');
+  const shelf = useShelf();
+  const rules = useRules();
+  const units = useUnits();
+  const trial = useTrial();
+  const { tryOut, take } = useTicketActs();
   const [seed, setSeed] = useState(0);
   const [first] = ticket.design.colours;
   const stops = ticket.design.colours;

@@ -4,14 +4,16 @@ import { createElement, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import type { WorkerJob } from '../../workers/inWorker';
 import { readDrawing } from '../../workers/readDrawing';
 
 /** Chooses an SVG file and reads it at its true size; a file that cannot be used leaves the ticket as it was. */
 export function SvgChooser() {
-  const { ticket, rules, change } = useOpenTicket();
+  const ticket = useTicket('design');
+  const rules = useRules();
+  const { change } = useTicketActs();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
   const [reading, setReading] = useState<WorkerJob<ReadSvg | SvgRefusal> | null>(null);

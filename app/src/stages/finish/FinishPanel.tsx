@@ -2,11 +2,14 @@ import { say } from '@zt/core';
 import { View } from 'react-native';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 
 /** What these layers leave to be done, in their order, and what to look for. */
 export function FinishPanel() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('finish');
+  const plan = usePlan('finish');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { finish } = plan;
   if (!finish) return null;
   const done = new Set(ticket.finish.done);

@@ -1,105 +1,16 @@
-import { boxOf, centreOf, formatLength, inflate, type LaidHoop, type Point, rotate, say } from '@zt/core';
+import { boxOf, formatLength, inflate, type LaidHoop, type Point, say } from '@zt/core';
 import { G, Path } from 'react-native-svg';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { FigureTag } from '../../sheet/marks';
+import { usePlan, useUnits } from '../../hooks/useTicket';
+import { HoopLayer } from '../../sheet/layers/HoopLayer';
+import { FigureTag } from '../../sheet/layers/marks';
+import { useOnSheet } from '../../sheet/onSheet';
 import { TicketSheet } from '../../sheet/TicketSheet';
-import { pathPx, toPx, type View } from '../../sheet/view';
-import type { Palette } from '../../theme/palette';
-import { PlaceDrawing } from '../place/PlaceDrawing';
+import { pathPx, toPx } from '../../sheet/view';
 import { useRingDrag } from './useRingDrag';
 
-/** Outward direction of the bracket in the hoop frame. */
-const BRACKET = {
-  left: { x: -1, y: 0 },
-  right: { x: 1, y: 0 },
-  back: { x: 0, y: -1 },
-  front: { x: 0, y: 1 },
-};
-
-/** A ring's corners drawn in towards its middle by its wall, along both sides. */
-function insetTowards(ring: readonly Point[], middle: Point, wallMm: number): Point[] {
-  return ring.map((p) => {
-    const reach = Math.hypot(p.x - middle.x, p.y - middle.y);
-    const share = (reach - wallMm * Math.SQRT2) / reach;
-    return { x: middle.x + (p.x - middle.x) * share, y: middle.y + (p.y - middle.y) * share };
-  });
-}
-
-/** The hoop on the piece: ring as a double line, notches, bracket as a tab, field dash-dot. */
-export function HoopOutline({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
-  const { hoop } = laid.verdict;
-  const middle = centreOf(boxOf(laid.ring));
-  const way = rotate(BRACKET[hoop.bracket], laid.onPieceDeg);
-  const half = (BRACKET[hoop.bracket].x === 0 ? hoop.ringHeightMm : hoop.ringWidthMm) / 2;
-  const tab = [-0.12, 0.12].flatMap((side) =>
-    [half, half + 16].map((out) => ({
-      x: middle.x + way.x * out - way.y * side * hoop.ringHeightMm,
-      y: middle.y + way.y * out + way.x * side * hoop.ringHeightMm,
-    })),
-  );
-  const [a, b, c, d] = tab;
-  const inner = insetTowards(laid.ring, middle, hoop.wallMm);
-  const centre = toPx(view, laid.centre);
-  const round = hoop.round ? { r: (hoop.fieldWidthMm / 2) * view.scale } : null;
-  return (
-    <G>
-      {a && b && c && d ? (
-        <Path
-          d={pathPx(view, [a, b, d, c], true)}
-          fill={palette.paper}
-          stroke={palette.ink}
-          strokeWidth={1.6}
-        />
-      ) : null}
-      <Path
-        testID="ring"
-        d={pathPx(view, laid.ring, true)}
-        fill="none"
-        stroke={palette.ink}
-        strokeWidth={2.4}
-        strokeLinejoin="round"
-      />
-      <Path
-        d={pathPx(view, inner, true)}
-        fill="none"
-        stroke={palette.ink}
-        strokeWidth={1}
-        strokeLinejoin="round"
-      />
-      {laid.ring.map((p, i) => {
-        const next = laid.ring[(i + 1) % laid.ring.length] ?? p;
-        const mid = toPx(view, { x: (p.x + next.x) / 2, y: (p.y + next.y) / 2 });
-        return (
-          <Path
-            key={`${p.x} ${p.y}`}
-            d={`M${mid.x - 5} ${mid.y}L${mid.x} ${mid.y - 5}L${mid.x + 5} ${mid.y}L${mid.x} ${mid.y + 5}Z`}
-            fill={palette.ink}
-          />
-        );
-      })}
-      {round ? (
-        <Path
-          d={`M${centre.x - round.r} ${centre.y}a${round.r} ${round.r} 0 1 1 ${2 * round.r} 0a${round.r} ${round.r} 0 1 1 ${-2 * round.r} 0`}
-          stroke={palette.chalk}
-          strokeWidth={1.6}
-          strokeDasharray="10 3 2 3"
-          fill="none"
-        />
-      ) : (
-        <Path
-          d={pathPx(view, laid.field, true)}
-          stroke={palette.chalk}
-          strokeWidth={1.6}
-          strokeDasharray="10 3 2 3"
-          fill="none"
-        />
-      )}
-    </G>
-  );
-}
-
 /** The fields of a split design's parts, the one in hand drawn strong, and the crosses that join them. */
-function SplitLayer({ laid, view, palette }: { laid: LaidHoop; view: View; palette: Palette }) {
+function SplitLayer({ laid }: { laid: LaidHoop }) {
+  const { view, palette } = useOnSheet();
   const { split } = laid;
   if (!split) return null;
   return (
@@ -122,7 +33,6 @@ function SplitLayer({ laid, view, palette }: { laid: LaidHoop; view: View; palet
                 x={label.x + (i % 2 === 0 ? 14 : -14)}
                 y={label.y + 16}
                 text={String(i + 1)}
-                palette={palette}
                 size={15}
               />
             ) : null}
@@ -145,12 +55,46 @@ function SplitLayer({ laid, view, palette }: { laid: LaidHoop; view: View; palet
   );
 }
 
+/** The hoop with the room that the design's centre may lie in; ahead of the plan, mm, while it is in the hand. */
+function RingInField({ laid, ahead }: { laid: LaidHoop; ahead: Point }) {
+  const { view, palette } = useOnSheet();
+  return (
+    <G transform={`translate(${ahead.x * view.scale} ${ahead.y * view.scale})`}>
+      <HoopLayer laid={laid} />
+      {laid.split ? null : (
+        <Path
+          d={pathPx(view, laid.allowed, true)}
+          fill={palette.tape}
+          opacity={0.35}
+          stroke={palette.ink}
+          strokeWidth={1}
+          strokeDasharray="2 3"
+        />
+      )}
+    </G>
+  );
+}
+
+function SplitAndName({ laid, named }: { laid: LaidHoop; named: boolean }) {
+  const { view } = useOnSheet();
+  const foot = toPx(view, { x: laid.centre.x, y: boxOf(laid.field).bottom });
+  return (
+    <G>
+      <SplitLayer laid={laid} />
+      {named && !laid.split ? (
+        <FigureTag x={foot.x} y={foot.y + 13} text={laid.verdict.hoop.name} size={13} />
+      ) : null}
+    </G>
+  );
+}
+
 /** The hoop where it lies on the piece; it is taken by its ring, the design by itself. */
 export function HoopDrawing() {
-  const { plan, units } = useOpenTicket();
+  const plan = usePlan('hoop', 'place', 'findings');
+  const units = useUnits();
   const grip = useRingDrag();
   const laid = plan.hoop?.laid;
-  if (!laid || !plan.place) return <PlaceDrawing />;
+  if (!laid || !plan.place) return null;
   const worst = plan.findings.find((f) => f.stage === 'hoop' && f.severity === 'stop');
   const { hoop } = laid.verdict;
   const fields = laid.split?.fields.flat() ?? [];
@@ -160,32 +104,8 @@ export function HoopDrawing() {
       draggable
       grip={grip}
       description={`${hoop.name} on the piece, ${plan.hoop?.method}; its field is ${formatLength(hoop.fieldWidthMm, units)} by ${formatLength(hoop.fieldHeightMm, units)}. ${say(laid.verdict.line, units)}`}
-      under={(view, palette) => (
-        <>
-          <HoopOutline laid={laid} view={view} palette={palette} />
-          {laid.split ? null : (
-            <Path
-              d={pathPx(view, laid.allowed, true)}
-              fill={palette.tape}
-              opacity={0.35}
-              stroke={palette.ink}
-              strokeWidth={1}
-              strokeDasharray="2 3"
-            />
-          )}
-        </>
-      )}
-      over={(view, palette) => {
-        const top = toPx(view, { x: laid.centre.x, y: boxOf(laid.field).bottom });
-        return (
-          <>
-            <SplitLayer laid={laid} view={view} palette={palette} />
-            {worst || laid.split ? null : (
-              <FigureTag x={top.x} y={top.y + 13} text={hoop.name} palette={palette} size={13} />
-            )}
-          </>
-        );
-      }}
+      under={<RingInField laid={laid} ahead={grip.ahead} />}
+      over={<SplitAndName laid={laid} named={!worst} />}
     />
   );
 }

@@ -14,7 +14,7 @@ import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 
 const METHODS: readonly { id: Method; name: string }[] = [
@@ -84,7 +84,7 @@ function VerdictRow({
 
 /** How far the design may still be dragged in this hoop as it lies. */
 function RoomLine({ laid }: { laid: LaidHoop }) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const ways = (['up', 'down', 'left', 'right'] as const).filter((way) => laid.room[way] >= 0.5);
   const { crookedMostDeg: crooked } = laid;
   if (laid.allowed.length === 0) return null;
@@ -105,7 +105,8 @@ function RoomLine({ laid }: { laid: LaidHoop }) {
 
 /** The parts of a split design: which is in the hoop, and where its crosses are found on the grid. */
 function SplitParts({ laid }: { laid: LaidHoop }) {
-  const { units, change } = useOpenTicket();
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { split } = laid;
   if (!split || split.split.parts.length < 2) return null;
   return (
@@ -134,7 +135,10 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
 
 /** Which hoop, hooped or floated, with a verdict on every one. */
 export function HoopPanel() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('hoop');
+  const plan = usePlan('hoop', 'layers');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { hoop } = plan;
   if (!hoop) return null;
   const laid = hoop.laid;

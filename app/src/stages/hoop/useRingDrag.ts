@@ -1,17 +1,21 @@
-import { distanceToSegment, negate, type Point, rotate } from '@zt/core';
+import { distanceToSegment, type HoopInput, negate, ORIGIN, type Point, rotate, subtract } from '@zt/core';
 import { useRef, useState } from 'react';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useFollowing } from '../../hooks/useFollowing';
+import { usePlan, useTicketActs } from '../../hooks/useTicket';
 import type { Grip } from '../../sheet/TicketSheet';
 import { gestureEnded } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 
 /** The hoop is taken by its ring and laid elsewhere on the piece, by whole millimetres; the design stays on its mark. */
-export function useRingDrag(): Grip {
-  const { plan, change } = useOpenTicket();
+export function useRingDrag(): Grip & { ahead: Point } {
+  const { hoop } = usePlan('hoop');
+  const { change } = useTicketActs();
   const dispatch = useAppDispatch();
-  const [dragging, setDragging] = useState(false);
   const start = useRef<Point | null>(null);
-  const laid = plan.hoop?.laid;
+  /** Where the hand has it, in the hoop's frame, whether or not the plan has followed. */
+  const [inHand, setInHand] = useState<Point | null>(null);
+  const following = useFollowing((set: Partial<HoopInput>) => change({ stage: 'hoop', set }, 'hoop dragged'));
+  const laid = hoop?.laid;
   const holds = (at: Point, tolerance: number) => {
     if (!laid || laid.split) return false;
     return laid.ring.some(
@@ -21,22 +25,18 @@ export function useRingDrag(): Grip {
   const onDrag = (by: Point) => {
     if (!laid) return;
     start.current ??= negate(laid.designAt);
-    setDragging(true);
     const inHoop = rotate(by, -laid.onPieceDeg);
     const whole = (mm: number) => Math.round(mm) + 0;
     const shift = { x: whole(start.current.x + inHoop.x), y: whole(start.current.y + inHoop.y) };
-    change(
-      {
-        stage: 'hoop',
-        set: { hoopId: laid.verdict.hoop.id, turnDeg: laid.turnDeg, shift },
-      },
-      'hoop dragged',
-    );
+    setInHand(shift);
+    following.soon({ hoopId: laid.verdict.hoop.id, turnDeg: laid.turnDeg, shift });
   };
   const onDragEnd = () => {
+    following.end();
     start.current = null;
-    setDragging(false);
+    setInHand(null);
     dispatch(gestureEnded());
   };
-  return { holds, onDrag, onDragEnd, dragging };
+  const ahead = inHand && laid ? rotate(subtract(inHand, negate(laid.designAt)), laid.onPieceDeg) : ORIGIN;
+  return { holds, onDrag, onDragEnd, dragging: inHand !== null, ahead };
 }

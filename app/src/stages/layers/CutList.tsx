@@ -2,7 +2,7 @@ import { type CutFrom, type DisplayUnits, type SheetPiece, sheetPieces } from '@
 import { View } from 'react-native';
 import { metres, sides } from '../../components/figures';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useShelf, useUnits } from '../../hooks/useTicket';
 import { CutPicture, cutScale } from './CutPicture';
 
 function fromWords({ sheet, material, metres: length, offcuts }: CutFrom, units: DisplayUnits): string {
@@ -19,7 +19,10 @@ function missingWords({ type, count, missing }: SheetPiece, owned: ReadonlySet<s
 
 /** What to cut for this ticket, and from what: an offcut before the roll. */
 export function CutList() {
-  const { plan, shelf, rules, units } = useOpenTicket();
+  const plan = usePlan();
+  const shelf = useShelf();
+  const rules = useRules();
+  const units = useUnits();
   const pieces = sheetPieces(plan, shelf, rules);
   const owned = new Set(shelf.materials.map((m) => m.type));
   if (pieces.length === 0) return null;

@@ -8,12 +8,14 @@ import { Txt } from '../../components/ui/Txt';
 import { WayApplyFields } from '../../components/WayApplyFields';
 import { newId } from '../../hooks/newId';
 import { today } from '../../hooks/today';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useTicket } from '../../hooks/useTicket';
 import { useShop } from '../../shop/useShop';
 
 /** Keeps the stack as it stands as a way of the shop's own, under a name, with where it applies and why. */
 export function KeepWay() {
-  const { ticket, plan, rules } = useOpenTicket();
+  const ticket = useTicket('layers');
+  const plan = usePlan('layers');
+  const rules = useRules();
   const { setRules, rulesSave } = useShop();
   const [name, setName] = useState('');
   const [why, setWhy] = useState('');

@@ -2,10 +2,9 @@ import { lightnessOf, type Sheet, type StackLayer } from '@zt/core';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan } from '../../hooks/useTicket';
 import { FONTS } from '../../theme/fonts';
 import { type Palette, usePalette } from '../../theme/palette';
-import { PlaceDrawing } from '../place/PlaceDrawing';
 
 interface Band {
   layer: StackLayer;
@@ -187,10 +186,10 @@ function Layer({
 
 /** The stack cut through, as it lies in the hoop: what the ring clamps reaches under it. */
 export function LayersDrawing() {
-  const { plan } = useOpenTicket();
+  const plan = usePlan('layers', 'piece');
   const p = usePalette();
   const [size, setSize] = useState({ width: 0, height: 0 });
-  if (!plan.layers) return <PlaceDrawing />;
+  if (!plan.layers) return null;
   const { stack } = plan.layers;
   const bands = bandsOf(stack, size);
   const clamped = bands.filter((b) => b.layer.clamped);

@@ -2,7 +2,7 @@ import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords, withCho
 import { View } from 'react-native';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { CutList } from './CutList';
 import { KeepWay } from './KeepWay';
@@ -12,7 +12,10 @@ import { SupportEditor } from './SupportEditor';
 
 /** What supports it, what lies on top, which needle and thread; each with its reason, each to be overruled. */
 export function LayersPanel() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('layers');
+  const plan = usePlan('layers');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const p = usePalette();
   const { layers } = plan;
   if (!layers) return null;

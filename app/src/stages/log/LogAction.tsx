@@ -4,13 +4,13 @@ import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useLoggedAs, usePlan, useTicket } from '../../hooks/useTicket';
 import { useAddEntryMutation, useRemoveEntryMutation } from '../../services/logbookApi';
 import { useAppSelector } from '../../store/store';
 
 /** Why a ticket cannot be logged yet, or null. */
 function useWhyNotLogged(): string | null {
-  const { plan } = useOpenTicket();
+  const plan = usePlan('hoop', 'findings');
   const save = useAppSelector((state) => state.editor.save);
   if (plan.hoop === null) return 'Measure the piece first.';
   if (plan.findings.some((f) => f.stage === 'log' && isInTheWay(f))) return 'A figure here was not taken.';
@@ -20,7 +20,8 @@ function useWhyNotLogged(): string | null {
 
 /** Puts it all in the logbook with the plan as it is now, and the way back. */
 export function LogAction() {
-  const { ticket, loggedAs } = useOpenTicket();
+  const ticket = useTicket();
+  const loggedAs = useLoggedAs();
   const router = useRouter();
   const why = useWhyNotLogged();
   const [add, adding] = useAddEntryMutation();

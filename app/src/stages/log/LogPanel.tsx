@@ -20,7 +20,7 @@ import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useLoggedAs, usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
 import { FaultRow } from './FaultRow';
@@ -36,7 +36,10 @@ const named = <T extends string>(choices: Record<T, { name: string }>) =>
 
 /** What was really used; each starts as planned. */
 function UsedFields() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const ticket = useTicket('log');
+  const plan = usePlan('hoop', 'layers');
+  const shelf = useShelf();
+  const { change } = useTicketActs();
   const { hoop, layers } = plan;
   if (!hoop || !layers) return null;
   const { used } = ticket.log;
@@ -93,7 +96,8 @@ function UsedFields() {
 }
 
 function FaultFields() {
-  const { ticket, change } = useOpenTicket();
+  const ticket = useTicket('log');
+  const { change } = useTicketActs();
   const { faults } = ticket.log;
   return (
     <View style={{ gap: 6 }}>
@@ -121,7 +125,9 @@ function TookOf({ id }: { id: string }) {
 
 /** How it was really done and how it came out. */
 export function LogPanel() {
-  const { ticket, change, loggedAs } = useOpenTicket();
+  const ticket = useTicket('log');
+  const loggedAs = useLoggedAs();
+  const { change } = useTicketActs();
   const { log } = ticket;
   const set = (next: Partial<LogInput>) => change({ stage: 'log', set: next });
   return (

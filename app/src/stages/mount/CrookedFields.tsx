@@ -6,7 +6,7 @@ import { Press } from '../../components/ui/Press';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useReading, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
 import { markToTap, tapping, tenthMm } from './readings';
@@ -15,7 +15,7 @@ const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
 
 /** What the readings say: how crooked, what is left, how much more it may turn. */
 function Verdict({ crooked }: { crooked: CrookedPlan }) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const p = usePalette();
   if (crooked.crookedDeg === null) return null;
   const way = crooked.crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise';
@@ -48,7 +48,11 @@ function Verdict({ crooked }: { crooked: CrookedPlan }) {
 
 /** Marks read off the hoop's grid: typed here, or dragged on the drawn hoop. */
 export function CrookedFields() {
-  const { ticket, plan, units, change, reading, setReading } = useOpenTicket();
+  const ticket = useTicket('mount');
+  const plan = usePlan('mount');
+  const units = useUnits();
+  const reading = useReading();
+  const { change, setReading } = useTicketActs();
   const { mount } = plan;
   if (!mount) return null;
   const { readings } = ticket.mount;

@@ -1,9 +1,10 @@
 import { factsInHoop, type Point } from '@zt/core';
 import { View } from 'react-native';
-import Svg, { G, Path, Rect } from 'react-native-svg';
+import Svg, { Path, Rect } from 'react-native-svg';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { DesignLayer } from '../../sheet/DesignLayer';
+import { usePlan } from '../../hooks/useTicket';
+import { DesignLayer } from '../../sheet/layers/DesignLayer';
+import { InView } from '../../sheet/onSheet';
 import { fitView, toPx } from '../../sheet/view';
 import { usePalette } from '../../theme/palette';
 
@@ -11,7 +12,7 @@ const SIDE = 150;
 
 /** What the design must look like on the machine's display: the field as the operator sees it, nothing of the piece. */
 export function DisplayPicture() {
-  const { plan } = useOpenTicket();
+  const plan = usePlan('mount', 'hoop', 'design');
   const p = usePalette();
   const { mount, hoop, design } = plan;
   const laid = hoop?.laid;
@@ -40,16 +41,15 @@ export function DisplayPicture() {
             stroke={p.ink}
             strokeWidth={2}
           />
-          <G>
+          <InView view={view} palette={p}>
             <DesignLayer
               facts={facts}
-              view={view}
               at={mount.designAt}
               turnDeg={mount.keys.turnDeg}
               mirror={mount.keys.mirror}
               ink={p.ink}
             />
-          </G>
+          </InView>
           <Path
             d={`M${centre.x - 5} ${centre.y}h10M${centre.x} ${centre.y - 5}v10`}
             stroke={p.madder}

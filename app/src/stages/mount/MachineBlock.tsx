@@ -1,22 +1,15 @@
 import { type Box, type LaidHoop, type MountPlan, rotate } from '@zt/core';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { toPx, type View } from '../../sheet/view';
+import { useOnSheet } from '../../sheet/onSheet';
+import { toPx } from '../../sheet/view';
 import { FONTS } from '../../theme/fonts';
-import type { Palette } from '../../theme/palette';
 
 /** How deep the machine's body is drawn. */
 export const BODY_MM = 90;
 
 /** The machine from above, beyond its throat: a plain block with its arm over the needle. */
-export function MachineBlock({
-  mount,
-  view,
-  palette: p,
-}: {
-  mount: MountPlan;
-  view: View;
-  palette: Palette;
-}) {
+export function MachineBlock({ mount }: { mount: MountPlan }) {
+  const { view, palette: p } = useOnSheet();
   const throat = mount.machine?.throatMm ?? 200;
   const back = mount.machine?.bodySide === 'back';
   const body: Box = back
@@ -58,7 +51,8 @@ export function MachineBlock({
 }
 
 /** Arrow to the piece's top, from the hoop's middle outwards. */
-export function TopArrow({ laid, view, palette: p }: { laid: LaidHoop; view: View; palette: Palette }) {
+export function TopArrow({ laid }: { laid: LaidHoop }) {
+  const { view, palette: p } = useOnSheet();
   const way = rotate({ x: 0, y: -1 }, -laid.onPieceDeg);
   const from = Math.max(laid.verdict.hoop.ringWidthMm, laid.verdict.hoop.ringHeightMm) / 2 + 4;
   const [a, b] = [from, from + 34].map((r) => toPx(view, { x: way.x * r, y: way.y * r }));

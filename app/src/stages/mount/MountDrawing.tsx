@@ -9,23 +9,24 @@ import {
   type MarkFound,
   type MountInput,
   type MountPlan,
+  ORIGIN,
   obstacleOutline,
   type Point,
   rotate,
 } from '@zt/core';
-import { useCallback, useRef } from 'react';
+import { useRef, useState } from 'react';
 import { G, Line, Path } from 'react-native-svg';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { DesignLayer } from '../../sheet/DesignLayer';
-import { ChalkCross, FigureTag } from '../../sheet/marks';
-import { paletteOnCloth } from '../../sheet/PieceLayer';
+import { useFollowing } from '../../hooks/useFollowing';
+import { usePlan, useReading, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
+import { DesignLayer } from '../../sheet/layers/DesignLayer';
+import { HoopLayer } from '../../sheet/layers/HoopLayer';
+import { ChalkCross, FigureTag } from '../../sheet/layers/marks';
+import { OnCloth, useOnSheet } from '../../sheet/onSheet';
 import { Sheet } from '../../sheet/Sheet';
-import { pathPx, toPx, type View } from '../../sheet/view';
+import { pathPx, toPx } from '../../sheet/view';
 import { gestureEnded } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
-import type { Palette } from '../../theme/palette';
-import { HoopOutline } from '../hoop/HoopDrawing';
-import { PlaceDrawing } from '../place/PlaceDrawing';
+import { usePalette } from '../../theme/palette';
 import { BODY_MM, MachineBlock, TopArrow } from './MachineBlock';
 import { markToTap, tenthMm, withReading } from './readings';
 
@@ -43,33 +44,39 @@ function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: Mou
     : { ...spread, right: Math.max(spread.right, throat + BODY_MM) };
 }
 
+type Moved = Pick<MountInput, 'readings' | 'obstacles'>;
+
 /** Marks read off the hoop, and what lies on it, can be dragged to where they are. */
 function useHoopDrag() {
-  const { ticket, change, reading, setReading } = useOpenTicket();
+  const ticket = useTicket('mount');
+  const reading = useReading();
+  const { change, setReading } = useTicketActs();
   const dispatch = useAppDispatch();
-  const start = useRef<Pick<MountInput, 'readings' | 'obstacles'> | null>(null);
+  const start = useRef<Moved | null>(null);
   const held = useRef<{ list: 'readings' | 'obstacles'; index: number } | null>(null);
-  const { readings, obstacles } = ticket.mount;
-  const holds = useCallback(
-    (at: Point, tolerance: number) => {
-      const all = [
-        ...readings.map((r, index) => ({
-          list: 'readings' as const,
-          index,
-          off: Math.hypot(r.x - at.x, r.y - at.y),
-        })),
-        ...obstacles.map((o, index) => ({
-          list: 'obstacles' as const,
-          index,
-          off: Math.hypot(o.x - at.x, o.y - at.y),
-        })),
-      ].sort((a, b) => a.off - b.off);
-      const [nearest] = all;
-      held.current = nearest && nearest.off <= tolerance * 2 ? nearest : null;
-      return held.current !== null;
-    },
-    [readings, obstacles],
+  /** Where the hand has them, whether or not the plan has followed. */
+  const [inHand, setInHand] = useState<Partial<Moved> | null>(null);
+  const following = useFollowing((set: Partial<Moved>) =>
+    change({ stage: 'mount', set }, 'dragged on the hoop'),
   );
+  const { readings, obstacles } = ticket.mount;
+  const holds = (at: Point, tolerance: number) => {
+    const all = [
+      ...readings.map((r, index) => ({
+        list: 'readings' as const,
+        index,
+        off: Math.hypot(r.x - at.x, r.y - at.y),
+      })),
+      ...obstacles.map((o, index) => ({
+        list: 'obstacles' as const,
+        index,
+        off: Math.hypot(o.x - at.x, o.y - at.y),
+      })),
+    ].sort((a, b) => a.off - b.off);
+    const [nearest] = all;
+    held.current = nearest && nearest.off <= tolerance * 2 ? nearest : null;
+    return held.current !== null;
+  };
   const onDrag = (by: Point) => {
     const grip = held.current;
     start.current ??= { readings, obstacles };
@@ -82,10 +89,13 @@ function useHoopDrag() {
       grip.list === 'readings'
         ? { readings: moved(start.current.readings) }
         : { obstacles: moved(start.current.obstacles) };
-    change({ stage: 'mount', set }, 'dragged on the hoop');
+    setInHand(set);
+    following.soon(set);
   };
   const onDragEnd = () => {
+    following.end();
     start.current = null;
+    setInHand(null);
     dispatch(gestureEnded());
   };
   const mark = markToTap(reading);
@@ -95,19 +105,20 @@ function useHoopDrag() {
     change({ stage: 'mount', set: { readings: withReading(readings, found) } });
     setReading(null);
   };
-  return { holds, onDrag, onDragEnd, onTap };
+  return { readings, obstacles, ...inHand, gestures: { holds, onDrag, onDragEnd, onTap } };
 }
 
 /** What lies on the hoop, the path the foot sweeps, and where it comes nearest. */
-function TraceLayer({ mount, view, palette: p }: { mount: MountPlan; view: View; palette: Palette }) {
-  const { ticket, units } = useOpenTicket();
+function TraceLayer({ mount, obstacles }: { mount: MountPlan; obstacles: MountInput['obstacles'] }) {
+  const { view, palette: p } = useOnSheet();
+  const units = useUnits();
   const { trace } = mount;
   const [nearest] = trace.clearances;
   const [a, b] = (nearest?.on ?? []).map((q) => toPx(view, q));
   const near = nearest !== undefined && (nearest.name !== 'ring' || nearest.mm < trace.leastMm);
   return (
     <G>
-      {ticket.mount.obstacles.length > 0 ? (
+      {obstacles.length > 0 ? (
         <Path
           d={pathPx(view, trace.path, true)}
           fill="none"
@@ -117,7 +128,7 @@ function TraceLayer({ mount, view, palette: p }: { mount: MountPlan; view: View;
           strokeLinejoin="round"
         />
       ) : null}
-      {ticket.mount.obstacles.map((obstacle, i) => (
+      {obstacles.map((obstacle, i) => (
         <Path
           key={i}
           d={pathPx(view, obstacleOutline(obstacle), true)}
@@ -140,7 +151,6 @@ function TraceLayer({ mount, view, palette: p }: { mount: MountPlan; view: View;
             x={Math.min(b.x + 34, view.width - 40)}
             y={b.y - 16}
             text={`${nearest.mm < 0 ? '−' : ''}${formatLength(Math.abs(nearest.mm), units)}`}
-            palette={p}
             size={13}
           />
         </G>
@@ -157,56 +167,77 @@ function inOwnFrame(laid: LaidHoop): LaidHoop {
 
 /** The machine from above with the piece lying on it as it must, or as it was found to lie. */
 export function MountDrawing() {
-  const { ticket, plan } = useOpenTicket();
+  const ticket = useTicket('mount');
+  const plan = usePlan('mount', 'hoop', 'design', 'piece');
   const drag = useHoopDrag();
+  const palette = usePalette();
   const { mount, hoop, design, piece } = plan;
   const laid = hoop?.laid;
-  if (!mount || !laid || !design.facts || !piece.geometry) return <PlaceDrawing />;
+  if (!mount || !laid || !design.facts || !piece.geometry) return null;
   const { facts } = design;
   const found = mount.crooked?.lie.ok ? mount.crooked.lie : null;
   const outline = found
     ? piece.geometry.outline.map((p) => add(rotate(p, found.turnDeg), found.shift))
     : piece.geometry.outline.map((p) => inHoopFrame(p, laid));
-  const onCloth = (palette: Palette) => paletteOnCloth(palette, piece.colour);
   return (
     <Sheet
       focus={focusOf(laid.verdict.hoop, mount)}
       room={12}
-      {...drag}
+      {...drag.gestures}
       description={`The machine from above. The top of the piece points ${mount.chosen.topPoints}. Turn the design ${mount.keys.turnDeg} degrees.`}
-      draw={(view, palette) => (
-        <>
-          <Path
-            d={pathPx(view, outline, true)}
-            fill={piece.colour}
-            stroke={palette.ink}
-            strokeWidth={2}
-            strokeLinejoin="round"
-          />
-          <HoopOutline laid={inOwnFrame(laid)} view={view} palette={onCloth(palette)} />
-          <DesignLayer
-            facts={facts}
-            view={view}
-            at={mount.designAt}
-            turnDeg={mount.keys.turnDeg}
-            mirror={ticket.mount.mirror}
-            ink={palette.ink}
-            ground={plan.piece.colour}
-          />
-          <MachineBlock mount={mount} view={view} palette={palette} />
-          <TopArrow laid={laid} view={view} palette={onCloth(palette)} />
-          <TraceLayer mount={mount} view={view} palette={palette} />
-          {ticket.mount.readings.map((r, i) => (
-            <ChalkCross key={r.mark} view={view} palette={onCloth(palette)} at={r} number={i + 1} size={10} />
-          ))}
-          {[0, 90].map((deg) => {
-            const [a, b] = [-14, 14].map((r) => toPx(view, rotate({ x: r, y: 0 }, deg)));
-            return a && b ? (
-              <Line key={deg} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={palette.madder} strokeWidth={1.6} />
-            ) : null;
-          })}
-        </>
-      )}
+    >
+      <Outline points={outline} colour={piece.colour} />
+      <OnCloth colour={piece.colour}>
+        <HoopLayer laid={inOwnFrame(laid)} />
+      </OnCloth>
+      <DesignLayer
+        facts={facts}
+        at={mount.designAt}
+        turnDeg={mount.keys.turnDeg}
+        mirror={ticket.mount.mirror}
+        ink={palette.ink}
+        ground={piece.colour}
+      />
+      <MachineBlock mount={mount} />
+      <OnCloth colour={piece.colour}>
+        <TopArrow laid={laid} />
+      </OnCloth>
+      <TraceLayer mount={mount} obstacles={drag.obstacles} />
+      <OnCloth colour={piece.colour}>
+        {drag.readings.map((r, i) => (
+          <ChalkCross key={r.mark} at={r} number={i + 1} size={10} />
+        ))}
+      </OnCloth>
+      <NeedleCross />
+    </Sheet>
+  );
+}
+
+/** The piece's outline as it lies on the machine. */
+function Outline({ points, colour }: { points: readonly Point[]; colour: string }) {
+  const { view, palette } = useOnSheet();
+  return (
+    <Path
+      d={pathPx(view, points, true)}
+      fill={colour}
+      stroke={palette.ink}
+      strokeWidth={2}
+      strokeLinejoin="round"
+    />
+  );
+}
+
+/** Where the needle stands: the middle of the field. */
+function NeedleCross() {
+  const { view, palette } = useOnSheet();
+  const { x, y } = toPx(view, ORIGIN);
+  const arm = 14 * view.scale;
+  return (
+    <Path
+      d={`M${x - arm} ${y}H${x + arm}M${x} ${y - arm}V${y + arm}`}
+      stroke={palette.madder}
+      strokeWidth={1.6}
+      fill="none"
     />
   );
 }

@@ -8,7 +8,7 @@ import { Press } from '../../components/ui/Press';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { CrookedFields } from './CrookedFields';
 import { DisplayPicture } from './DisplayPicture';
 import { TraceFields } from './TraceFields';
@@ -22,7 +22,7 @@ const SIDE_NAMES: Record<SideHold['side'], string> = {
 
 /** Where pins and clips may go on this hoop, round this design. */
 function HoldDown({ sides }: { sides: readonly SideHold[] }) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const list = (may: (side: SideHold) => boolean) =>
     sides
       .filter(may)
@@ -47,7 +47,11 @@ function HoldDown({ sides }: { sides: readonly SideHold[] }) {
 
 /** Which way round it goes on the machine, what to key in, and the checks before the first stitch. */
 export function MountPanel() {
-  const { ticket, plan, shelf, units, change } = useOpenTicket();
+  const ticket = useTicket('mount', 'id');
+  const plan = usePlan('mount');
+  const shelf = useShelf();
+  const units = useUnits();
+  const { change } = useTicketActs();
   const router = useRouter();
   const { mount } = plan;
   if (!mount) return null;

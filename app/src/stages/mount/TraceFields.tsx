@@ -4,14 +4,17 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 
 const TURN_DEG = 45;
 
 /** What lies on the hoop that the foot must not meet: put down, dragged on the drawing, turned, taken away. */
 export function TraceFields() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('mount', 'id');
+  const plan = usePlan('mount', 'hoop');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { mount, hoop } = plan;
   if (!mount || !hoop?.laid) return null;
   const { obstacles } = ticket.mount;

@@ -2,12 +2,15 @@ import type { Blank } from '@zt/core';
 import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { KeepAs } from '../KeepAs';
 
 /** A bought blank that comes again: take its measurements, or keep this piece's under a name. */
 export function BlankFields() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const shelf = useShelf();
+  const { change } = useTicketActs();
   const { kind, fabricId, fabricChanges, colour, readings } = ticket.piece;
   const blanks = shelf.blanks.filter((b) => b.kind === kind);
   const take = (blank: Blank) =>

@@ -4,7 +4,7 @@ import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 const SIDES = [
   { id: 'atMm', name: 'height' },
@@ -14,7 +14,8 @@ const SIDES = [
 
 /** A second witness: how far a wale of a knit, or a thread of a weave, wanders off on its way down. */
 function GrainFields() {
-  const { ticket, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const { change } = useTicketActs();
   const { grain } = ticket.piece;
   const set = (next: Grain | null) => change({ stage: 'piece', set: { grain: next } });
   if (!grain)
@@ -43,7 +44,9 @@ function GrainFields() {
 
 /** Half widths at one to three heights: do the edges share a middle with the collar or the hem? */
 export function EvennessFields() {
-  const { ticket, plan, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const { change } = useTicketActs();
   const { view, sketch } = plan.piece;
   const rows = ticket.piece.evenness;
   const set = (evenness: Evenness[]) => change({ stage: 'piece', set: { evenness } });

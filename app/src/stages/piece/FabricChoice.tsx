@@ -3,12 +3,15 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { FabricFields } from './FabricFields';
 
 /** What cloth it is: the shop's own first, then the library's by structure; and what differs on this piece. */
 export function FabricChoice() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const shelf = useShelf();
+  const { change } = useTicketActs();
   const { fabric } = plan.piece;
   const all = [...shelf.fabrics, ...FABRICS];
   const take = (fabricId: string) => change({ stage: 'piece', set: { fabricId, fabricChanges: {} } });

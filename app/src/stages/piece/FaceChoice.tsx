@@ -2,11 +2,14 @@ import { placementsFor } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 /** Which face the design goes on: it decides what is measured. Nothing to ask where a kind has one face. */
 export function FaceChoice() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const ticket = useTicket('design');
+  const plan = usePlan('piece');
+  const shelf = useShelf();
+  const { change } = useTicketActs();
   const { kind, kindId, view } = plan.piece;
   if (kind.views.length < 2) return null;
   const choose = (viewId: string) => {

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useReading, useTicketActs } from '../../hooks/useTicket';
 import { ReadingRow } from './ReadingRow';
 
 /** Measuring as guided work: one reading at a time, the sheet shows where its tape goes, Enter or a tap goes on. */
 export function Measuring() {
-  const { plan, reading: at, setReading } = useOpenTicket();
+  const plan = usePlan('piece');
+  const at = useReading();
+  const { setReading } = useTicketActs();
   const { asked } = plan.piece;
   const [byKeys, setByKeys] = useState(false);
   const index = asked.findIndex((r) => r.id === at);

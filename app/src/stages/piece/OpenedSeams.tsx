@@ -2,11 +2,13 @@ import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 /** Seams opened to let the hoop in: listed, so that they get closed. Only where a hoop must go inside. */
 export function OpenedSeams() {
-  const { ticket, plan, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const { change } = useTicketActs();
   const { opened } = ticket.piece;
   const { kind, sketch } = plan.piece;
   if (kind.form !== 'tubular') return null;

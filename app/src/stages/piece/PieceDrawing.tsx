@@ -1,15 +1,38 @@
-import { boxOf, faceOf, formatFigure, formatLength, type Reading } from '@zt/core';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { Dimension, TapeLaid } from '../../sheet/marks';
+import { boxOf, faceOf, formatFigure, formatLength, type Point, type Reading } from '@zt/core';
+import { usePlan, useReading, useUnits } from '../../hooks/useTicket';
+import { Dimension, TapeLaid } from '../../sheet/layers/marks';
+import { useOnSheet } from '../../sheet/onSheet';
 import { placesForFigures } from '../../sheet/placesForFigures';
 import { TicketSheet } from '../../sheet/TicketSheet';
+
+interface LaidReading {
+  reading: Reading;
+  from: Point;
+  to: Point;
+  /** Null draws the line alone. */
+  text: string | null;
+}
+
+/** Readings where they are taken, the one in hand as the tape itself. */
+function Readings({ laid, current }: { laid: LaidReading[]; current: Reading | null }) {
+  const { view } = useOnSheet();
+  const at = placesForFigures(view, laid);
+  return laid
+    .map(({ reading, ...tape }, i) => {
+      const Tape = reading === current ? TapeLaid : Dimension;
+      return <Tape key={reading.id} {...tape} at={at[i] ?? 0.5} />;
+    })
+    .reverse();
+}
 
 /**
  * The face on which a reading is taken. The one being taken lies on it as a tape with its figure; once none is, every
  * reading stands there with its own.
  */
 export function PieceDrawing() {
-  const { plan, units, reading: at } = useOpenTicket();
+  const plan = usePlan('piece');
+  const units = useUnits();
+  const at = useReading();
   const { piece } = plan;
   const faceIdOf = (reading: Reading) => reading.on ?? piece.kind.views[0].id;
   const current = piece.asked.find((r) => r.id === at) ?? null;
@@ -20,6 +43,12 @@ export function PieceDrawing() {
     const value = piece.readings[id];
     return value === undefined ? '?' : formatFigure(value, units);
   };
+  const others = readings.filter((r) => r !== current);
+  const laid = [...(current ? [current] : []), ...others].flatMap((reading) => {
+    const { [reading.from]: from, [reading.to]: to } = face.sketch.landmarks;
+    const text = current && reading !== current ? null : figure(reading.id);
+    return from && to ? [{ reading, from, to, text }] : [];
+  });
   const description = `${piece.kind.name}, ${face.view.name.toLowerCase()}, drawn to scale. ${piece.asked.map((r) => `${r.name}: ${piece.readings[r.id] === undefined ? 'not measured' : formatLength(piece.readings[r.id] ?? 0, units)}`).join('; ')}.`;
   return (
     <TicketSheet
@@ -27,21 +56,7 @@ export function PieceDrawing() {
       description={description}
       withDesign={false}
       face={face}
-      over={(view, palette) => {
-        const others = readings.filter((r) => r !== current);
-        const laid = [...(current ? [current] : []), ...others].flatMap((reading) => {
-          const { [reading.from]: from, [reading.to]: to } = face.sketch.landmarks;
-          const text = current && reading !== current ? null : figure(reading.id);
-          return from && to ? [{ reading, from, to, text }] : [];
-        });
-        const at = placesForFigures(view, laid);
-        return laid
-          .map(({ reading, ...tape }, i) => {
-            const Tape = reading === current ? TapeLaid : Dimension;
-            return <Tape key={reading.id} view={view} palette={palette} {...tape} at={at[i] ?? 0.5} />;
-          })
-          .reverse();
-      }}
+      over={<Readings laid={laid} current={current} />}
     />
   );
 }

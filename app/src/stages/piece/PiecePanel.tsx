@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 import { BlankFields } from './BlankFields';
 import { ColourField } from './ColourField';
@@ -16,7 +16,11 @@ import { TicketFields } from './TicketFields';
 
 /** Measure the piece, say what cloth it is. */
 export function PiecePanel() {
-  const { ticket, plan, shelf, units, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const shelf = useShelf();
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { piece } = ticket;
   const blanks = shelf.blanks.filter((b) => b.kind === piece.kind).length;
   return (

@@ -4,7 +4,7 @@ import { Pressable, View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
@@ -14,7 +14,8 @@ const QUIET = ['reading-missing'];
 
 /** What is entered for one reading, and how to change it. */
 function useReading(reading: Reading) {
-  const { ticket, change } = useOpenTicket();
+  const ticket = useTicket('piece', 'unread');
+  const { change } = useTicketActs();
   const { readings } = ticket.piece;
   const at = `piece.readings.${reading.id}`;
   return {
@@ -39,7 +40,7 @@ interface ReadingRowProps {
 
 /** One reading of the tape: a line once taken, the whole step while it is being taken. */
 export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen, onNext }: ReadingRowProps) {
-  const { units } = useOpenTicket();
+  const units = useUnits();
   const p = usePalette();
   const { at, mm, unread, onLength } = useReading(reading);
   const card = useRef<View>(null);

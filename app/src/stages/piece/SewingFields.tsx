@@ -4,13 +4,16 @@ import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 
 const EDGES = [{ id: 'none' as const, name: 'no strip' }, ...STRIP_EDGES.map((id) => ({ id, name: id }))];
 
 /** What is sewn on the way: finished lengths and seams in, what to cut out, with the sum. */
 export function SewingFields() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('piece');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { sewing, stripEdge } = ticket.piece;
   const cuts = sewingCuts(plan.piece.kind.sews ?? [], ticket.piece, ticket.piece.readings);
   return cuts.map(({ sum, pieces }) => (

@@ -5,7 +5,7 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useTicket, useTicketActs } from '../../hooks/useTicket';
 import { useRemoveTicketMutation } from '../../services/ticketsApi';
 import { ticketNamed } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
@@ -18,7 +18,8 @@ const inAll = (piece: PieceInput): string | undefined =>
 
 /** What the ticket is called, for whom and until when. */
 export function TicketFields() {
-  const { ticket, change } = useOpenTicket();
+  const ticket = useTicket('id', 'name', 'customer', 'due', 'piece');
+  const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   const router = useRouter();
   const [remove] = useRemoveTicketMutation();

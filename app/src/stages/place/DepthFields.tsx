@@ -4,13 +4,15 @@ import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 const PARTS: Record<DesignPart, string> = { top: 'its top', centre: 'its centre', bottom: 'its bottom' };
 
 /** A depth of the maker's own: from which landmark, to which part of the design, and how far. */
 export function DepthFields() {
-  const { ticket, plan, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const plan = usePlan('piece', 'place');
+  const { change } = useTicketActs();
   const { piece, place } = plan;
   if (!piece.geometry || !place) return null;
   const landmarks = depthLandmarks(piece.kind, piece.view, piece.geometry);

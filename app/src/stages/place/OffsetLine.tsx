@@ -5,12 +5,13 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { KeepAs } from '../KeepAs';
 
 /** Keeps where it was dragged as a place of the shop's own; it grows with the size of the piece. */
 function KeepPlace() {
-  const { ticket, plan } = useOpenTicket();
+  const ticket = useTicket('place');
+  const plan = usePlan('place', 'piece');
   const { place, piece } = plan;
   if (!place || !piece.geometry || place.placement.moved) return null;
   const atWidthMm = faceWidthOf(piece.view, piece.geometry);
@@ -47,7 +48,9 @@ const NUDGES = [
 
 /** Moves by the smallest mark, typed lengths, and whether a drag comes to rest on the tape's marks. */
 function MoveFields() {
-  const { ticket, units, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { offset, snaps } = ticket.place;
   const by = stepOf(units);
   const put = (next: Partial<typeof offset>, gesture?: string) =>
@@ -97,7 +100,9 @@ function MoveFields() {
 
 /** How far the design lies from its rule, the way back, and finer ways to move it. */
 export function OffsetLine() {
-  const { ticket, units, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { offset, turnDeg } = ticket.place;
   const parts = [
     offset.x === 0

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { useTicket } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
 
 const FILES = [
@@ -17,7 +17,7 @@ const FILES = [
 
 /** True-size paper: the template to lay on the cloth, a placement ruler for the sizes, the sheet itself. */
 export function PaperLinks() {
-  const { ticket } = useOpenTicket();
+  const ticket = useTicket('id');
   const saved = useAppSelector((state) => state.editor.save === 'saved');
   return (
     <Disclosure title="Print at true size" label="Print at true size">

@@ -1,25 +1,23 @@
 import { boxOf, formatFigure, formatLength, isA, type PlacePlan, type Plan, say } from '@zt/core';
 import type { ReactNode } from 'react';
 import { G } from 'react-native-svg';
-import { useOpenTicket } from '../../hooks/useTicket';
-import { ChalkCross, Dimension } from '../../sheet/marks';
+import { usePlan, useUnits } from '../../hooks/useTicket';
+import { ChalkCross, Dimension } from '../../sheet/layers/marks';
+import { useOnSheet } from '../../sheet/onSheet';
 import { TicketSheet } from '../../sheet/TicketSheet';
-import { toMm, type View } from '../../sheet/view';
+import { toMm } from '../../sheet/view';
 import { useWide } from '../../theme/layout';
-import type { Palette } from '../../theme/palette';
-import { PieceDrawing } from '../piece/PieceDrawing';
 import { placeFocus } from './placeFocus';
 
 interface OnPlace {
-  plan: Plan;
+  plan: Pick<Plan, 'piece' | 'place'>;
   place: PlacePlan;
-  view: View;
-  palette: Palette;
 }
 
 /** The width that is halved, with half of it on either side; not where the tape starts at an edge. */
-function HalvingMarks({ plan, place, view, palette }: OnPlace): ReactNode {
-  const { units } = useOpenTicket();
+function HalvingMarks({ plan, place }: OnPlace): ReactNode {
+  const { view } = useOnSheet();
+  const units = useUnits();
   const { sketch, view: face, centreLine } = plan.piece;
   const { [face.halving.left]: left, [face.halving.right]: right } = sketch.landmarks;
   const lineX = place.centre.x - place.acrossMm;
@@ -37,16 +35,12 @@ function HalvingMarks({ plan, place, view, palette }: OnPlace): ReactNode {
   return (
     <G>
       <Dimension
-        view={view}
-        palette={palette}
         from={{ x: left.x, y }}
         to={{ x: middleX, y }}
         text={formatFigure(middleX - left.x, units)}
         at={0.4}
       />
       <Dimension
-        view={view}
-        palette={palette}
         from={{ x: middleX, y }}
         to={{ x: right.x, y }}
         text={formatFigure(right.x - middleX, units)}
@@ -57,8 +51,9 @@ function HalvingMarks({ plan, place, view, palette }: OnPlace): ReactNode {
 }
 
 /** Depth and distance across, as the tape reads them. */
-function TapeMarks({ place, view, palette }: OnPlace): ReactNode {
-  const { units } = useOpenTicket();
+function TapeMarks({ place }: OnPlace): ReactNode {
+  const { view } = useOnSheet();
+  const units = useUnits();
   const px = (n: number) => n / view.scale;
   const box = boxOf(place.footprint);
   const across = place.centre.x - place.acrossFrom.x;
@@ -69,8 +64,6 @@ function TapeMarks({ place, view, palette }: OnPlace): ReactNode {
   return (
     <G>
       <Dimension
-        view={view}
-        palette={palette}
         from={{ x: depthX, y: place.depthFrom.y }}
         to={{ x: depthX, y: place.centre.y }}
         text={formatFigure(place.depthMm, units)}
@@ -81,8 +74,6 @@ function TapeMarks({ place, view, palette }: OnPlace): ReactNode {
       />
       {Math.abs(across) > 1 ? (
         <Dimension
-          view={view}
-          palette={palette}
           from={{ x: place.acrossFrom.x, y: levelY }}
           to={{ x: place.centre.x, y: levelY }}
           text={formatFigure(Math.abs(across), units)}
@@ -94,15 +85,14 @@ function TapeMarks({ place, view, palette }: OnPlace): ReactNode {
 }
 
 /** One gap between neighbours along a hem. */
-function PitchMark({ place, view, palette }: OnPlace): ReactNode {
-  const { units } = useOpenTicket();
+function PitchMark({ place }: OnPlace): ReactNode {
+  const { view } = useOnSheet();
+  const units = useUnits();
   const [first, second] = place.copies;
   if (!place.run || !first || !second) return null;
   const y = boxOf(first.footprint).top - 30 / view.scale;
   return (
     <Dimension
-      view={view}
-      palette={palette}
       from={{ x: first.centre.x, y }}
       to={{ x: second.centre.x, y }}
       text={formatFigure(place.run.pitchMm, units)}
@@ -115,41 +105,36 @@ function PitchMark({ place, view, palette }: OnPlace): ReactNode {
 }
 
 function PlaceMarks(on: OnPlace): ReactNode {
-  const { place, view, palette } = on;
+  const { place } = on;
   const many = place.copies.length > 1;
   return (
     <G>
       {many ? <PitchMark {...on} /> : <HalvingMarks {...on} />}
       {place.placement.copies === 'scatter' && many ? null : <TapeMarks {...on} />}
       {many ? (
-        place.copies.map(({ centre }, i) => (
-          <ChalkCross key={i} view={view} palette={palette} at={centre} number={i + 1} size={7} />
-        ))
+        place.copies.map(({ centre }, i) => <ChalkCross key={i} at={centre} number={i + 1} size={7} />)
       ) : (
-        <ChalkCross view={view} palette={palette} at={place.centre} />
+        <ChalkCross at={place.centre} />
       )}
-      {many
-        ? null
-        : place.axisEnds.map((end) => (
-            <ChalkCross key={`${end.x} ${end.y}`} view={view} palette={palette} at={end} size={7} />
-          ))}
+      {many ? null : place.axisEnds.map((end) => <ChalkCross key={`${end.x} ${end.y}`} at={end} size={7} />)}
     </G>
   );
 }
 
 /** Where it goes, with the tape readings that find it. The design can be dragged, and so can each of its copies. */
 export function PlaceDrawing() {
-  const { plan, units } = useOpenTicket();
+  const plan = usePlan('piece', 'place');
+  const units = useUnits();
   const wide = useWide();
   const { place } = plan;
-  if (!place) return <PieceDrawing />;
+  if (!place) return null;
   const description = `${place.placement.faces}. ${place.marks.map((step, i) => `${i + 1}: ${say(step.text, units)}`).join(' ')} Centre ${formatLength(Math.abs(place.acrossMm), units)} from the centre line.`;
   return (
     <TicketSheet
       focus={placeFocus(plan, place, wide)}
       description={description}
       draggable
-      over={(view, palette) => <PlaceMarks plan={plan} place={place} view={view} palette={palette} />}
+      over={<PlaceMarks plan={plan} place={place} />}
     />
   );
 }

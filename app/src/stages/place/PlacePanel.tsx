@@ -7,7 +7,7 @@ import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { DepthFields } from './DepthFields';
 import { OffsetLine } from './OffsetLine';
@@ -26,7 +26,9 @@ const METHOD_NAMES: Record<MarkMethod, string> = {
 
 /** What this placement asks besides: a gap, repeats, a scatter. */
 function PlacementFields({ place }: { place: PlacePlan }) {
-  const { ticket, rules, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const rules = useRules();
+  const { change } = useTicketActs();
   const { copies, rule } = place.placement;
   if (copies === 'scatter') return <ScatterFields />;
   if (copies === 'closed hem' || copies === 'open hem') return <RepeatFields />;
@@ -43,7 +45,10 @@ function PlacementFields({ place }: { place: PlacePlan }) {
 
 /** Where it goes, by which rule, and the steps that find the spot with a tape. */
 export function PlacePanel() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('piece', 'id');
+  const plan = usePlan('place', 'hoop');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const p = usePalette();
   const router = useRouter();
   const { place, hoop } = plan;

@@ -1,7 +1,7 @@
 import { type PlaceInput, placementsFor, schoolsOf } from '@zt/core';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { useWide } from '../../theme/layout';
 
 type ChestSchool = NonNullable<PlaceInput['school']>;
@@ -9,7 +9,10 @@ const SCHOOL_NAMES = Object.fromEntries(schoolsOf('chest')) as Record<ChestSchoo
 
 /** Which of the kind's places, the shop's own among them, and by which school. */
 export function PlacementChoice() {
-  const { ticket, plan, shelf, change } = useOpenTicket();
+  const ticket = useTicket('piece');
+  const plan = usePlan('place');
+  const shelf = useShelf();
+  const { change } = useTicketActs();
   const wide = useWide();
   const { place } = plan;
   const placements = placementsFor(ticket.piece.kind, shelf.placements);

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 
 const KEEP = [
@@ -13,7 +13,11 @@ const KEEP = [
 
 /** Repeats along a hem: the wished gap in, how many and how far apart out. */
 export function RepeatFields() {
-  const { ticket, plan, units, rules, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const plan = usePlan('place');
+  const units = useUnits();
+  const rules = useRules();
+  const { change } = useTicketActs();
   const p = usePalette();
   const { repeat } = ticket.place;
   const run = plan.place?.run;

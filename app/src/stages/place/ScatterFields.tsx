@@ -7,7 +7,7 @@ import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { type Scattering, scatterMotifs } from '../../workers/scatterMotifs';
 
@@ -18,7 +18,10 @@ const TURNS = [
 
 /** Starts, shows and stops the search for a scatter; what it finds becomes the ticket's. */
 function useScattering() {
-  const { ticket, plan, rules, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const plan = usePlan('design', 'piece');
+  const rules = useRules();
+  const { change } = useTicketActs();
   const [progress, setProgress] = useState<ScatterProgress | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const running = useRef<Scattering | null>(null);
@@ -44,7 +47,9 @@ function useScattering() {
 
 /** Many motifs spread inside the seam line: how many, how far apart, and the search itself. */
 export function ScatterFields() {
-  const { ticket, rules, change } = useOpenTicket();
+  const ticket = useTicket('place');
+  const rules = useRules();
+  const { change } = useTicketActs();
   const p = usePalette();
   const { scatter, progress, failed, start, stop } = useScattering();
   const set = (changes: Partial<PlaceInput['scatter']>) =>

@@ -8,7 +8,7 @@ const NEIGHBOURS = 2.4;
  * off its rule. Low faces and faces with several copies are seen whole; of a hem
  * on a narrow screen the middle, where the work begins.
  */
-export function placeFocus({ piece }: Plan, place: PlacePlan, wide = true): Box {
+export function placeFocus({ piece }: Pick<Plan, 'piece'>, place: PlacePlan, wide = true): Box {
   const { sketch, view } = piece;
   const whole = boxOf(sketch.outline);
   const top = sketch.landmarks[view.halving.left];

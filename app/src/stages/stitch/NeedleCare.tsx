@@ -19,7 +19,7 @@ import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useRules, useShelf, useUnits } from '../../hooks/useTicket';
 import { usePutItemMutation } from '../../services/shelfApi';
 
 /** Machine and drawer before a needle was changed, and what to say of it. */
@@ -31,7 +31,10 @@ interface Changed {
 
 /** How long each needle has stitched, when to change it, and how, safely. */
 export function NeedleCare({ machine }: { machine: Machine }) {
-  const { rules, plan, shelf, units } = useOpenTicket();
+  const rules = useRules();
+  const plan = usePlan('stitch', 'layers');
+  const shelf = useShelf();
+  const units = useUnits();
   const care = needleCare(rules);
   const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
   const [before, setBefore] = useState<Changed | null>(null);

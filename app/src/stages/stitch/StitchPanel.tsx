@@ -4,7 +4,7 @@ import { oneDigit } from '../../components/figures';
 import { NumberField } from '../../components/ui/NumberField';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
-import { useOpenTicket } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
 import { NeedleCare } from './NeedleCare';
@@ -82,7 +82,10 @@ function StopRow({
 
 /** Colour by colour: how long, how much thread, and whether the bobbin lasts. */
 export function StitchPanel() {
-  const { ticket, plan, units, change } = useOpenTicket();
+  const ticket = useTicket('stitch');
+  const plan = usePlan('stitch', 'piece', 'place', 'mount', 'layers');
+  const units = useUnits();
+  const { change } = useTicketActs();
   const { stitch } = plan;
   if (!stitch) return null;
   const done = ticket.stitch.stopsDone;

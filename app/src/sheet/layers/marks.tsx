@@ -1,14 +1,11 @@
 import type { Point } from '@zt/core';
 import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { FONTS } from '../theme/fonts';
-import type { Palette } from '../theme/palette';
-import { toPx, type View } from './view';
+import { FONTS } from '../../theme/fonts';
+import { usePalette } from '../../theme/palette';
+import { useOnSheet } from '../onSheet';
+import { toPx } from '../view';
 
-/** The parts a pattern sheet is drawn with: codes by line style and label first, colour second. */
-interface OnSheet {
-  view: View;
-  palette: Palette;
-}
+// The parts a pattern sheet is drawn with: codes by line style and label first, colour second.
 
 const LABEL_PX = 14;
 
@@ -17,15 +14,14 @@ export function FigureTag({
   x,
   y,
   text,
-  palette,
   size = LABEL_PX,
 }: {
   x: number;
   y: number;
   text: string;
-  palette: Palette;
   size?: number;
 }) {
+  const palette = usePalette();
   const width = text.length * size * 0.56 + 12;
   return (
     <G>
@@ -53,7 +49,7 @@ export function FigureTag({
   );
 }
 
-interface DimensionProps extends OnSheet {
+interface DimensionProps {
   from: Point;
   to: Point;
   /** Null draws the line alone. */
@@ -65,7 +61,8 @@ interface DimensionProps extends OnSheet {
 }
 
 /** A thin line with end ticks and its figure on it. Ends in mm. */
-export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [] }: DimensionProps) {
+export function Dimension({ from, to, text, at = 0.5, leaders = [] }: DimensionProps) {
+  const { view, palette } = useOnSheet();
   const [a, b] = [toPx(view, from), toPx(view, to)];
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   if (length < 1) return null;
@@ -100,13 +97,14 @@ export function Dimension({ view, palette, from, to, text, at = 0.5, leaders = [
           strokeWidth={1.4}
         />
       ))}
-      {text === null ? null : <FigureTag x={mid.x} y={mid.y} text={text} palette={palette} />}
+      {text === null ? null : <FigureTag x={mid.x} y={mid.y} text={text} />}
     </G>
   );
 }
 
 /** The tape itself where it is laid for the reading being taken: a yellow band with its strokes. */
-export function TapeLaid({ view, palette, from, to, text, at = 0.5 }: DimensionProps) {
+export function TapeLaid({ from, to, text, at = 0.5 }: DimensionProps) {
+  const { view, palette } = useOnSheet();
   const [a, b] = [toPx(view, from), toPx(view, to)];
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   if (length < 1) return null;
@@ -122,25 +120,14 @@ export function TapeLaid({ view, palette, from, to, text, at = 0.5 }: DimensionP
       <Line {...band} stroke={palette.onTape} strokeWidth={20} />
       <Line {...band} stroke={palette.tape} strokeWidth={17} />
       <Path d={strokes.join('')} stroke={palette.onTape} strokeWidth={1.2} fill="none" />
-      <FigureTag
-        x={a.x + (b.x - a.x) * at}
-        y={a.y + (b.y - a.y) * at}
-        text={text ?? ''}
-        palette={palette}
-        size={22}
-      />
+      <FigureTag x={a.x + (b.x - a.x) * at} y={a.y + (b.y - a.y) * at} text={text ?? ''} size={22} />
     </G>
   );
 }
 
 /** A hand-chalked cross: two slightly uneven strokes, with its number where it has one. */
-export function ChalkCross({
-  view,
-  palette,
-  at,
-  number,
-  size = 9,
-}: OnSheet & { at: Point; number?: number; size?: number }) {
+export function ChalkCross({ at, number, size = 9 }: { at: Point; number?: number; size?: number }) {
+  const { view, palette } = useOnSheet();
   const p = toPx(view, at);
   const stroke = { stroke: palette.chalk, strokeWidth: 3, strokeLinecap: 'round' as const, fill: 'none' };
   return (
@@ -163,7 +150,8 @@ export function ChalkCross({
 }
 
 /** A short zigzag on the very edge that fails, with by how much. */
-export function Zigzag({ view, palette, at, text }: OnSheet & { at: Point; text: string | null }) {
+export function Zigzag({ at, text }: { at: Point; text: string | null }) {
+  const { view, palette } = useOnSheet();
   const p = toPx(view, at);
   const width = (text ?? '').length * 8 + 12;
   const x = Math.min(Math.max(p.x, width / 2 + 4), view.width - width / 2 - 4);
@@ -198,7 +186,8 @@ export function Zigzag({ view, palette, at, text }: OnSheet & { at: Point; text:
 const ARROW_PX = 50;
 
 /** Points to the piece's top: an arrow with a notch, on a slip of paper in the sheet's lower corner. */
-export function GrainArrow({ view, palette }: OnSheet) {
+export function GrainArrow() {
+  const { view, palette } = useOnSheet();
   const [x, y] = [24, view.height - 16];
   return (
     <G>
@@ -222,7 +211,8 @@ export function GrainArrow({ view, palette }: OnSheet) {
 }
 
 /** Which face of the piece is seen: a slip in the sheet's upper corner. */
-export function FaceName({ palette, name }: { palette: Palette; name: string }) {
+export function FaceName({ name }: { name: string }) {
+  const { palette } = useOnSheet();
   return (
     <G>
       <Rect x={6} y={6} width={name.length * 8 + 16} height={24} rx={3} fill={palette.paper} opacity={0.9} />

@@ -1,12 +1,12 @@
 import { type DesignFacts, isSeenOn, type Point } from '@zt/core';
 import { memo } from 'react';
 import { G, Path, Rect } from 'react-native-svg';
-import { useShop } from '../shop/useShop';
-import { pathPx, transformAt, type View } from './view';
+import { useRules } from '../../hooks/useTicket';
+import { useOnSheet } from '../onSheet';
+import { pathPx, transformAt } from '../view';
 
 interface DesignLayerProps {
   facts: DesignFacts;
-  view: View;
   at: Point;
   turnDeg: number;
   /** Outline of the footprint in mm, drawn while dragging. */
@@ -56,7 +56,6 @@ function PlainDesign({ facts, ink, contour }: { facts: DesignFacts; ink: string;
 /** The design in its thread colours at its true size and turn. */
 export const DesignLayer = memo(function DesignLayer({
   facts,
-  view,
   at,
   turnDeg,
   box,
@@ -65,7 +64,8 @@ export const DesignLayer = memo(function DesignLayer({
   ink,
   ground,
 }: DesignLayerProps) {
-  const { rules } = useShop();
+  const { view } = useOnSheet();
+  const rules = useRules();
   const transform = `${transformAt(view, at, turnDeg)}${mirror ? ' scale(-1 1)' : ''}`;
   const shown = stops ?? facts.stops.length;
   const contourAt =

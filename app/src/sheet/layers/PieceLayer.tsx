@@ -1,27 +1,15 @@
-import { boxOf, lightnessOf, type PieceOutline, type PiecePlan } from '@zt/core';
+import { boxOf, type PieceOutline, type PiecePlan } from '@zt/core';
 import { memo } from 'react';
 import { ClipPath, Defs, G, Line, Path } from 'react-native-svg';
-import { useDrawingId } from '../hooks/useDrawingId';
-import { CLOTH_INK, DAY, EVENING, type Palette } from '../theme/palette';
-import { pathPx, toPx, type View } from './view';
+import { useDrawingId } from '../../hooks/useDrawingId';
+import { paletteOnCloth, useOnSheet } from '../onSheet';
+import { pathPx, toPx } from '../view';
 
 interface PieceLayerProps {
   piece: PiecePlan;
   outline: PieceOutline;
-  view: View;
-  palette: Palette;
   /** Without its centre lines, where it is a small picture. */
   bare?: boolean;
-}
-
-/** Lines on this cloth, readable on pale and on dark. */
-export const clothInk = (colour: string): string =>
-  lightnessOf(colour) > 52 ? CLOTH_INK.onPale : CLOTH_INK.onDark;
-
-/** The palette for what is drawn on this cloth: ink and chalk that are seen on it, by day and by night. */
-export function paletteOnCloth(palette: Palette, colour: string): Palette {
-  const ink = clothInk(colour);
-  return { ...palette, ink, chalk: ink === CLOTH_INK.onPale ? DAY.chalk : EVENING.chalk };
 }
 
 const HAIRLINE_GAP_PX = 7;
@@ -63,13 +51,8 @@ function Hairlines({
 }
 
 /** The bare piece: outline on its own cloth colour, seams dashed, no-go areas hatched, its centre lines. */
-export const PieceLayer = memo(function PieceLayer({
-  piece,
-  outline,
-  view,
-  palette,
-  bare = false,
-}: PieceLayerProps) {
+export const PieceLayer = memo(function PieceLayer({ piece, outline, bare = false }: PieceLayerProps) {
+  const { view, palette } = useOnSheet();
   const { ink, chalk } = paletteOnCloth(palette, piece.colour);
   const { centreLine } = piece;
   const lineAt = (line: { offset: number; slope: number }, y: number) =>

@@ -1,10 +1,15 @@
 import { type Plan, posesOf } from '@zt/core';
+import { clothInk } from '../onSheet';
 import { DesignLayer } from './DesignLayer';
-import { clothInk } from './PieceLayer';
-import type { View } from './view';
+
+interface CopiesProps {
+  plan: Pick<Plan, 'piece' | 'design' | 'place'>;
+  /** With the outline of its footprint. */
+  boxed?: boolean;
+}
 
 /** The design wherever the plan lays it: once, or all its copies. Nothing before it is placed. */
-export function Copies({ plan, view, boxed = false }: { plan: Plan; view: View; boxed?: boolean }) {
+export function Copies({ plan, boxed = false }: CopiesProps) {
   const { piece, design, place } = plan;
   const { facts } = design;
   if (!place || !facts) return null;
@@ -12,7 +17,6 @@ export function Copies({ plan, view, boxed = false }: { plan: Plan; view: View; 
     <DesignLayer
       key={i}
       facts={facts}
-      view={view}
       at={centre}
       turnDeg={turnDeg}
       box={boxed ? footprint : null}

@@ -1,0 +1,56 @@
+import { createSelector } from '@reduxjs/toolkit';
+import {
+  applyMend,
+  DEFAULT_HOUSE_RULES,
+  EMPTY_SHELF,
+  makePlanner,
+  type Plan,
+  stageStates,
+  type Ticket,
+} from '@zt/core';
+import { rulesApi } from '../services/rulesApi';
+import { shelfApi } from '../services/shelfApi';
+import type { RootState } from './store';
+
+const shelfAnswer = shelfApi.endpoints.shelf.select();
+const rulesAnswer = rulesApi.endpoints.rules.select();
+
+export const selectShelf = (state: RootState) => shelfAnswer(state).data ?? EMPTY_SHELF;
+export const selectRules = (state: RootState) => rulesAnswer(state).data ?? DEFAULT_HOUSE_RULES;
+
+/** The ticket that is being worked on. */
+export function selectTicket(state: RootState): Ticket {
+  const { present } = state.editor;
+  if (!present) throw new Error('assertion failed: no ticket is open here');
+  return present;
+}
+
+/** The way out of a finding that is tried out: the sheet shows what it would bring, and nothing is changed. */
+export const selectTrial = (state: RootState) => state.editor.trial;
+
+/** Its plan: derived, never kept; its parts stay the same objects while nothing that they tell changes. */
+export const selectPlan = createSelector([selectTicket, selectShelf, selectRules], makePlanner());
+
+/** The ticket as it would be with the mend that is tried out; as it is while none is. */
+export const selectTriedTicket = createSelector([selectTicket, selectTrial], (ticket, trial) =>
+  trial ? applyMend(ticket, trial) : ticket,
+);
+
+const planTried = makePlanner();
+export const selectTriedPlan = createSelector(
+  [selectTriedTicket, selectPlan, selectTrial, selectShelf, selectRules],
+  (ticket, plan, trial, shelf, rules) => (trial ? planTried(ticket, shelf, rules) : plan),
+);
+
+/** How every stage stands on the tape. */
+export const selectStageStates = createSelector([selectTicket, selectPlan], stageStates);
+
+/** Where measuring goes on: the first reading that is still to take; none when all are taken. */
+const firstToMeasure = ({ piece }: Plan): string | null =>
+  piece.asked.find((r) => !r.optional && piece.readings[r.id] === undefined)?.id ?? null;
+
+/** The reading being taken: the one last chosen, else the first that is missing when these were asked for. */
+export const selectReading = createSelector(
+  [selectPlan, (state: RootState) => state.editor.reading],
+  (plan, chosen) => (chosen === undefined ? firstToMeasure(plan) : chosen),
+);
