@@ -1,7 +1,8 @@
 const preset = require('jest-expo/jest-preset');
-const [babel] = Object.entries(preset.transform)
-  .filter(([pattern]) => pattern.includes('[jt]sx'))
-  .map(([, transform]) => transform);
+const SCRIPTS = '\\.[jt]sx?$';
+const [transformer, options] = preset.transform[SCRIPTS];
+// Compiled as the app is.
+const babel = [transformer, { ...options, caller: { ...options.caller, supportsReactCompiler: true } }];
 
 module.exports = {
   displayName: 'app',
@@ -13,7 +14,7 @@ module.exports = {
   transformIgnorePatterns: [
     '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink|lucide-react-native)(/|$|-))',
   ],
-  transform: { ...preset.transform, '\\.mjs$': babel },
+  transform: { ...preset.transform, [SCRIPTS]: babel, '\\.mjs$': babel },
   moduleNameMapper: {
     '\\.woff2$': '<rootDir>/src/testing/fontStub.ts',
     '^@zt/core$': '<rootDir>/../core/src/index.ts',

@@ -1,3 +1,4 @@
+import { BARE_APP, weighBareApp } from './bareApp.mjs';
 import { openDemo } from './lib.mjs';
 
 /**
@@ -13,11 +14,12 @@ const sorted = (values) => [...values].sort((a, b) => a - b);
 const median = (values) => sorted(values)[Math.floor(values.length / 2)] ?? Number.NaN;
 const p95 = (values) => sorted(values)[Math.floor(values.length * 0.95)] ?? Number.NaN;
 
+const bareScripts = weighBareApp();
 const { url, browser, close } = await openDemo();
 
 /** A page of a phone whose processor is as slow as asked. */
-async function slowPage() {
-  const page = await browser.newPage({ viewport: PHONE });
+async function slowPage(on = browser) {
+  const page = await on.newPage({ viewport: PHONE });
   const session = await page.context().newCDPSession(page);
   await session.send('Network.enable');
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
@@ -93,22 +95,50 @@ const keystrokes = (page, text) =>
     [...text].map((key) => () => page.keyboard.press(key)),
   );
 
+/** Until a page shows what it is for and rests, ms. */
+async function usableAfter(page, address, shown) {
+  const begun = Date.now();
+  await page.goto(address);
+  await shown().waitFor();
+  await page.evaluate(() => new Promise((idle) => requestIdleCallback(idle)));
+  return Date.now() - begun;
+}
+
+/** Until the bare app's one word is shown, ms, first and again. */
+async function bareAppUsable() {
+  const bare = await openDemo({ web: BARE_APP });
+  const { page } = await slowPage(bare.browser);
+  const word = () => page.getByText('Bare');
+  const times = [await usableAfter(page, bare.url, word), await usableAfter(page, bare.url, word)];
+  await bare.close();
+  return times;
+}
+
 const row = (what, value, beside = '') => console.log(`${what.padEnd(46)} ${value.padStart(10)}  ${beside}`);
 const ms = (value) => `${value.toFixed(1)} ms`;
 
 console.log(`\nA phone, its processor at 1/${SLOWER}:`);
 const { page, session } = await slowPage();
 let bytes = 0;
-session.on('Network.loadingFinished', ({ encodedDataLength }) => {
+let scripts = 0;
+const isScript = new Set();
+session.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && isScript.add(requestId));
+session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
   bytes += encodedDataLength;
+  if (isScript.has(requestId)) scripts += encodedDataLength;
 });
-const begun = Date.now();
-await page.goto(url + TICKET);
-await page.getByTestId('sheet').waitFor();
-await page.evaluate(() => new Promise((idle) => requestIdleCallback(idle)));
-row('a ticket is usable after', ms(Date.now() - begun));
+const [bareFirst, bareAgain] = await bareAppUsable();
+const timesBare = (time, bare) => `${(time / bare).toFixed(2)} × a bare app (${ms(bare)})`;
+const first = await usableAfter(page, url + TICKET, () => page.getByTestId('sheet'));
+row('a ticket is usable after', ms(first), timesBare(first, bareFirst));
 await page.waitForLoadState('networkidle');
-row('fetched at the first visit of a ticket', `${(bytes / 1000).toFixed(0)} kB`);
+const kB = (value) => `${(value / 1000).toFixed(0)} kB`;
+row('fetched at the first visit of a ticket', kB(bytes));
+row(
+  'of that scripts',
+  kB(scripts),
+  `${(scripts / bareScripts).toFixed(2)} × a bare app (${kB(bareScripts)})`,
+);
 
 const at = await designAt(page);
 const own = await drag(page, at);
@@ -126,10 +156,8 @@ row('a keystroke, median', ms(median(typed)));
 row('a keystroke, p95', ms(p95(typed)));
 
 bytes = 0;
-const again = Date.now();
-await page.goto(url + TICKET);
-await page.getByTestId('sheet').waitFor();
-row('a ticket is usable again after', ms(Date.now() - again));
+const again = await usableAfter(page, url + TICKET, () => page.getByTestId('sheet'));
+row('a ticket is usable again after', ms(again), timesBare(again, bareAgain));
 await page.waitForLoadState('networkidle');
-row('fetched at the next visit', `${(bytes / 1000).toFixed(0)} kB`);
+row('fetched at the next visit', kB(bytes));
 await close();

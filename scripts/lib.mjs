@@ -115,8 +115,8 @@ export function startServer(env, { watch = false } = {}) {
   return child;
 }
 
-/** A shop of its own with the demo's data, and a browser to look at it; `close` takes both away. */
-export async function openDemo() {
+/** A shop of its own with the demo's data, and a browser to look at it, in this web app; `close` takes both away. */
+export async function openDemo({ web } = {}) {
   ensurePackages();
   ensureWebApp();
   if (!ensureChromium()) process.exit(1);
@@ -124,7 +124,13 @@ export async function openDemo() {
   const folder = mkdtempSync(join(tmpdir(), 'thimble-demo-'));
   const server = spawn(bin('tsx'), [join(ROOT, 'server/src/main.ts')], {
     cwd: ROOT,
-    env: { ...process.env, PORT: '0', ZT_DEMO: '1', ZT_DATA: join(folder, 'shop.db') },
+    env: {
+      ...process.env,
+      PORT: '0',
+      ZT_DEMO: '1',
+      ZT_DATA: join(folder, 'shop.db'),
+      ...(web ? { ZT_WEB: web } : {}),
+    },
   });
   const url = await new Promise((ready) =>
     server.stdout.on('data', (chunk) => ready(/http:\S+/.exec(chunk)?.[0])),

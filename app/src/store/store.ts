@@ -5,7 +5,7 @@ import { api } from '../services/api';
 import { createAutosave } from './autosave';
 import { editorReducer } from './editor';
 
-const rootReducer = combineReducers({ editor: editorReducer, [api.reducerPath]: api.reducer });
+export const rootReducer = combineReducers({ editor: editorReducer, [api.reducerPath]: api.reducer });
 
 /** A store with autosave; tests make their own. */
 export function makeStore() {

@@ -1,14 +1,12 @@
-import { converter, parse } from 'culori';
 import { randomLcg } from 'd3-random';
 import { colourDifference, lightnessOf } from '../base/colour/colour';
+import { parse, toLch } from '../base/colour/modes';
 import { shortTurnDeg } from '../base/geometry/point';
 import { numberFor } from '../catalogue/houseNumber';
 import { LAYER_NUMBERS } from '../catalogue/numbers/layers';
 import type { HouseRules } from '../model/houseRules';
 import type { Thread } from '../model/shelf';
 import { spoolsOf } from './spools';
-
-const toLch = converter('lch65');
 
 /** Hues nearer than this, degrees, are the same to the eye. */
 const SAME_HUE_DEG = 16;

@@ -1,7 +1,6 @@
-import { converter, differenceCiede2000, nearest, parse } from 'culori';
+import { differenceCiede2000, nearest, parse, toLab } from './modes';
 import { COLOUR_NAMES } from './names';
 
-const toLab = converter('lab65');
 const difference = differenceCiede2000();
 
 /** CIE L* (0 black to 100 white, D65) of a hex colour. An unreadable colour counts as mid grey (50). */

@@ -1,8 +1,5 @@
-import { converter, formatHex } from 'culori';
 import { randomLcg } from 'd3-random';
-
-const toLab = converter('lab65');
-const toRgb = converter('rgb');
+import { formatHex, toLab, toRgb } from './modes';
 
 interface Lab {
   l: number;

@@ -1,5 +1,5 @@
-import { formatHex, parse } from 'culori';
 import type { INode } from 'svgson';
+import { formatHex, parse } from '../../../base/colour/modes';
 
 /** The inherited presentation of an element, as far as stitching asks. */
 export interface Style {
