@@ -1,6 +1,8 @@
 import { type DisplayUnits, formatLength, type KeyStep, type Keys, keysNeeded, mm, say } from '@zt/core';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
+import { Row } from './ui/Row';
+import { Stack } from './ui/Stack';
 import { Txt } from './ui/Txt';
 
 function Key({ name, value, small = false }: { name: string; value: string; small?: boolean }) {
@@ -59,11 +61,11 @@ export function KeyRow({ keys, order, units }: KeyRowProps) {
   const numbered = (step: KeyStep) =>
     order.length > 1 && order.includes(step) ? `${order.indexOf(step) + 1}. ${NAMES[step]}` : NAMES[step];
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Txt as="label" tone="graphite">
         {keysNeeded(keys) ? 'Key in, from “centred, upright”:' : 'Nothing to key in: centred, upright.'}
       </Txt>
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+      <Row wrap>
         {shown.map((step) => (
           <Key
             key={step}
@@ -72,7 +74,7 @@ export function KeyRow({ keys, order, units }: KeyRowProps) {
             small={step === 'move' && moves !== ''}
           />
         ))}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

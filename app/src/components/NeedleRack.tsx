@@ -1,8 +1,9 @@
 import { type FittedNeedle, NEEDLES } from '@zt/core';
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { usePalette } from '../theme/palette';
 import { oneDigit } from './figures';
+import { Row } from './ui/Row';
 import { Txt } from './ui/Txt';
 
 const WIDTH = 46;
@@ -28,11 +29,7 @@ interface NeedleRackProps {
 export function NeedleRack({ needles, mostHours, chosen, onChoose }: NeedleRackProps) {
   const p = usePalette();
   return (
-    <View
-      role="radiogroup"
-      aria-label="Needles of this machine"
-      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 4 }}
-    >
+    <Row gap={4} wrap role="radiogroup" aria-label="Needles of this machine">
       {needles.map(({ type, hours, thread }, i) => {
         const worn = Math.min(1, hours / mostHours);
         const what = type ? NEEDLES[type].name : 'not said which';
@@ -79,6 +76,6 @@ export function NeedleRack({ needles, mostHours, chosen, onChoose }: NeedleRackP
           </Pressable>
         );
       })}
-    </View>
+    </Row>
   );
 }

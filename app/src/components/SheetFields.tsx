@@ -1,6 +1,6 @@
 import { BONDS, FASTENINGS, type Sheet, STABILIZER_IDS, STABILIZERS, WHERES } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from './ui/Choice';
+import { Stack } from './ui/Stack';
 
 const STABILIZER_OPTIONS = STABILIZER_IDS.map((id) => ({ id, name: STABILIZERS[id].name }));
 const same = <T extends string>(ids: readonly T[]) => ids.map((id) => ({ id, name: id }));
@@ -16,7 +16,7 @@ interface SheetFieldsProps {
 export function SheetFields({ sheet, number, onSheet }: SheetFieldsProps) {
   const set = (next: Partial<Sheet>) => onSheet({ ...sheet, ...next });
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Choice
         label={`Sheet ${number}, from the cloth down`}
         small
@@ -45,6 +45,6 @@ export function SheetFields({ sheet, number, onSheet }: SheetFieldsProps) {
         chosen={sheet.fastening}
         onChoose={(fastening) => set({ fastening })}
       />
-    </View>
+    </Stack>
   );
 }

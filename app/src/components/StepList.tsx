@@ -1,6 +1,7 @@
 import { type DisplayUnits, type Phrase, type Quantity, say } from '@zt/core';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
+import { Stack } from './ui/Stack';
 import { Txt } from './ui/Txt';
 
 export interface ListedStep {
@@ -42,14 +43,14 @@ export function StepList({ steps, units }: { steps: readonly ListedStep[]; units
               {String(i + 1)}
             </Txt>
           </View>
-          <View style={{ flex: 1 }}>
+          <Stack grow>
             <Txt>{say(step.text, units)}</Txt>
             {step.hint ? (
               <Txt as="small" tone="graphite">
                 {say(step.hint, units)}
               </Txt>
             ) : null}
-          </View>
+          </Stack>
           {step.figure ? <Txt as="figure">{say([step.figure], units).replace(/ (in|mm)$/, '')}</Txt> : null}
         </View>
       ))}

@@ -2,6 +2,7 @@ import { type DisplayUnits, type Mend, say } from '@zt/core';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Press } from './ui/Press';
+import { Row } from './ui/Row';
 import { Txt } from './ui/Txt';
 
 /** A mend that is on the sheet for trial: what it brings and costs, to take or to leave. */
@@ -36,10 +37,10 @@ export function Trial({
         {say(mend.result, units)}
       </Txt>
       {mend.cost ? <Txt as="small">{`Cost: ${say(mend.cost, units)}`}</Txt> : null}
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+      <Row>
         <Press kind="main" title="Do it" label={`Do it: ${label}`} onPress={onTake} />
         <Press title="Leave it" onPress={onLeave} />
-      </View>
+      </Row>
     </View>
   );
 }

@@ -1,6 +1,8 @@
-import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
+import { Callout } from './ui/Callout';
 import { Press } from './ui/Press';
+import { Row } from './ui/Row';
+import { Stack } from './ui/Stack';
 import { Txt } from './ui/Txt';
 
 interface UndoBarProps {
@@ -11,24 +13,15 @@ interface UndoBarProps {
 
 /** Says what was taken away, and puts it back. */
 export function UndoBar({ text, onPutBack }: UndoBarProps) {
-  const p = usePalette();
+  const _p = usePalette();
   return (
-    <View
-      role="status"
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 12,
-        backgroundColor: p.shade,
-        borderLeftWidth: 4,
-        borderColor: p.moss,
-        padding: 10,
-      }}
-    >
-      <View style={{ flex: 1 }}>
-        <Txt>{text}</Txt>
-      </View>
-      <Press title="Put it back" onPress={onPutBack} />
-    </View>
+    <Callout tone="moss" role="status">
+      <Row gap={12} align="middle">
+        <Stack grow>
+          <Txt>{text}</Txt>
+        </Stack>
+        <Press title="Put it back" onPress={onPutBack} />
+      </Row>
+    </Callout>
   );
 }

@@ -1,7 +1,7 @@
 import { CLOTH_TRAITS, DENSITY_CLASSES, USE_TRAITS, type WayApplies } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from './ui/Choice';
 import { Some } from './ui/Some';
+import { Stack } from './ui/Stack';
 
 const METHODS = [
   { id: 'either', name: 'either' },
@@ -19,7 +19,7 @@ export function WayApplyFields({
 }) {
   const set = (next: Partial<WayApplies>) => onApplies({ ...applies, ...next });
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <Some
         label="On which cloth"
         options={CLOTH_TRAITS}
@@ -50,6 +50,6 @@ export function WayApplyFields({
         chosen={applies.plainLettering ? 'yes' : 'no'}
         onChoose={(id) => set({ plainLettering: id === 'yes' })}
       />
-    </View>
+    </Stack>
   );
 }

@@ -1,8 +1,9 @@
 import type { SetAside } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { UndoBar } from '../components/UndoBar';
+import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
 import { Txt } from '../components/ui/Txt';
 import {
   useMendRowMutation,
@@ -14,7 +15,7 @@ import { usePalette } from '../theme/palette';
 
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
 export function SetAsideRows({ place }: { place: SetAside['place'] }) {
-  const p = usePalette();
+  const _p = usePalette();
   const { data } = useSetAsideQuery();
   const [mend, mending] = useMendRowMutation();
   const [remove] = useRemoveRowMutation();
@@ -33,14 +34,10 @@ export function SetAsideRows({ place }: { place: SetAside['place'] }) {
         />
       ) : null}
       {rows.map((row) => (
-        <View
-          key={row.id}
-          role="alert"
-          style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.madder, padding: 12, gap: 6 }}
-        >
+        <Callout tone="madder" key={row.id} role="alert">
           <Txt as="strong">{`“${row.name}” cannot be read, and is set aside`}</Txt>
           <Txt as="small">{`${row.why} All else is as it was.`}</Txt>
-          <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+          <Row wrap>
             {row.canMend ? (
               <Press
                 title="Mend it"
@@ -57,8 +54,8 @@ export function SetAsideRows({ place }: { place: SetAside['place'] }) {
                 setRemoved(row);
               }}
             />
-          </View>
-        </View>
+          </Row>
+        </Callout>
       ))}
       {mending.isError ? (
         <Txt tone="madder" live>

@@ -1,5 +1,5 @@
 import { type ShelfUse, say, usesInWords } from '@zt/core';
-import { View } from 'react-native';
+import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { useShop } from './useShop';
 
@@ -8,7 +8,7 @@ export function Took({ uses }: { uses: readonly ShelfUse[] }) {
   const { units } = useShop();
   if (uses.length === 0) return null;
   return (
-    <View testID="took" style={{ gap: 2 }}>
+    <Stack testID="took" gap={2}>
       <Txt as="heading" level={2}>
         Taken off the shelf
       </Txt>
@@ -17,6 +17,6 @@ export function Took({ uses }: { uses: readonly ShelfUse[] }) {
           {say(line, units)}
         </Txt>
       ))}
-    </View>
+    </Stack>
   );
 }

@@ -1,7 +1,8 @@
 import { boundsAt, isNameTaken, readField, SHELF_ITEMS, type Shelf, type ShelfNoun, say } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Stack } from '../components/ui/Stack';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
 import { newId } from '../hooks/newId';
@@ -31,8 +32,8 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
     setName('');
   };
   return (
-    <View style={{ gap: 4 }}>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
+    <Stack gap={4}>
+      <Row align="end">
         <TextField grow label={label} value={name} onText={setName} placeholder={placeholder} error={error} />
         <Press
           title="Keep"
@@ -40,7 +41,7 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
           disabled={name.trim() === '' || twice || error !== null}
           onPress={keep}
         />
-      </View>
+      </Row>
       {twice ? (
         <Txt as="small" tone="madder" live>
           {`There is a “${name.trim()}” already. Keep this one under another name.`}
@@ -54,6 +55,6 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
           live
         >{`“${kept}” could not be kept. The ticket is as it was; try again.`}</Txt>
       ) : null}
-    </View>
+    </Stack>
   );
 }

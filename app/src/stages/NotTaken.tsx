@@ -1,7 +1,8 @@
 import { fieldName, refusalInWords, type Stage, say, stageOfField, TicketSchema } from '@zt/core';
-import { View } from 'react-native';
 import { UndoBar } from '../components/UndoBar';
+import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';
+import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { useTicket, useUnits } from '../hooks/useTicket';
 import { useRestoreTicketMutation } from '../services/ticketsApi';
@@ -17,22 +18,19 @@ const MOST_REFUSED = 3;
 export function NotTaken({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
   const ticket = useTicket();
   const units = useUnits();
-  const p = usePalette();
+  const _p = usePalette();
   const { refused, save } = useAppSelector((state) => state.editor);
   if (refused.length === 0) return null;
   const shown = refused.slice(0, MOST_REFUSED);
   return (
-    <View
-      role="alert"
-      style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.madder, padding: 12, gap: 4 }}
-    >
+    <Callout tone="madder" gap={4} role="alert">
       <Txt as="strong">
         {save === 'refused'
           ? 'The shop’s computer does not take this ticket. What you typed is here; change what is named, and it saves.'
           : 'Not taken; all else is as you made it.'}
       </Txt>
       {shown.map(({ at, message }) => (
-        <View key={`${at} ${message}`} style={{ gap: 2 }}>
+        <Stack key={`${at} ${message}`} gap={2}>
           <Txt>
             {say(
               refusalInWords(TicketSchema, { at, message }, at === '' ? '' : fieldName(at, ticket)),
@@ -46,9 +44,9 @@ export function NotTaken({ stage, onStage }: { stage: Stage; onStage: (stage: St
               onPress={() => onStage(stageOfField(at))}
             />
           )}
-        </View>
+        </Stack>
       ))}
-    </View>
+    </Callout>
   );
 }
 

@@ -2,8 +2,10 @@ import { answerOf, deckOf, isInTheWay, STAGE_QUESTIONS, STAGES, type Stage, say 
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
+import { Bar } from '../components/ui/Bar';
 import { IconPress } from '../components/ui/IconPress';
 import { Press } from '../components/ui/Press';
+import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { useKeys } from '../hooks/useKeys';
@@ -40,24 +42,13 @@ const SAVE_WORDS = {
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   const ticket = useTicket('name', 'customer');
   const plan = usePlan('piece');
-  const p = usePalette();
+  const _p = usePalette();
   const save = useAppSelector((state) => state.editor.save);
   const fabric = plan.piece.fabric.name;
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 6,
-        paddingHorizontal: 6,
-        paddingVertical: 6,
-        backgroundColor: p.paper,
-        borderBottomWidth: 1.5,
-        borderColor: p.ink,
-      }}
-    >
+    <Bar at="top">
       <IconPress icon="back" label="Back to the bench" onPress={onBack} />
-      <View style={{ flex: 1 }}>
+      <Stack grow>
         <Txt as="heading" level={1} lines={1}>
           {ticket.name || 'New ticket'}
         </Txt>
@@ -70,9 +61,9 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
         >
           {[SAVE_WORDS[save], ticket.customer || fabric.toLowerCase()].filter(Boolean).join(' · ')}
         </Txt>
-      </View>
+      </Stack>
       <UnitsToggle units={shop.units} onUnits={shop.setUnits} />
-    </View>
+    </Bar>
   );
 }
 
@@ -80,7 +71,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   const ticket = useTicket('id');
   const plan = usePlan();
   const rules = useRules();
-  const p = usePalette();
+  const _p = usePalette();
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { past, future } = useAppSelector((state) => state.editor);
@@ -93,27 +84,16 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
     onStage(next);
   };
   return (
-    <View
-      style={{
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 8,
-        paddingHorizontal: 12,
-        paddingVertical: 8,
-        borderTopWidth: 1,
-        borderColor: p.hairline,
-        backgroundColor: p.panel,
-      }}
-    >
+    <Bar at="foot">
       <IconPress icon="undo" label="Undo" disabled={past.length === 0} onPress={() => dispatch(undone())} />
       <IconPress icon="redo" label="Redo" disabled={future.length === 0} onPress={() => dispatch(redone())} />
-      <View style={{ flex: 1 }} />
+      <Stack grow />
       {deckOf(stage, plan, rules).length > 0 ? (
         <Press title="At the table" onPress={() => router.push(`/ticket/${ticket.id}/card/${stage}`)} />
       ) : null}
       {Action ? <Action /> : null}
       {next ? <Press kind="main" title={`On to ${STAGE_NAMES[next]}`} onPress={goOn} /> : null}
-    </View>
+    </Bar>
   );
 }
 
@@ -153,11 +133,11 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
           />
         ))}
       {blocked && stage !== 'log' ? (
-        <View style={{ gap: 10 }}>
+        <Stack gap={10}>
           <Txt as="heading" level={2}>{`${STAGE_NAMES[stage]} waits for ${STAGE_NAMES[waitsFor]}`}</Txt>
           <Txt>Nothing is worked out from numbers that are missing or cannot be right.</Txt>
           <Press kind="main" title={`Go to ${STAGE_NAMES[waitsFor]}`} onPress={() => onStage(waitsFor)} />
-        </View>
+        </Stack>
       ) : (
         <Body />
       )}
@@ -184,10 +164,7 @@ function TrialRibbon() {
         borderColor: p.ink,
       }}
     >
-      <Txt
-        as="label"
-        style={{ color: p.onTape }}
-      >{`Trial, nothing changed yet: ${say(trial?.label ?? [], units)}`}</Txt>
+      <Txt as="label" tone="onTape">{`Trial, nothing changed yet: ${say(trial?.label ?? [], units)}`}</Txt>
     </View>
   );
 }

@@ -1,5 +1,6 @@
-import { View } from 'react-native';
 import { Chip } from './Chip';
+import { Row } from './Row';
+import { Stack } from './Stack';
 import { Txt } from './Txt';
 
 interface ChoiceProps<T extends string> {
@@ -22,13 +23,13 @@ export function Choice<T extends string>({
   small = false,
 }: ChoiceProps<T>) {
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       {quiet ? null : (
         <Txt as="label" tone="graphite">
           {label}
         </Txt>
       )}
-      <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+      <Row gap={6} wrap role="radiogroup" aria-label={label}>
         {options.map(({ id, name, detail }) => (
           <Chip
             key={id}
@@ -40,7 +41,7 @@ export function Choice<T extends string>({
             onPress={() => onChoose(id)}
           />
         ))}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

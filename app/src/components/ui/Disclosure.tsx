@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { usePalette } from '../../theme/palette';
+import { Callout } from './Callout';
 import { Txt } from './Txt';
 
 interface DisclosureProps {
@@ -12,7 +13,7 @@ interface DisclosureProps {
 
 /** A dotted word that opens what it speaks of, below it. */
 export function Disclosure({ title, label, children, startOpen = false }: DisclosureProps) {
-  const p = usePalette();
+  const _p = usePalette();
   const [open, setOpen] = useState(startOpen);
   return (
     <View style={{ gap: 6, maxWidth: '100%' }}>
@@ -31,13 +32,7 @@ export function Disclosure({ title, label, children, startOpen = false }: Disclo
           {open ? `${title.replace('?', '')}: close` : title}
         </Txt>
       </Pressable>
-      {open ? (
-        <View
-          style={{ backgroundColor: p.shade, borderLeftWidth: 4, borderColor: p.tape, padding: 12, gap: 6 }}
-        >
-          {children}
-        </View>
-      ) : null}
+      {open ? <Callout tone="tape">{children}</Callout> : null}
     </View>
   );
 }

@@ -2,6 +2,7 @@ import { formatLength, stepOf } from '@zt/core';
 import { View } from 'react-native';
 import { useDraft, useFields } from './fields';
 import { Press } from './Press';
+import { Row } from './Row';
 import { TextField } from './TextField';
 
 export interface LengthFieldProps {
@@ -44,7 +45,7 @@ export function LengthField({
     draft.put(Math.min(most, Math.max(0, least, next)));
   };
   return (
-    <View style={{ flexDirection: 'row', gap: 6, alignItems: 'flex-start' }}>
+    <Row gap={6} align="start">
       <TextField
         grow
         label={label}
@@ -62,6 +63,6 @@ export function LengthField({
           <Press title="+" label={`${label}: more`} onPress={() => step(1)} />
         </View>
       ) : null}
-    </View>
+    </Row>
   );
 }

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { usePalette } from '../../theme/palette';
+import { Bar } from './Bar';
+import { Stack } from './Stack';
 import { Txt } from './Txt';
 
 interface ScreenProps {
@@ -18,19 +20,8 @@ export function Screen({ title, subtitle, aside, children, foot }: ScreenProps) 
   const p = usePalette();
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.panel }}>
-      <View
-        style={{
-          flexDirection: 'row',
-          alignItems: 'center',
-          gap: 8,
-          paddingHorizontal: 16,
-          paddingVertical: 10,
-          backgroundColor: p.paper,
-          borderBottomWidth: 1.5,
-          borderColor: p.ink,
-        }}
-      >
-        <View style={{ flex: 1 }}>
+      <Bar at="top">
+        <Stack grow>
           <Txt as="title" level={1}>
             {title}
           </Txt>
@@ -39,9 +30,9 @@ export function Screen({ title, subtitle, aside, children, foot }: ScreenProps) 
               {subtitle}
             </Txt>
           ) : null}
-        </View>
+        </Stack>
         {aside}
-      </View>
+      </Bar>
       <ScrollView
         tabIndex={0}
         style={{ flex: 1 }}

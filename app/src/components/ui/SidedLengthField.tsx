@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Choice } from './Choice';
 import { useFields } from './fields';
 import { LengthField } from './LengthField';
+import { Row } from './Row';
 
 interface SidedLengthFieldProps {
   label: string;
@@ -32,7 +33,7 @@ export function SidedLengthField({ label, at, mm, sides, onLength }: SidedLength
     if (!isOpen) put(Math.abs(mm), way);
   };
   return (
-    <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+    <Row align="end" wrap>
       <View style={{ flexGrow: 1, flexBasis: 110 }}>
         <LengthField
           label={label}
@@ -53,6 +54,6 @@ export function SidedLengthField({ label, at, mm, sides, onLength }: SidedLength
         chosen={side}
         onChoose={choose}
       />
-    </View>
+    </Row>
   );
 }

@@ -1,5 +1,6 @@
-import { View } from 'react-native';
 import { Chip } from './Chip';
+import { Row } from './Row';
+import { Stack } from './Stack';
 import { Txt } from './Txt';
 
 interface SomeProps<T extends string> {
@@ -12,17 +13,17 @@ interface SomeProps<T extends string> {
 /** Any of a few, all in sight; none chosen stands for any. */
 export function Some<T extends string>({ label, options, chosen, onChoose }: SomeProps<T>) {
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Txt as="label" tone="graphite">
         {chosen.length === 0 ? `${label}: any` : label}
       </Txt>
-      <View role="group" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+      <Row gap={6} wrap role="group" aria-label={label}>
         {options.map((id) => {
           const on = chosen.includes(id);
           const next = on ? chosen.filter((other) => other !== id) : [...chosen, id];
           return <Chip key={id} role="checkbox" name={id} on={on} small onPress={() => onChoose(next)} />;
         })}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

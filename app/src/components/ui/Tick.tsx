@@ -1,7 +1,8 @@
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 import { Icon } from './Icon';
+import { Stack } from './Stack';
 import { Txt } from './Txt';
 
 interface TickProps {
@@ -22,9 +23,9 @@ export function Tick({ title, on, onToggle }: TickProps) {
       style={{ flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: TARGET, paddingVertical: 4 }}
     >
       <Icon name={on ? 'ticked' : 'unticked'} size={24} color={on ? p.moss : p.graphite} />
-      <View style={{ flex: 1 }}>
+      <Stack grow>
         <Txt>{title}</Txt>
-      </View>
+      </Stack>
     </Pressable>
   );
 }

@@ -11,6 +11,9 @@ const VARIANTS = {
   strong: { fontFamily: FONTS.medium, fontSize: 16, lineHeight: 22 },
   small: { fontFamily: FONTS.plain, fontSize: 14, lineHeight: 19 },
   label: { fontFamily: FONTS.medium, fontSize: 14, lineHeight: 19 },
+  /** Read from a step away, on a card. */
+  step: { fontFamily: FONTS.title, fontSize: 26, lineHeight: 33 },
+  aside: { fontFamily: FONTS.plain, fontSize: 18, lineHeight: 24 },
   figure: { fontFamily: FONTS.bold, fontSize: 22, lineHeight: 27 },
   huge: { fontFamily: FONTS.bold, fontSize: 72, lineHeight: 80 },
 } satisfies Record<string, TextStyle>;

@@ -20,7 +20,9 @@ import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
 import { UndoBar } from '../../components/UndoBar';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
@@ -104,7 +106,7 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
         }}
       >
         <Thumbnail plan={row.plan} />
-        <View style={{ flex: 1, gap: 3 }}>
+        <Stack gap={2} grow>
           <Txt as="heading" level={2}>
             {ticket.name || 'New ticket'}
           </Txt>
@@ -115,14 +117,7 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
           <Txt as="strong" tone={trouble ? 'madder' : 'ink'}>
             {text}
           </Txt>
-          <View
-            style={{
-              flexDirection: 'row',
-              alignItems: 'center',
-              justifyContent: 'space-between',
-              marginTop: 2,
-            }}
-          >
+          <Row align="middle" spread>
             <View
               style={{
                 backgroundColor: p.tape,
@@ -141,8 +136,8 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
             <Txt as="small" tone="graphite">
               {DUE_WORDS(ticket.due)}
             </Txt>
-          </View>
-        </View>
+          </Row>
+        </Stack>
       </Pressable>
     </Link>
   );
@@ -165,14 +160,14 @@ function NotSaved() {
   return waiting
     .filter(({ conflict, refused }) => conflict || refused.length > 0)
     .map(({ ticket, conflict }) => (
-      <View key={ticket.id} role="alert" style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
-        <View style={{ flex: 1 }}>
+      <Row gap={12} align="middle" key={ticket.id} role="alert">
+        <Stack grow>
           <Txt tone="madder">
             {`“${ticket.name || 'New ticket'}” is not saved: ${conflict ? 'it was changed elsewhere' : 'something on it is not taken'}.`}
           </Txt>
-        </View>
+        </Stack>
         <Press title="Open it" onPress={() => router.push(`/ticket/${ticket.id}/piece`)} />
-      </View>
+      </Row>
     ));
 }
 
@@ -196,7 +191,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const subtitle = `${format(new Date(), 'EEEE')}, ${rows.length} ${rows.length === 1 ? 'piece' : 'pieces'}, ${Math.round(minutes)} min of stitching`;
   const start = <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />;
   return (
-    <View style={{ flex: 1 }}>
+    <Stack grow>
       <Screen
         title="Bench"
         subtitle={subtitle}
@@ -222,13 +217,13 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         {tickets.isSuccess && rows.length === 0 ? (
           <Txt>Nothing on the bench. Start a piece, and measure it first.</Txt>
         ) : null}
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+        <Row gap={0} columns>
           {found.map((row) => (
             <TicketRow key={row.kept.ticket.id} row={row} units={shop.units} />
           ))}
-        </View>
+        </Row>
       </Screen>
       <BenchNav />
-    </View>
+    </Stack>
   );
 }

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
-import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 
 const KEYS: readonly [string, string][] = [
@@ -27,14 +28,14 @@ export function KeysScreen() {
       }
     >
       {KEYS.map(([key, does]) => (
-        <View key={key} style={{ flexDirection: 'row', gap: 16 }}>
-          <View style={{ width: 90 }}>
+        <Row key={key} gap={16}>
+          <Stack width={90}>
             <Txt as="strong">{key}</Txt>
-          </View>
-          <View style={{ flex: 1 }}>
+          </Stack>
+          <Stack grow>
             <Txt>{does}</Txt>
-          </View>
-        </View>
+          </Stack>
+        </Row>
       ))}
     </Screen>
   );

@@ -14,6 +14,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View as NativeView, Pressable } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { HoopLayer } from '../../sheet/layers/HoopLayer';
@@ -122,16 +123,16 @@ function Deck({ stage }: { stage: Stage }) {
         <IconPress icon="close" label="Close the cards" onPress={close} />
       </NativeView>
       <NativeView style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-        <NativeView style={{ flex: 1 }}>
+        <Stack grow>
           <CardDrawing card={card} plan={plan} units={units} />
-        </NativeView>
+        </Stack>
         <Pressable
           role="button"
           aria-label="Next step"
           onPress={next}
           style={{ flex: 1, padding: 20, gap: 10, justifyContent: 'center' }}
         >
-          <Txt as="title" style={{ color: LAMP, fontSize: 26, lineHeight: 33 }} live testID="card-text">
+          <Txt as="step" style={{ color: LAMP }} live testID="card-text">
             {say(card.text, units)}
           </Txt>
           {card.figure ? (
@@ -140,10 +141,12 @@ function Deck({ stage }: { stage: Stage }) {
             </Txt>
           ) : null}
           {card.hint ? (
-            <Txt style={{ color: LAMP, fontSize: 18, lineHeight: 24 }}>{say(card.hint, units)}</Txt>
+            <Txt as="aside" style={{ color: LAMP }}>
+              {say(card.hint, units)}
+            </Txt>
           ) : null}
           {card.caution ? (
-            <Txt as="strong" style={{ color: YELLOW, fontSize: 18, lineHeight: 24 }}>
+            <Txt as="aside" style={{ color: YELLOW }}>
               {say(card.caution, units)}
             </Txt>
           ) : null}

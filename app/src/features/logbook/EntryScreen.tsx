@@ -25,7 +25,9 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useEntryQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
@@ -115,8 +117,8 @@ function Entry({ entry }: { entry: KeptEntry }) {
   const pieces = pieceCount(entry.ticket.piece);
   const minutes = Object.entries(entry.log.minutes);
   return (
-    <View style={{ gap: 16 }}>
-      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+    <Stack gap={16}>
+      <Row gap={16} wrap>
         {drawn ? <Thumbnail plan={drawn} size={150} /> : null}
         <View style={{ flex: 1, minWidth: 180, gap: 4 }}>
           <Txt as="strong">
@@ -136,7 +138,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
             </Txt>
           ) : null}
         </View>
-      </View>
+      </Row>
       <Took uses={entry.taken} />
       <Txt as="heading" level={2}>
         As it was done
@@ -153,17 +155,17 @@ function Entry({ entry }: { entry: KeptEntry }) {
               borderColor: p.hairline,
             }}
           >
-            <View style={{ width: 76 }}>
+            <Stack width={76}>
               <Txt as="label" tone="graphite">
                 {name}
               </Txt>
-            </View>
-            <View style={{ flex: 1 }}>
+            </Stack>
+            <Stack grow>
               <Txt as="strong">{used ?? planned}</Txt>
               {used && used !== planned ? (
                 <Txt as="small" tone="graphite">{`planned: ${planned}`}</Txt>
               ) : null}
-            </View>
+            </Stack>
           </View>
         ))}
       </View>
@@ -178,7 +180,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
       {faults.map((f) => (
         <Txt key={f.id} as="small">{`${f.name}. Usually: ${f.causes}. ${say([f.nextTime], units)}`}</Txt>
       ))}
-    </View>
+    </Stack>
   );
 }
 

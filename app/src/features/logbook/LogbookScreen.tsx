@@ -17,6 +17,7 @@ import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useLogbookQuery } from '../../services/logbookApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
@@ -74,19 +75,19 @@ function EntryRow({ entry }: { entry: LogSummary }) {
           alignItems: 'flex-start',
         }}
       >
-        <View style={{ width: 64 }}>
+        <Stack width={64}>
           <Txt as="label" tone="graphite">
             {format(parseISO(entry.loggedAt), 'd MMM')}
           </Txt>
-        </View>
-        <View style={{ flex: 1 }}>
+        </Stack>
+        <Stack grow>
           <Txt as="strong">{entry.pieces > 1 ? `${entry.name}, ${entry.pieces} pieces` : entry.name}</Txt>
           <Txt
             as="small"
             tone="graphite"
           >{`${PIECE_KINDS[entry.kind].name} · ${fabric} · ${entry.method}${off}`}</Txt>
           {entry.note ? <Txt as="small">{entry.note}</Txt> : null}
-        </View>
+        </Stack>
         <Txt as="label" tone={bad ? 'madder' : 'moss'}>
           {OUTCOME_SIGNS[entry.outcome]}
         </Txt>
@@ -104,7 +105,7 @@ export function LogbookScreen() {
     setFilter(({ [id]: _, ...others }) => (value === 'all' ? others : { ...others, [id]: value }));
   const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
   return (
-    <View style={{ flex: 1 }}>
+    <Stack grow>
       <Screen
         title="Logbook"
         subtitle={`${entries.length} ${entries.length === 1 ? 'piece' : 'pieces'}: ${countsOf(entries)}`}
@@ -126,14 +127,14 @@ export function LogbookScreen() {
           ))}
         </Disclosure>
         {logbook.isSuccess && entries.length === 0 ? (
-          <View style={{ gap: 10 }}>
+          <Stack gap={10}>
             <Txt>
               {chosen.length > 0
                 ? 'No piece in the logbook agrees with these.'
                 : 'Nothing is logged yet. A ticket ends here, in its Log stage.'}
             </Txt>
             {chosen.length > 0 ? <Press title="Show all" onPress={() => setFilter({})} /> : null}
-          </View>
+          </Stack>
         ) : null}
         <View>
           {entries.map((entry) => (
@@ -142,6 +143,6 @@ export function LogbookScreen() {
         </View>
       </Screen>
       <BenchNav />
-    </View>
+    </Stack>
   );
 }

@@ -11,7 +11,9 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
@@ -98,16 +100,16 @@ export function NewTicketScreen() {
       {PIECE_FAMILIES.map((family) => {
         const kinds = found.filter(({ kind }) => kind.family === family);
         return kinds.length === 0 ? null : (
-          <View key={family} style={{ gap: 8 }}>
+          <Stack key={family} gap={8}>
             <Txt as="heading" level={2}>
               {family}
             </Txt>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            <Row wrap>
               {kinds.map(({ id, kind, plan }) => (
                 <KindCard key={id} name={kind.name} plan={plan} onStart={() => void start(id)} />
               ))}
-            </View>
-          </View>
+            </Row>
+          </Stack>
         );
       })}
     </Screen>

@@ -1,9 +1,10 @@
 import type { OnPractice } from '@zt/core';
 import { STRAIGHT } from '@zt/core/uses/practice/index';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import type { Practice } from './usePractice';
 
@@ -18,18 +19,18 @@ export function HoopSwitches({ practice, on: { job, state } }: { practice: Pract
   const { press, lie, layAnew } = practice;
   const fitted = job.hoops.find((h) => h.id === state.onId);
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <Txt as="heading" level={2}>
         {fitted ? `${fitted.name}, ${state.latched ? 'latched' : 'not latched'}` : 'No hoop on the carriage'}
       </Txt>
       {fitted ? (
-        <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Row wrap>
           <Press
             title={state.latched ? 'Unlatch' : 'Latch it'}
             onPress={() => press({ press: state.latched ? 'unlatch' : 'latch' })}
           />
           <Press title="Take it off" onPress={() => press({ press: 'take-off' })} />
-        </View>
+        </Row>
       ) : (
         <Choice
           label="Put on"
@@ -58,6 +59,6 @@ export function HoopSwitches({ practice, on: { job, state } }: { practice: Pract
         chosen={lie.turnDeg === 0 ? 'straight' : 'crooked'}
         onChoose={(id) => layAnew(id === 'straight' ? STRAIGHT : CROOKED)}
       />
-    </View>
+    </Stack>
   );
 }

@@ -1,10 +1,11 @@
 import { MARK_IDS, MARK_NAMES, type MarkId, type OnPractice } from '@zt/core';
 import { placeWords } from '@zt/core/uses/practice/index';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { tenthMm, withReading } from '../../stages/mount/readings';
@@ -45,32 +46,32 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
   };
   const { turnStepDeg } = job.machine;
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       {mount ? <KeyRow keys={mount.keys} order={mount.keyOrder} units={MACHINE_UNITS} /> : null}
       <Txt testID="needle-at">{`Needle ${placeWords(state.needle)}.`}</Txt>
       <Txt testID="design-at">
         {`Design ${placeWords(state.move)}; turned ${state.turnDeg}°${state.mirror ? ', mirrored' : ''}.`}
       </Txt>
-      <View style={{ flexDirection: 'row', gap: 14, flexWrap: 'wrap' }}>
+      <Row gap={14} wrap>
         <Choice label="Arrows move the" small options={WHAT} chosen={what} onChoose={setWhat} />
         <Choice label="by" small options={STEPS} chosen={step} onChoose={setStep} />
-      </View>
-      <View style={{ flexDirection: 'row', gap: 6, alignItems: 'center' }}>
+      </Row>
+      <Row gap={6} align="middle">
         <Press title="←" label={`${what} left`} onPress={() => go(-1, 0)} />
-        <View style={{ gap: 6 }}>
+        <Stack gap={6}>
           <Press title="↑" label={`${what} away`} onPress={() => go(0, -1)} />
           <Press title="↓" label={`${what} towards you`} onPress={() => go(0, 1)} />
-        </View>
+        </Stack>
         <Press title="→" label={`${what} right`} onPress={() => go(1, 0)} />
-        <View style={{ gap: 6, flex: 1 }}>
+        <Stack gap={6} grow>
           <Press title={`Turn ${turnStepDeg}°`} onPress={() => press({ press: 'turn', deg: turnStepDeg })} />
           <Press title="Mirror" onPress={() => press({ press: 'mirror' })} />
-        </View>
-      </View>
+        </Stack>
+      </Row>
       <Txt as="label" tone="graphite">
         The needle is over a chalked mark: take it as a reading
       </Txt>
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+      <Row wrap>
         {MARK_IDS.map((mark, i) => (
           <Press
             key={mark}
@@ -79,12 +80,12 @@ export function NeedlePad({ practice, on: { job, state } }: { practice: Practice
             onPress={() => read(mark)}
           />
         ))}
-      </View>
+      </Row>
       {ticket.mount.readings.length > 0 ? (
         <Txt as="small" tone="graphite">
           {`${ticket.mount.readings.length} read. With two or more, Mount says how crooked it lies and what to key.`}
         </Txt>
       ) : null}
-    </View>
+    </Stack>
   );
 }

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useTicket } from '../../hooks/useTicket';
 import { WithTicket } from '../../stages/WithTicket';
@@ -48,14 +49,14 @@ function Practised() {
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>
         <IconPress icon="back" label="Back to Mount" onPress={back} />
-        <View style={{ flex: 1 }}>
+        <Stack grow>
           <Txt as="heading" level={1} lines={1}>
             {`Practice: ${ticket.name || 'this ticket'}`}
           </Txt>
           <Txt as="small" tone="graphite" lines={1}>
             {on ? `Stand-in for ${on.job.machine.name}` : 'Stand-in machine'}
           </Txt>
-        </View>
+        </Stack>
       </View>
       {on ? (
         <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
@@ -83,7 +84,7 @@ function Practised() {
               }}
             >
               <Press title="Trace" onPress={() => press({ press: 'trace' })} />
-              <View style={{ flex: 1 }} />
+              <Stack grow />
               <Press
                 kind="main"
                 title={on.state.running ? 'Stop' : 'Start'}

@@ -1,8 +1,11 @@
 import { type OnPractice, say } from '@zt/core';
 import { practiceOutcome } from '@zt/core/uses/practice/index';
-import { View } from 'react-native';
 import { oneDigit } from '../../components/figures';
+import { Callout } from '../../components/ui/Callout';
+import { Meter } from '../../components/ui/Meter';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
@@ -12,52 +15,30 @@ const BACK_STITCHES = 8;
 /** Thread, bobbin, needle and power, and how far the run has come. */
 export function RunSwitches({ practice: { press }, on }: { practice: Practice; on: OnPractice }) {
   const units = useUnits();
-  const p = usePalette();
+  const _p = usePalette();
   const { job, state } = on;
   const stop = job.stops[state.stop];
   const finished = state.halt === 'finished' && !state.running;
   const result = finished ? practiceOutcome(job, state) : null;
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <Txt as="heading" level={2}>
         {stop ? `Colour ${state.stop + 1} of ${job.stops.length}: ${stop.name}` : 'All colours stitched'}
       </Txt>
       {stop ? (
-        <View
-          role="progressbar"
-          aria-label="Stitched of this colour"
-          aria-valuemin={0}
-          aria-valuemax={stop.stitches}
-          aria-valuenow={state.done}
-          style={{ height: 14, borderWidth: 1.5, borderColor: p.ink, borderRadius: 3 }}
-        >
-          <View
-            style={{
-              height: 11,
-              width: `${(100 * state.done) / Math.max(1, stop.stitches)}%`,
-              backgroundColor: stop.hex,
-            }}
-          />
-        </View>
+        <Meter label="Stitched of this colour" value={state.done} most={stop.stitches} colour={stop.hex} />
       ) : null}
       <Txt testID="bobbin">
         {`Bobbin ${oneDigit(state.bobbinM)} m${state.bobbinChanges > 0 ? `, changed ${state.bobbinChanges === 1 ? 'once' : `${state.bobbinChanges} times`}` : ''}. ${Math.round(state.seconds / 60)} min stitched.`}
       </Txt>
       {result ? (
-        <View
-          style={{
-            borderLeftWidth: 8,
-            borderColor: result.good ? p.moss : p.madder,
-            padding: 10,
-            backgroundColor: p.shade,
-          }}
-        >
+        <Callout tone={result.good ? 'moss' : 'madder'} grave>
           <Txt as="strong" testID="outcome">
             {say(result.text, units)}
           </Txt>
-        </View>
+        </Callout>
       ) : null}
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+      <Row wrap>
         {stop && state.threaded !== state.stop ? (
           <Press title={`Thread ${stop.name}`} onPress={() => press({ press: 'thread', stop: state.stop })} />
         ) : null}
@@ -73,11 +54,11 @@ export function RunSwitches({ practice: { press }, on }: { practice: Practice; o
         {state.needleWhole ? null : (
           <Press title="New needle" onPress={() => press({ press: 'new-needle' })} />
         )}
-      </View>
+      </Row>
       <Txt as="small" tone="madder">
         At the real machine: glasses on, hands away from a moving hoop, power off to change the needle. Its
         manual comes first.
       </Txt>
-    </View>
+    </Stack>
   );
 }

@@ -9,13 +9,22 @@ import {
   textOfBelief,
 } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { RuleRow } from './RuleRow';
 
 /** A rule: when it speaks, what it concludes, whose school it is, and which tickets on the bench it decides. */
-function Row({ belief, rules, decides }: { belief: Belief; rules: HouseRules; decides: readonly string[] }) {
+function BeliefRow({
+  belief,
+  rules,
+  decides,
+}: {
+  belief: Belief;
+  rules: HouseRules;
+  decides: readonly string[];
+}) {
   const { school } = belief;
   const followed = !school || schoolFor(rules, school.question) === school.id;
   const schoolName = school ? schoolsOf(school.question).find(([id]) => id === school.id)?.[1] : null;
@@ -47,16 +56,16 @@ export function Beliefs({
   const [sought, setSought] = useState('');
   const found = BELIEFS.filter((belief) => answersTo(textOfBelief(belief, decided.get(belief.id)), sought));
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <TextField label="Find a rule" value={sought} onText={setSought} />
       <Txt as="small" tone="graphite" testID="rules-found">
         {`${found.length} of ${BELIEFS.length}. They stand in the order they decide: of those that speak for a part, the first.`}
       </Txt>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+      <Row gap={0} columns>
         {found.map((belief) => (
-          <Row key={belief.id} belief={belief} rules={rules} decides={decided.get(belief.id) ?? []} />
+          <BeliefRow key={belief.id} belief={belief} rules={rules} decides={decided.get(belief.id) ?? []} />
         ))}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

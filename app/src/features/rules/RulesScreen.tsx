@@ -17,13 +17,16 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
 import { SaveWord } from '../../components/SaveWord';
+import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FieldsContext } from '../../components/ui/fields';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
@@ -98,20 +101,10 @@ function NumberRow({
 /** What the school just chosen changes on the bench. */
 function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
   const { units } = useShop();
-  const p = usePalette();
+  const _p = usePalette();
   const count = tickets.length;
   return (
-    <View
-      role="status"
-      style={{
-        backgroundColor: p.shade,
-        borderLeftWidth: 5,
-        borderColor: p.chalk,
-        padding: 10,
-        marginTop: 6,
-        gap: 4,
-      }}
-    >
+    <Callout tone="chalk" gap={4} role="status">
       <Txt as="strong" testID="changed">
         {count === 0
           ? 'No ticket on the bench changes.'
@@ -120,7 +113,7 @@ function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
       {tickets.map(({ id, name, changes }) => (
         <Txt key={id} as="small">{`${name}: ${changes.map((c) => say(c, units)).join('; ')}`}</Txt>
       ))}
-    </View>
+    </Callout>
   );
 }
 
@@ -138,7 +131,7 @@ export function RulesScreen() {
   const numbers = HOUSE_NUMBERS.filter((number) => answersTo(textOfNumber(number), sought));
   const denominator = rules.units.system === 'in' ? String(rules.units.denominator) : 'mm';
   return (
-    <View style={{ flex: 1 }}>
+    <Stack grow>
       <Screen
         title="House rules"
         subtitle="Where practitioners disagree, your shop decides"
@@ -159,7 +152,7 @@ export function RulesScreen() {
             })
           }
         />
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 16 }}>
+        <Row gap={16} columns>
           {QUESTION_IDS.map((question) => (
             <View key={question} style={{ flexBasis: 320, flexGrow: 1 }}>
               <Choice
@@ -174,7 +167,7 @@ export function RulesScreen() {
               {changed?.question === question ? <Changed tickets={changed.tickets} /> : null}
             </View>
           ))}
-        </View>
+        </Row>
         <Ways rules={rules} decided={decided} onRules={(after) => follow('ways', after)} />
         {changed?.question === 'ways' ? <Changed tickets={changed.tickets} /> : null}
         <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
@@ -188,11 +181,11 @@ export function RulesScreen() {
             </Txt>
           ) : null}
           <FieldsContext.Provider value={fields}>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+            <Row gap={0} columns>
               {numbers.map((number) => (
                 <NumberRow key={number.id} number={number} rules={rules} onRules={put} />
               ))}
-            </View>
+            </Row>
           </FieldsContext.Provider>
         </Disclosure>
         <Txt as="small" tone="graphite">
@@ -201,6 +194,6 @@ export function RulesScreen() {
         </Txt>
       </Screen>
       <BenchNav />
-    </View>
+    </Stack>
   );
 }

@@ -9,11 +9,12 @@ import {
   wayTitle,
 } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { today } from '../../hooks/today';
 import { RuleRow } from './RuleRow';
@@ -42,7 +43,7 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
   const put = (ways: Way[]) => onRules({ ...rules, ways });
   const others = KNOWN_WAYS.filter(({ id }) => !rules.ways.some((way) => way.id === id));
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <Txt as="heading" level={2}>
         Ways of our own
       </Txt>
@@ -51,7 +52,7 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
           ? 'A whole stack that never gives trouble, kept from a ticket’s Layers or taken from below. It is proposed wherever it applies.'
           : 'Proposed wherever they apply, the first before the others; never where their stack must not be.'}
       </Txt>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 32 }}>
+      <Row gap={0} columns>
         {rules.ways.map((way) => {
           const tickets = decided.get(way.id) ?? [];
           return (
@@ -87,7 +88,7 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
             </RuleRow>
           );
         })}
-      </View>
+      </Row>
       {removed ? (
         <Press
           title={`Put our ${removed.name} way back`}
@@ -99,7 +100,7 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
       ) : null}
       {others.length > 0 && rules.ways.length < MOST_WAYS ? (
         <Disclosure title={`Ways other shops hold: ${others.length} to take on`}>
-          <View style={{ gap: 6 }}>
+          <Stack gap={6}>
             {others.map((way) => (
               <Offer
                 key={way.id}
@@ -108,9 +109,9 @@ export function Ways({ rules, decided, onRules }: WaysProps) {
                 onTake={() => put([{ ...way, since: today(), on: true }, ...rules.ways])}
               />
             ))}
-          </View>
+          </Stack>
         </Disclosure>
       ) : null}
-    </View>
+    </Stack>
   );
 }

@@ -1,6 +1,6 @@
 import { type Shelf, STRUCTURES } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
+import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 import { FabricFields } from '../../stages/piece/FabricFields';
 
@@ -15,7 +15,7 @@ export function FabricForm({
   onFabric: (fabric: OwnFabric) => void;
 }) {
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <WordsField
         label="Name"
         at="name"
@@ -37,6 +37,6 @@ export function FabricForm({
         onChoose={(surface) => onFabric({ ...fabric, surface })}
       />
       <FabricFields fabric={fabric} at="" onChange={(changes) => onFabric({ ...fabric, ...changes })} />
-    </View>
+    </Stack>
   );
 }

@@ -9,11 +9,11 @@ import {
   withNeedle,
 } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { NeedleRack } from '../../components/NeedleRack';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 
 const TYPES = (Object.keys(NEEDLES) as NeedleId[]).map((id) => ({ id, name: NEEDLES[id].name }));
 
@@ -31,7 +31,7 @@ export function FittedNeedles({ machine, rules, onMachine }: FittedNeedlesProps)
   const needle = needles[at] ?? { type: null, hours: 0 };
   const which = needles.length === 1 ? 'the needle' : `needle ${at + 1}`;
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       {needles.length > 1 ? (
         <NeedleRack
           needles={needles}
@@ -59,6 +59,6 @@ export function FittedNeedles({ machine, rules, onMachine }: FittedNeedlesProps)
           onChoose={(type) => onMachine(withNeedle(machine, at, { ...needle, type }))}
         />
       </Disclosure>
-    </View>
+    </Stack>
   );
 }

@@ -7,10 +7,10 @@ import {
   type Machine,
   whyHoopCannotBe,
 } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
@@ -46,7 +46,7 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
   const { positions } = hoop;
   const wrong = whyHoopCannotBe(hoop);
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <WordsField label="Name" at="name" value={hoop.name} onText={(name) => onHoop({ ...hoop, name })} />
       <Choice
         label="Start from a usual size, mm"
@@ -112,6 +112,6 @@ export function HoopForm({ hoop, machines, units, onHoop }: HoopFormProps) {
           onToggle={(on) => toggle(id, on)}
         />
       ))}
-    </View>
+    </Stack>
   );
 }

@@ -6,6 +6,8 @@ import { UndoBar } from '../../components/UndoBar';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
@@ -73,11 +75,11 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
   const put = (change: Partial<LooseSheets>) =>
     onLoose(loose.map((was, i) => (i === open ? { ...was, ...change } : was)));
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <Txt as="label" tone="graphite">
         Sheets and offcuts, used before the roll
       </Txt>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' }}>
+      <Row gap={12} align="end" wrap>
         {loose.map((each, i) => (
           <Pile
             key={i}
@@ -95,7 +97,7 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
             setOpen(loose.length);
           }}
         />
-      </View>
+      </Row>
       {usedUp ? (
         <UndoBar
           text={`${sides(usedUp, units)}: used up.`}
@@ -106,7 +108,7 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
         />
       ) : null}
       {sheets ? (
-        <View key={open} style={{ gap: 8 }}>
+        <Stack key={open} gap={8}>
           {SIDES.map(({ id, label }) => (
             <LengthField
               key={id}
@@ -131,8 +133,8 @@ export function LooseEditor({ loose, units, onLoose }: LooseEditorProps) {
               setOpen(null);
             }}
           />
-        </View>
+        </Stack>
       ) : null}
-    </View>
+    </Stack>
   );
 }

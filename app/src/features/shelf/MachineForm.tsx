@@ -1,8 +1,8 @@
 import type { HouseRules, Machine } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { WordsField } from '../../components/ui/WordsField';
 import { FittedNeedles } from './FittedNeedles';
@@ -30,7 +30,7 @@ interface MachineFormProps {
 
 export function MachineForm({ machine, rules, onMachine }: MachineFormProps) {
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <WordsField
         label="Name"
         at="name"
@@ -101,6 +101,6 @@ export function MachineForm({ machine, rules, onMachine }: MachineFormProps) {
         on={machine.trims}
         onToggle={(trims) => onMachine({ ...machine, trims })}
       />
-    </View>
+    </Stack>
   );
 }

@@ -1,8 +1,8 @@
 import { type DisplayUnits, type Material, STABILIZERS, TOPPERS } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 import { LooseEditor } from './LooseEditor';
 
@@ -20,7 +20,7 @@ interface MaterialFormProps {
 
 export function MaterialForm({ material, units, onMaterial }: MaterialFormProps) {
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <WordsField
         label="Name"
         at="name"
@@ -51,6 +51,6 @@ export function MaterialForm({ material, units, onMaterial }: MaterialFormProps)
         units={units}
         onLoose={(loose) => onMaterial({ ...material, loose })}
       />
-    </View>
+    </Stack>
   );
 }

@@ -2,6 +2,7 @@ import { type DisplayUnits, formatLength, type Hoop, SIDES } from '@zt/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
@@ -120,7 +121,7 @@ function LengthTag({
           backgroundColor: p.tape,
         }}
       >
-        <Txt as="label" style={{ color: p.onTape }}>
+        <Txt as="label" tone="onTape">
           {text}
         </Txt>
       </View>
@@ -145,7 +146,7 @@ export function RingEditor({ hoop, units, onHoop }: RingEditorProps) {
     onHoop(both ? { ...hoop, fieldWidthMm: mm, fieldHeightMm: mm } : { ...hoop, [id]: mm });
   };
   return (
-    <View style={{ gap: 8 }}>
+    <Stack gap={8}>
       <Txt as="small">Tap a figure to change it, a side of the ring to put its bracket there.</Txt>
       <View style={{ width: BOX, height: BOX, alignSelf: 'center', backgroundColor: p.paper }}>
         <RingFigure hoop={hoop} />
@@ -168,6 +169,6 @@ export function RingEditor({ hoop, units, onHoop }: RingEditorProps) {
         mm={hoop[chosen]}
         onLength={(mm) => set(chosen, mm)}
       />
-    </View>
+    </Stack>
   );
 }

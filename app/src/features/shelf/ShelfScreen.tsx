@@ -6,15 +6,17 @@ import { SaveWord } from '../../components/SaveWord';
 import { UndoBar } from '../../components/UndoBar';
 import { FieldsContext } from '../../components/ui/fields';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
 import { usePutItemMutation, useRemoveItemMutation } from '../../services/shelfApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { saveStateOf, useShop } from '../../shop/useShop';
+import { ItemRow } from './ItemRow';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
-import { Row } from './Row';
 import { ShoppingList } from './ShoppingList';
 
 type Item = Shelf[ShelfNoun][number];
@@ -74,12 +76,12 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
   };
   return (
     <View>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
-        <View style={{ flex: 1 }}>
+      <Row gap={12} align="middle">
+        <Stack grow>
           <Txt as="heading" level={2}>{`${view.title}: ${items.length}`}</Txt>
-        </View>
+        </Stack>
         {add ? <Press title={`Add ${add.one}`} onPress={addNew} /> : null}
-      </View>
+      </Row>
       {!add && items.length === 0 ? (
         <Txt as="small" tone="graphite">
           Kept from a ticket, under the name you give it there.
@@ -87,7 +89,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
       ) : null}
       {view.above?.()}
       {items.map((item) => (
-        <Row
+        <ItemRow
           key={item.id}
           title={item.name}
           detail={[
@@ -101,7 +103,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
         >
           <ItemForm noun={noun} item={item} />
           <Press kind="link" title="Take it off the shelf" onPress={() => onTakeOff({ noun, item })} />
-        </Row>
+        </ItemRow>
       ))}
     </View>
   );
@@ -120,7 +122,7 @@ export function ShelfScreen() {
     setOpen(null);
   };
   return (
-    <View style={{ flex: 1 }}>
+    <Stack grow>
       <Screen
         title="Shelf"
         subtitle="What you own, and what you keep for the next time"
@@ -152,6 +154,6 @@ export function ShelfScreen() {
         ))}
       </Screen>
       <BenchNav />
-    </View>
+    </Stack>
   );
 }

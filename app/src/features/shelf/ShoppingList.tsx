@@ -2,6 +2,7 @@ import { type ShoppingLine, shoppingList } from '@zt/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { amount } from '../../components/figures';
+import { Callout } from '../../components/ui/Callout';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useShop } from '../../shop/useShop';
@@ -18,11 +19,11 @@ const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
 export function ShoppingList() {
   const { shelf, rules } = useShop();
   const tickets = useBenchTickets();
-  const p = usePalette();
+  const _p = usePalette();
   const lines = useMemo(() => shoppingList(tickets, shelf, rules), [tickets, shelf, rules]);
   if (lines.length === 0) return null;
   return (
-    <View style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.chalk, padding: 12, gap: 6 }}>
+    <Callout tone="chalk">
       <Txt as="heading" level={2}>
         Shopping list
       </Txt>
@@ -37,6 +38,6 @@ export function ShoppingList() {
           ) : null}
         </View>
       ))}
-    </View>
+    </Callout>
   );
 }

@@ -1,7 +1,7 @@
 import { type Machine, SUPPLIES, SUPPLY_TYPES, type Supply } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 
 const TYPES = SUPPLY_TYPES.map((id) => ({ id, name: SUPPLIES[id].name }));
@@ -18,7 +18,7 @@ export function SupplyForm({ supply, machines, onSupply }: SupplyFormProps) {
   const { name, unit } = SUPPLIES[supply.type];
   const unnamed = supply.name === name;
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <WordsField
         label="Name"
         at="name"
@@ -45,6 +45,6 @@ export function SupplyForm({ supply, machines, onSupply }: SupplyFormProps) {
         chosen={supply.machineId ?? EVERY}
         onChoose={(id) => onSupply({ ...supply, machineId: id === EVERY ? null : id })}
       />
-    </View>
+    </Stack>
   );
 }

@@ -5,12 +5,13 @@ import {
   threadsToPalette,
 } from '@zt/core/uses/threadLists/palette';
 import { createElement, useRef, useState } from 'react';
-import { View } from 'react-native';
 import { countOf } from '../../components/figures';
 import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useChangeShelfMutation } from '../../services/shelfApi';
@@ -69,7 +70,7 @@ function useBringIn() {
 /** Which encoding a file is in, told by a line of it in each. */
 function WhichReads({ texts, onText }: { texts: readonly Decoded[]; onText: (text: Decoded) => void }) {
   return (
-    <View role="group" aria-label="Which of these reads right?" style={{ gap: 6 }}>
+    <Stack gap={6} role="group" aria-label="Which of these reads right?">
       <Txt as="strong">Which of these reads right?</Txt>
       {texts.map((text) => (
         <Press
@@ -79,7 +80,7 @@ function WhichReads({ texts, onText }: { texts: readonly Decoded[]; onText: (tex
           onPress={() => onText(text)}
         />
       ))}
-    </View>
+    </Stack>
   );
 }
 
@@ -104,8 +105,8 @@ export function ThreadFiles() {
   const { open, take, putBack, brought, refusal, asked, working } = useBringIn();
   const input = useRef<HTMLInputElement>(null);
   return (
-    <View style={{ gap: 8 }}>
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+    <Stack gap={8}>
+      <Row wrap>
         {createElement('input', {
           ref: input,
           type: 'file',
@@ -133,7 +134,7 @@ export function ThreadFiles() {
           name="As palette text"
           fileName="threads.txt"
         />
-      </View>
+      </Row>
       {working ? (
         <>
           {createElement('progress', { 'aria-label': 'Bringing the list in', style: { width: '100%' } })}
@@ -157,6 +158,6 @@ export function ThreadFiles() {
           <RefusedLines refused={brought.refused} />
         </>
       ) : null}
-    </View>
+    </Stack>
   );
 }

@@ -1,7 +1,7 @@
 import type { Thread } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 import { ColourField } from '../../stages/piece/ColourField';
 
@@ -13,7 +13,7 @@ const FIBRES = (['polyester', 'rayon', 'cotton', 'metallic'] as const).map((id) 
 
 export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (thread: Thread) => void }) {
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <WordsField
         label="Name"
         at="name"
@@ -42,6 +42,6 @@ export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (th
         value={thread.metresLeft}
         onNumber={(metresLeft) => onThread({ ...thread, metresLeft })}
       />
-    </View>
+    </Stack>
   );
 }

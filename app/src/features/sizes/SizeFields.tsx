@@ -4,6 +4,8 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
@@ -27,9 +29,9 @@ export function SizeFields() {
       { name: `size ${sizes.length + 1}`, count: 1, readings: width ? { [width.id]: own } : {} },
     ]);
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       {blanks.length > 0 ? (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Row wrap>
           {blanks.map((b) => (
             <Press
               key={b.id}
@@ -47,11 +49,11 @@ export function SizeFields() {
               }
             />
           ) : null}
-        </View>
+        </Row>
       ) : null}
       {sizes.map((size, i) => (
-        <View key={i} style={{ gap: 4 }}>
-          <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Stack key={i} gap={4}>
+          <Row>
             <WordsField
               grow
               label={`Size ${i + 1}`}
@@ -60,7 +62,7 @@ export function SizeFields() {
               onText={(name) => put(i, { ...size, name })}
             />
             {width ? (
-              <View style={{ flex: 1 }}>
+              <Stack grow>
                 <LengthField
                   label={`${width.name}, size ${i + 1}`}
                   at={`piece.sizes.${i}.readings.${width.id}`}
@@ -68,9 +70,9 @@ export function SizeFields() {
                   onLength={(mm) => put(i, { ...size, readings: { ...size.readings, [width.id]: mm } })}
                   stepper={false}
                 />
-              </View>
+              </Stack>
             ) : null}
-          </View>
+          </Row>
           <NumberField
             label={`How many, size ${i + 1}`}
             at={`piece.sizes.${i}.count`}
@@ -96,14 +98,14 @@ export function SizeFields() {
               onPress={() => set(sizes.filter((_, k) => k !== i))}
             />
           </Disclosure>
-        </View>
+        </Stack>
       ))}
-      <View style={{ flexDirection: 'row' }}>
+      <Row gap={0}>
         <Press title="Add a size" onPress={add} />
-      </View>
+      </Row>
       <Txt as="small" tone="graphite">
         A size needs its width only; what is not measured follows this piece in proportion.
       </Txt>
-    </View>
+    </Stack>
   );
 }

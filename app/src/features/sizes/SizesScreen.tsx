@@ -10,6 +10,7 @@ import {
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Txt } from '../../components/ui/Txt';
@@ -131,7 +132,7 @@ function Sizes({ shop }: { shop: Shop }) {
   const rules = useRules();
   const units = useUnits();
   const router = useRouter();
-  const p = usePalette();
+  const _p = usePalette();
   const rows = useMemo(() => sizeRun(ticket, shelf, rules), [ticket, shelf, rules]);
   const troubled = rows.filter((row) => row.outOfLine.length > 0);
   return (
@@ -152,16 +153,12 @@ function Sizes({ shop }: { shop: Shop }) {
       </Txt>
       {troubled.length === 0 && rows.length > 2 ? <Txt as="strong">The run looks alike.</Txt> : null}
       {troubled.map((row) => (
-        <View
-          key={row.name}
-          role="note"
-          style={{ backgroundColor: p.shade, borderLeftWidth: 4, borderColor: p.madder, padding: 12, gap: 4 }}
-        >
+        <Callout tone="madder" gap={4} key={row.name} role="note">
           <Txt as="strong">{row.name}</Txt>
           {row.outOfLine.map((words) => (
             <Txt key={say(words, units)}>{say(words, units)}</Txt>
           ))}
-        </View>
+        </Callout>
       ))}
       <Txt as="heading" level={2}>
         The sizes of this order

@@ -2,6 +2,8 @@ import { type ColourStop, nameOfColour } from '@zt/core';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useTicket, useTicketActs } from '../../hooks/useTicket';
@@ -22,10 +24,10 @@ export function ColourStops() {
       gesture,
     );
   return (
-    <View style={{ gap: 4 }}>
+    <Stack gap={4}>
       <Txt as="label" tone="graphite">{`Colours in the order they are stitched: ${stops.length}`}</Txt>
       {stops.map((stop, i) => (
-        <View key={i} style={{ flexDirection: 'row', gap: 10, alignItems: 'flex-start' }}>
+        <Row key={i} gap={10} align="start">
           <View
             style={{
               width: 28,
@@ -37,7 +39,7 @@ export function ColourStops() {
               backgroundColor: stop.hex,
             }}
           />
-          <View style={{ flex: 1 }}>
+          <Stack grow>
             <Disclosure
               title={`${i + 1} ${stop.name}${stop.stitches === null ? '' : `, ${stop.stitches} stitches`}`}
               label={`colour ${i + 1} ${stop.name}`}
@@ -54,10 +56,10 @@ export function ColourStops() {
                 onHex={(hex) => put(i, { hex, name: nameOfColour(hex) }, `colour ${i}`)}
               />
             </Disclosure>
-          </View>
-        </View>
+          </Stack>
+        </Row>
       ))}
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+      <Row>
         <Press
           title="Add a colour"
           onPress={() => set([...stops, { hex: '#E0B33A', name: nameOfColour('#E0B33A'), stitches: null }])}
@@ -65,7 +67,7 @@ export function ColourStops() {
         {stops.length > 1 ? (
           <Press title="Take the last away" onPress={() => set(stops.slice(0, -1))} />
         ) : null}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

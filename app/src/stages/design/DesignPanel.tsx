@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
@@ -34,7 +35,7 @@ export function DesignPanel() {
   const set = (next: Partial<DesignInput>) => change({ stage: 'design', set: next });
   const facts = plan.design.facts;
   return (
-    <View style={{ gap: 14 }}>
+    <Stack gap={14}>
       <Txt as="heading" level={2}>
         {design.name || 'What goes on it'}
       </Txt>
@@ -57,7 +58,7 @@ export function DesignPanel() {
         onText={(name) => set({ name })}
       />
       {SIDES.map(({ id, name }) => (
-        <View key={id} style={{ gap: 4 }}>
+        <Stack key={id} gap={4}>
           <LengthField
             label={name}
             at={`design.${id}`}
@@ -70,7 +71,7 @@ export function DesignPanel() {
             }
           />
           <FieldFindings field={id} />
-        </View>
+        </Stack>
       ))}
       <NumberField
         label="stitches"
@@ -116,6 +117,6 @@ export function DesignPanel() {
         onNumber={(scalePercent) => set({ scalePercent })}
         hint="100 is as it was made. The machine keeps the stitches."
       />
-    </View>
+    </Stack>
   );
 }

@@ -10,10 +10,13 @@ import {
   toneLadder,
 } from '@zt/core';
 import { createElement, useRef, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
 import { Trial } from '../../components/Trial';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
+import { Swatch } from '../../components/ui/Swatch';
 import { Txt } from '../../components/ui/Txt';
 import {
   usePlan,
@@ -27,8 +30,8 @@ import {
 import { usePalette } from '../../theme/palette';
 import { picturesColours } from '../../workers/picturesColours';
 
-function Swatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
-  const p = usePalette();
+function ThreadSwatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
+  const _p = usePalette();
   return (
     <Pressable
       role="button"
@@ -36,16 +39,7 @@ function Swatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
       onPress={onPress}
       style={{ alignItems: 'center', width: 76, minHeight: 72, gap: 2 }}
     >
-      <View
-        style={{
-          width: 44,
-          height: 30,
-          borderRadius: 4,
-          borderWidth: 1.5,
-          borderColor: p.ink,
-          backgroundColor: thread.hex,
-        }}
-      />
+      <Swatch hex={thread.hex} width={44} height={30} />
       <Txt as="small">{thread.name}</Txt>
       <Txt as="small" tone="graphite">
         {`L ${Math.round(lightnessOf(thread.hex))}`}
@@ -132,7 +126,7 @@ export function ShelfColours() {
   const faint = stops.filter((s) => !isSeenOn(ground, s.hex, rules));
   return (
     <Disclosure title="Colours from the shelf">
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+      <Row wrap>
         <Press
           title="Nearest threads I own"
           onPress={() => dress('Nearest threads I own', (stop) => nearestThread(stop.hex, threads).thread)}
@@ -150,28 +144,28 @@ export function ShelfColours() {
             )
           }
         />
-      </View>
+      </Row>
       {trial?.change.stage === 'design' && trial.change.set.colours ? (
         <Trial mend={trial} units={units} onTake={() => take(trial)} onLeave={() => tryOut(null)} />
       ) : null}
       {ladder.length > 1 ? (
-        <View style={{ gap: 4 }}>
+        <Stack gap={4}>
           <Txt as="small">{`Tone on tone with colour 1, dark to light: ${ladder.length} steps.`}</Txt>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+          <Row gap={0} wrap>
             {ladder.map((thread) => (
-              <Swatch
+              <ThreadSwatch
                 key={thread.id}
                 thread={thread}
                 onPress={() => dress(`Colour 1 in ${thread.name}`, (_, i) => (i === 0 ? thread : null))}
               />
             ))}
-          </View>
+          </Row>
           <Press
             kind="link"
             title="dress the colours in these steps"
             onPress={() => dress('Tone on tone', (_, i) => ladder[i % ladder.length] ?? null)}
           />
-        </View>
+        </Stack>
       ) : (
         <Txt as="small">No other thread of the tone of colour 1 on the shelf.</Txt>
       )}

@@ -1,8 +1,9 @@
 import { nameOfFile, type ReadSvg, type SvgRefusal } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { createElement, useRef, useState } from 'react';
-import { View } from 'react-native';
+import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
@@ -45,7 +46,7 @@ export function SvgChooser() {
     });
   };
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       {createElement('input', {
         ref: input,
         type: 'file',
@@ -69,22 +70,19 @@ export function SvgChooser() {
         >{`From ${ticket.design.artwork.fileName}: outline, colours and stitches were worked out from it.`}</Txt>
       ) : null}
       {reading ? (
-        <View style={{ gap: 6 }}>
+        <Stack gap={6}>
           {createElement('progress', {
             'aria-label': 'Reading the drawing',
             style: { width: '100%', accentColor: p.chalk },
           })}
           <Press kind="link" title="Stop reading" onPress={reading.stop} />
-        </View>
+        </Stack>
       ) : null}
       {refusal ? (
-        <View
-          role="alert"
-          style={{ backgroundColor: p.shade, borderLeftWidth: 8, borderColor: p.madder, padding: 12 }}
-        >
+        <Callout tone="madder" grave role="alert">
           <Txt as="strong">{refusal}</Txt>
-        </View>
+        </Callout>
       ) : null}
-    </View>
+    </Stack>
   );
 }

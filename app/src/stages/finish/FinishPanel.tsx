@@ -1,5 +1,6 @@
 import { say } from '@zt/core';
 import { View } from 'react-native';
+import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
@@ -19,7 +20,7 @@ export function FinishPanel() {
       set: { done: on ? [...done, id] : ticket.finish.done.filter((d) => d !== id) },
     });
   return (
-    <View style={{ gap: 12 }}>
+    <Stack gap={12}>
       <Txt
         as="heading"
         level={2}
@@ -33,11 +34,11 @@ export function FinishPanel() {
               onToggle={(on) => toggle(step.id, on)}
             />
             {step.caution ? (
-              <View style={{ marginLeft: 34 }}>
+              <Stack indent>
                 <Txt as="small" tone="madder">
                   {say(step.caution, units)}
                 </Txt>
-              </View>
+              </Stack>
             ) : null}
           </View>
         ))}
@@ -48,6 +49,6 @@ export function FinishPanel() {
       {finish.inspect.map((line) => (
         <Txt key={say(line, units)}>{say(line, units)}</Txt>
       ))}
-    </View>
+    </Stack>
   );
 }

@@ -11,6 +11,7 @@ import {
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
@@ -69,7 +70,7 @@ function VerdictRow({
           }}
         />
       </View>
-      <View style={{ flex: 1 }}>
+      <Stack grow>
         <Txt
           as="strong"
           tone={usable ? 'ink' : 'graphite'}
@@ -77,7 +78,7 @@ function VerdictRow({
         <Txt as="small" tone={usable ? 'moss' : 'madder'}>
           {line}
         </Txt>
-      </View>
+      </Stack>
     </Pressable>
   );
 }
@@ -110,7 +111,7 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
   const { split } = laid;
   if (!split || split.split.parts.length < 2) return null;
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Choice
         label={split.split.byPositions ? 'Latched in place' : 'In the hoop now'}
         options={split.split.parts.map((_, i) => ({ id: String(i), name: `part ${i + 1}` }))}
@@ -129,7 +130,7 @@ function SplitParts({ laid }: { laid: LaidHoop }) {
           </Txt>
         );
       })}
-    </View>
+    </Stack>
   );
 }
 
@@ -143,7 +144,7 @@ export function HoopPanel() {
   if (!hoop) return null;
   const laid = hoop.laid;
   return (
-    <View style={{ gap: 12 }}>
+    <Stack gap={12}>
       <View>
         <Txt as="heading" level={2}>
           {laid ? `${laid.verdict.hoop.name}, ${hoop.method}` : 'No hoop fits'}
@@ -174,7 +175,7 @@ export function HoopPanel() {
         onChoose={(method) => change({ stage: 'hoop', set: { method } })}
       />
       {ticket.hoop.method !== null ? (
-        <View style={{ gap: 6 }}>
+        <Stack gap={6}>
           <WordsField
             label="Why this method (goes into the log)"
             at="hoop.methodWhy"
@@ -186,7 +187,7 @@ export function HoopPanel() {
             title="as proposed"
             onPress={() => change({ stage: 'hoop', set: { method: null, methodWhy: '' } })}
           />
-        </View>
+        </Stack>
       ) : null}
       <Why about="this hoop and method" reasons={hoop.reasons} units={units} />
       <View role="radiogroup" aria-label="Hoops on the shelf">
@@ -208,6 +209,6 @@ export function HoopPanel() {
           onPress={() => change({ stage: 'hoop', set: otherHoop(null) })}
         />
       ) : null}
-    </View>
+    </Stack>
   );
 }

@@ -1,6 +1,8 @@
 import { type CutFrom, type DisplayUnits, type SheetPiece, sheetPieces } from '@zt/core';
 import { View } from 'react-native';
 import { metres, sides } from '../../components/figures';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useShelf, useUnits } from '../../hooks/useTicket';
 import { CutPicture, cutScale } from './CutPicture';
@@ -28,7 +30,7 @@ export function CutList() {
   if (pieces.length === 0) return null;
   const scale = cutScale(pieces.flatMap(({ from }) => from));
   return (
-    <View style={{ gap: 4 }}>
+    <Stack gap={4}>
       <Txt as="heading" level={2}>
         Cut
       </Txt>
@@ -36,14 +38,14 @@ export function CutList() {
         <View key={`${i} ${piece.type}`} testID="cut">
           <Txt>{`${piece.count > 1 ? `${piece.count} × ` : ''}${piece.name}: ${sides(piece, units)}`}</Txt>
           {piece.from.map((from, at) => (
-            <View key={at} style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}>
+            <Row key={at} gap={10} align="middle">
               <CutPicture cut={from} scale={scale} />
-              <View style={{ flex: 1 }}>
+              <Stack grow>
                 <Txt as="small" tone="graphite">
                   {fromWords(from, units)}
                 </Txt>
-              </View>
-            </View>
+              </Stack>
+            </Row>
           ))}
           {piece.missing > 0 ? (
             <Txt as="small" tone="madder">
@@ -52,6 +54,6 @@ export function CutList() {
           ) : null}
         </View>
       ))}
-    </View>
+    </Stack>
   );
 }

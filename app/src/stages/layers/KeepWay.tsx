@@ -1,8 +1,8 @@
 import { appliesInWords, MOST_WAYS, WAY_LETTERS, type WayApplies, wayFrom } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { WayApplyFields } from '../../components/WayApplyFields';
@@ -40,7 +40,7 @@ export function KeepWay() {
   const isKept = kept === name.trim();
   return (
     <Disclosure title="keep it as a way of ours" label="keep this stack as a way of the shop's own">
-      <View style={{ gap: 10 }}>
+      <Stack gap={10}>
         <TextField
           label="Name of the way"
           value={name}
@@ -71,7 +71,7 @@ export function KeepWay() {
             <Press title="Keep it now" onPress={keep} />
           </>
         ) : null}
-      </View>
+      </Stack>
     </Disclosure>
   );
 }

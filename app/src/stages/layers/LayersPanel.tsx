@@ -1,5 +1,7 @@
 import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords, withChoice } from '@zt/core';
-import { View } from 'react-native';
+import { Row } from '../../components/ui/Row';
+import { Ruled } from '../../components/ui/Ruled';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
@@ -16,7 +18,7 @@ export function LayersPanel() {
   const plan = usePlan('layers');
   const units = useUnits();
   const { change } = useTicketActs();
-  const p = usePalette();
+  const _p = usePalette();
   const { layers } = plan;
   if (!layers) return null;
   const set = (next: Partial<LayersInput>, gesture?: string) =>
@@ -25,8 +27,8 @@ export function LayersPanel() {
     set({ choices: withChoice(ticket.layers.choices, part, choice, why) }, `layers ${part}`);
   };
   return (
-    <View style={{ gap: 12 }}>
-      <View style={{ borderBottomWidth: 1, borderColor: p.hairline, paddingBottom: 8 }}>
+    <Stack gap={12}>
+      <Ruled room={8}>
         <Txt
           as="heading"
           level={2}
@@ -35,7 +37,7 @@ export function LayersPanel() {
         {layers.supportOverruled && layers.supportWhy ? (
           <Txt as="small">{`Because: ${layers.supportWhy}`}</Txt>
         ) : null}
-        <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        <Row gap={16} wrap>
           <Why about="this support" reasons={[layers.supportReason]} units={units} />
           <SupportEditor
             layers={layers}
@@ -43,8 +45,8 @@ export function LayersPanel() {
             onSupport={(support) => set({ support }, 'layers support')}
           />
           <KeepWay />
-        </View>
-      </View>
+        </Row>
+      </Ruled>
       {CHOICE_PARTS.map((part) => (
         <PartRow
           key={part}
@@ -55,6 +57,6 @@ export function LayersPanel() {
       ))}
       <CutList />
       <RiskStrip risks={layers.risks} />
-    </View>
+    </Stack>
   );
 }

@@ -1,8 +1,10 @@
 import { type ChoicePart, type ChosenPart, type DisplayUnits, say } from '@zt/core';
-import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Ruled } from '../../components/ui/Ruled';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
@@ -26,24 +28,24 @@ interface PartRowProps {
 
 /** One part of the stack: what it is, why, and what else it could be. */
 export function PartRow({ chosen, units, onChoose }: PartRowProps) {
-  const p = usePalette();
+  const _p = usePalette();
   const name = PART_NAMES[chosen.part];
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: p.hairline }}>
-      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'baseline' }}>
-        <View style={{ width: 70 }}>
+    <Ruled>
+      <Row gap={10} align="baseline">
+        <Stack width={70}>
           <Txt as="label" tone="graphite">
             {name}
           </Txt>
-        </View>
-        <View style={{ flex: 1 }}>
+        </Stack>
+        <Stack grow>
           <Txt as="strong">{`${chosen.choice.name}${chosen.overruled ? ' · your choice' : ''}`}</Txt>
           <Txt as="small" tone="graphite">
             {chosen.overruled && chosen.why ? chosen.why : say(chosen.reason.text, units)}
           </Txt>
-        </View>
-      </View>
-      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        </Stack>
+      </Row>
+      <Row gap={16} wrap>
         <Why about={name.toLowerCase()} reasons={[chosen.reason]} units={units} />
         <Disclosure
           title={chosen.alternatives.length === 1 ? '1 other' : `${chosen.alternatives.length} others`}
@@ -69,7 +71,7 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
             </>
           ) : null}
         </Disclosure>
-      </View>
-    </View>
+      </Row>
+    </Ruled>
   );
 }

@@ -1,6 +1,8 @@
 import type { RiskBar } from '@zt/core';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { Meter } from '../../components/ui/Meter';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
@@ -17,21 +19,18 @@ function Bar({ bar, open, onPress }: { bar: RiskBar; open: boolean; onPress: () 
         onPress={onPress}
         style={{ flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 44 }}
       >
-        <View style={{ width: 104 }}>
+        <Stack width={104}>
           <Txt as="label">{bar.risk}</Txt>
-        </View>
-        <View style={{ flex: 1, height: 16, borderWidth: 1.5, borderColor: p.ink, borderRadius: 2 }}>
-          <View
-            style={{
-              width: `${bar.points}%`,
-              height: 13,
-              backgroundColor: level === 'high' ? p.madder : level === 'some' ? p.tape : p.moss,
-            }}
-          />
-        </View>
-        <View style={{ width: 74 }}>
+        </Stack>
+        <Meter
+          value={bar.points}
+          most={100}
+          colour={level === 'high' ? p.madder : level === 'some' ? p.tape : p.moss}
+          height={16}
+        />
+        <Stack width={74}>
           <Txt as="small">{`${level}, ${points}`}</Txt>
-        </View>
+        </Stack>
       </Pressable>
       {open ? (
         <View style={{ paddingLeft: 12, paddingBottom: 8, gap: 2 }}>

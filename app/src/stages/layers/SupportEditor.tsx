@@ -8,11 +8,11 @@ import {
   say,
   sheetsInWords,
 } from '@zt/core';
-import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
 import { SheetFields } from '../../components/SheetFields';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { WordsField } from '../../components/ui/WordsField';
 
 interface SupportEditorProps {
@@ -43,14 +43,14 @@ export function SupportEditor({ layers, units, onSupport }: SupportEditorProps) 
           onSheet={(next) => put(sheets.map((other, k) => (k === i ? next : other)))}
         />
       ))}
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+      <Row wrap>
         {sheets.length < MOST_SHEETS ? (
           <Press title="Add a sheet" onPress={() => put([...sheets, FURTHER_SHEET])} />
         ) : null}
         {sheets.length > 0 ? (
           <Press title="Take the lowest away" onPress={() => put(sheets.slice(0, -1))} />
         ) : null}
-      </View>
+      </Row>
       {layers.supportOverruled ? (
         <>
           <WordsField

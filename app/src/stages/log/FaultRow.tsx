@@ -1,5 +1,8 @@
 import { type FAULTS, SEVERITY_WORDS } from '@zt/core';
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
+import { Row } from '../../components/ui/Row';
+import { Ruled } from '../../components/ui/Ruled';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
@@ -13,15 +16,11 @@ interface FaultRowProps {
 export function FaultRow({ fault, level, onLevel }: FaultRowProps) {
   const p = usePalette();
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: p.hairline, paddingBottom: 6, gap: 4 }}>
-      <View
-        role="radiogroup"
-        aria-label={fault.name}
-        style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}
-      >
-        <View style={{ flex: 1 }}>
+    <Ruled room={6} gap={4}>
+      <Row gap={4} align="middle" role="radiogroup" aria-label={fault.name}>
+        <Stack grow>
           <Txt>{fault.name}</Txt>
-        </View>
+        </Stack>
         {SEVERITY_WORDS.map((word, i) => (
           <Pressable
             key={word}
@@ -45,8 +44,8 @@ export function FaultRow({ fault, level, onLevel }: FaultRowProps) {
             </Txt>
           </Pressable>
         ))}
-      </View>
+      </Row>
       {level > 0 ? <Txt as="small">{`Usually: ${fault.causes}. Next time: ${fault.nextTime}`}</Txt> : null}
-    </View>
+    </Ruled>
   );
 }

@@ -12,12 +12,13 @@ import {
   TOPPERS,
   type TopperId,
 } from '@zt/core';
-import { View } from 'react-native';
 import { SheetFields } from '../../components/SheetFields';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useLoggedAs, usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
@@ -47,7 +48,7 @@ function UsedFields() {
   const set = (next: Partial<LogInput['used']>) =>
     change({ stage: 'log', set: { used: { ...used, ...next } } });
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <Choice
         label="Hooped or floated"
         small
@@ -91,7 +92,7 @@ function UsedFields() {
           onSheet={(next) => set({ sheets: sheets.map((s, k) => (k === i ? next : s)) })}
         />
       ))}
-    </View>
+    </Stack>
   );
 }
 
@@ -100,7 +101,7 @@ function FaultFields() {
   const { change } = useTicketActs();
   const { faults } = ticket.log;
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Txt as="small" tone="graphite">
         {SEVERITY_WORDS.map((word, i) => `${i} ${word}`).join(' · ')}
       </Txt>
@@ -113,7 +114,7 @@ function FaultFields() {
         />
       ))}
       {Object.values(faults).includes(SPOILT) ? <Txt live>{SAVED_BY_A_PATCH}</Txt> : null}
-    </View>
+    </Stack>
   );
 }
 
@@ -131,7 +132,7 @@ export function LogPanel() {
   const { log } = ticket;
   const set = (next: Partial<LogInput>) => change({ stage: 'log', set: next });
   return (
-    <View style={{ gap: 14 }}>
+    <Stack gap={14}>
       <Txt as="heading" level={2}>
         How did it come out?
       </Txt>
@@ -150,7 +151,7 @@ export function LogPanel() {
       <Txt as="label" tone="graphite">
         Minutes
       </Txt>
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+      <Row>
         {TIMED.map((stage) => (
           <NumberField
             key={stage}
@@ -161,7 +162,7 @@ export function LogPanel() {
             onNumber={(value) => set({ minutes: { ...log.minutes, [stage]: value } })}
           />
         ))}
-      </View>
+      </Row>
       <WordsField label="Note" at="log.note" value={log.note} multiline onText={(note) => set({ note })} />
       <WordsField
         label="What to change next time"
@@ -170,6 +171,6 @@ export function LogPanel() {
         onText={(nextTime) => set({ nextTime })}
       />
       <WordsField label="Done by" at="log.by" value={log.by} onText={(by) => set({ by })} />
-    </View>
+    </Stack>
   );
 }

@@ -1,9 +1,11 @@
 import { type CrookedPlan, formatLength, MARK_IDS, MARK_NAMES, type MarkFound, type MarkId } from '@zt/core';
-import { View } from 'react-native';
 import { oneDigit } from '../../components/figures';
+import { Callout } from '../../components/ui/Callout';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useReading, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
@@ -16,21 +18,13 @@ const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
 /** What the readings say: how crooked, what is left, how much more it may turn. */
 function Verdict({ crooked }: { crooked: CrookedPlan }) {
   const units = useUnits();
-  const p = usePalette();
+  const _p = usePalette();
   if (crooked.crookedDeg === null) return null;
   const way = crooked.crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise';
   const { room } = crooked;
   const wrong = crooked.findings.some((f) => f.severity === 'stop');
   return (
-    <View
-      style={{
-        backgroundColor: p.panel,
-        borderLeftWidth: 5,
-        borderColor: wrong ? p.madder : p.moss,
-        padding: 10,
-        gap: 2,
-      }}
-    >
+    <Callout tone={wrong ? 'madder' : 'moss'} gap={2}>
       <Txt as="strong" testID="crooked">
         {Math.abs(crooked.crookedDeg) < 0.05
           ? 'It lies as it should.'
@@ -42,7 +36,7 @@ function Verdict({ crooked }: { crooked: CrookedPlan }) {
           {`Here it may turn ${oneDigit(room.clockwiseDeg)}° more clockwise, ${oneDigit(room.counterDeg)}° counter-clockwise, and still fit.`}
         </Txt>
       ) : null}
-    </View>
+    </Callout>
   );
 }
 
@@ -90,8 +84,8 @@ export function CrookedFields() {
             type what a grid or a jogged needle says.
           </Txt>
           {readings.map(({ mark, x, y }, i) => (
-            <View key={mark} style={{ gap: 4 }}>
-              <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' }}>
+            <Stack key={mark} gap={4}>
+              <Row gap={0} align="middle" spread>
                 <Txt as="label">{MARK_NAMES[mark]}</Txt>
                 <Press
                   kind="link"
@@ -99,7 +93,7 @@ export function CrookedFields() {
                   label={`Tap the ${MARK_NAMES[mark]} on the hoop`}
                   onPress={() => setReading(tapping(mark))}
                 />
-              </View>
+              </Row>
               <SidedLengthField
                 label={`${MARK_NAMES[mark]} across`}
                 at={`mount.readings.${i}.x`}
@@ -114,7 +108,7 @@ export function CrookedFields() {
                 sides={['away', 'towards you']}
                 onLength={(mm) => put(mark, { y: mm })}
               />
-            </View>
+            </Stack>
           ))}
           <FieldFindings field="readings" />
           {mount.crooked ? <Verdict crooked={mount.crooked} /> : null}
@@ -123,7 +117,7 @@ export function CrookedFields() {
             reasons={mount.reasons.filter((r) => r.about === 'crooked')}
             units={units}
           />
-          <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+          <Row wrap>
             {missing.map((mark) => (
               <Press
                 key={mark}
@@ -133,7 +127,7 @@ export function CrookedFields() {
               />
             ))}
             <Press kind="link" title="Leave the readings out" onPress={() => set([])} />
-          </View>
+          </Row>
         </>
       )}
     </Disclosure>

@@ -1,6 +1,8 @@
 import { factsInHoop, type Point } from '@zt/core';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/layers/DesignLayer';
@@ -28,7 +30,7 @@ export function DisplayPicture() {
   const centre: Point = toPx(view, { x: 0, y: 0 });
   const { text } = mount.display;
   return (
-    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+    <Row gap={12} align="middle">
       <View role="img" aria-label={`On the machine's display: ${text}.`}>
         <Svg width={SIDE} height={SIDE}>
           <Rect
@@ -57,7 +59,7 @@ export function DisplayPicture() {
           />
         </Svg>
       </View>
-      <View style={{ flex: 1, gap: 4 }}>
+      <Stack gap={4} grow>
         <Txt as="label" tone="graphite">
           On the machine’s display
         </Txt>
@@ -67,7 +69,7 @@ export function DisplayPicture() {
         <Txt as="small" tone="graphite">
           If it looks otherwise, do not start.
         </Txt>
-      </View>
-    </View>
+      </Stack>
+    </Row>
   );
 }

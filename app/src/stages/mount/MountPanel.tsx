@@ -5,6 +5,7 @@ import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
@@ -62,7 +63,7 @@ export function MountPanel() {
       set: { checked: on ? [...checked, id] : ticket.mount.checked.filter((c) => c !== id) },
     });
   return (
-    <View style={{ gap: 12 }}>
+    <Stack gap={12}>
       <View>
         <Txt as="heading" level={2}>{`Top of the piece ${mount.chosen.topPoints}`}</Txt>
         <Txt as="small" tone="graphite">
@@ -82,10 +83,10 @@ export function MountPanel() {
       {mount.copies.length > 0 ? (
         <Disclosure title={`Keys for no. 2 to ${mount.copies.length + 1}`} label="Keys for the other copies">
           {mount.copies.map(({ number, hooping, hoopTurnDeg, keys, order }) => (
-            <View key={number} style={{ gap: 4 }}>
+            <Stack key={number} gap={4}>
               <Txt as="label">{`No. ${number}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}° on the piece`}`}</Txt>
               <KeyRow keys={keys} order={order} units={units} />
-            </View>
+            </Stack>
           ))}
         </Disclosure>
       ) : null}
@@ -139,11 +140,11 @@ export function MountPanel() {
               onToggle={(on) => toggle(check.id, on)}
             />
             {check.caution ? (
-              <View style={{ marginLeft: 34 }}>
+              <Stack indent>
                 <Txt as="small" tone="madder">
                   {say(check.caution, units)}
                 </Txt>
-              </View>
+              </Stack>
             ) : null}
           </View>
         ))}
@@ -151,6 +152,6 @@ export function MountPanel() {
       <Txt as="small" tone="graphite">
         Where the machine’s manual says otherwise, follow the manual.
       </Txt>
-    </View>
+    </Stack>
   );
 }

@@ -1,8 +1,9 @@
 import { formatLength, OBSTACLE_KINDS, OBSTACLE_SIZES, type Obstacle } from '@zt/core';
-import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
@@ -22,7 +23,7 @@ export function TraceFields() {
   const { fieldWidthMm } = hoop.laid.verdict.hoop;
   const nearest = mount.trace.clearances[0];
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       {nearest ? (
         <Txt testID="trace">{`Foot to ${nearest.name}: ${nearest.mm < 0 ? `${formatLength(-nearest.mm, units)} too near` : `${formatLength(nearest.mm, units)} clear`}.`}</Txt>
       ) : null}
@@ -33,7 +34,7 @@ export function TraceFields() {
         startOpen={obstacles.length > 0}
       >
         <Txt as="small">Put down what lies on the hoop, then drag it on the drawing to where it is.</Txt>
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Row wrap>
           {OBSTACLE_KINDS.map((kind) => (
             <Press
               key={kind}
@@ -42,14 +43,14 @@ export function TraceFields() {
               onPress={() => set([...obstacles, { kind, x: fieldWidthMm / 2, y: 0, turnDeg: 90 }])}
             />
           ))}
-        </View>
+        </Row>
         {obstacles.map((obstacle, i) => {
           const name = `${OBSTACLE_SIZES[obstacle.kind].name} ${i + 1}`;
           return (
-            <View key={i} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-              <View style={{ flex: 1 }}>
+            <Row key={i} align="middle">
+              <Stack grow>
                 <Txt as="strong">{name}</Txt>
-              </View>
+              </Stack>
               <Press
                 title="turn"
                 label={`Turn ${name}`}
@@ -64,13 +65,13 @@ export function TraceFields() {
                 label={`Take ${name} off`}
                 onPress={() => set(obstacles.filter((_, k) => k !== i))}
               />
-            </View>
+            </Row>
           );
         })}
-        <View style={{ flexDirection: 'row' }}>
+        <Row gap={0}>
           <FileLink href={`/api/paper/${ticket.id}/trace.svg`} name="The needle’s path as SVG" />
-        </View>
+        </Row>
       </Disclosure>
-    </View>
+    </Stack>
   );
 }

@@ -1,6 +1,6 @@
 import type { Blank } from '@zt/core';
-import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { KeepAs } from '../KeepAs';
@@ -24,7 +24,7 @@ export function BlankFields() {
       },
     });
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       {blanks.map((blank) => (
         <Offer
           key={blank.id}
@@ -47,6 +47,6 @@ export function BlankFields() {
           itemOf={(id, name) => ({ id, name, kind, fabricId, fabricChanges, colour, readings })}
         />
       ) : null}
-    </View>
+    </Stack>
   );
 }

@@ -1,6 +1,8 @@
 import { nameOfColour } from '@zt/core';
 import { createElement } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable } from 'react-native';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
@@ -28,9 +30,9 @@ const SWATCHES = [
 export function ColourField({ label, hex, onHex }: ColourFieldProps) {
   const p = usePalette();
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Txt as="label" tone="graphite">{`${label}: ${nameOfColour(hex)}`}</Txt>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+      <Row gap={6} wrap>
         {SWATCHES.map((swatch) => (
           <Pressable
             key={swatch}
@@ -62,7 +64,7 @@ export function ColourField({ label, hex, onHex }: ColourFieldProps) {
             padding: 2,
           },
         })}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

@@ -1,8 +1,9 @@
 import { datumName, type Evenness, faceWidthOf, type Grain } from '@zt/core';
-import { View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 
@@ -21,7 +22,7 @@ function GrainFields() {
   if (!grain)
     return <Press kind="link" title="Read the grain too" onPress={() => set({ overMm: 300, driftMm: 0 })} />;
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       <Txt as="label">The grain, going down</Txt>
       <LengthField
         label="grain followed over"
@@ -38,7 +39,7 @@ function GrainFields() {
         onLength={(driftMm) => set({ ...grain, driftMm })}
       />
       <Press kind="link" title="Leave the grain out" onPress={() => set(null)} />
-    </View>
+    </Stack>
   );
 }
 
@@ -55,10 +56,10 @@ export function EvennessFields() {
   const half = faceWidthOf(view, sketch) / 2;
   const next: Evenness = { atMm: 150 + rows.length * 250, leftMm: half, rightMm: half };
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <Txt as="small">{`At two heights ${view.datum}, measure from the middle line to either edge. Lay a ruler straight from the middle of ${datumName(view)} first.`}</Txt>
       {rows.map((row, i) => (
-        <View key={i} style={{ gap: 6 }}>
+        <Stack key={i} gap={6}>
           <Txt as="label">{`Height ${i + 1}, ${view.datum}`}</Txt>
           {SIDES.map(({ id, name }) => (
             <LengthField
@@ -70,13 +71,13 @@ export function EvennessFields() {
               stepper={false}
             />
           ))}
-        </View>
+        </Stack>
       ))}
       <GrainFields />
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+      <Row>
         {rows.length < 3 ? <Press title="Add a height" onPress={() => set([...rows, next])} /> : null}
         {rows.length > 0 ? <Press title="Take the last away" onPress={() => set(rows.slice(0, -1))} /> : null}
-      </View>
-    </View>
+      </Row>
+    </Stack>
   );
 }

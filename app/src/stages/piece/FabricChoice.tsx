@@ -1,7 +1,7 @@
 import { FABRICS, STRUCTURES } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { FabricFields } from './FabricFields';
@@ -16,7 +16,7 @@ export function FabricChoice() {
   const all = [...shelf.fabrics, ...FABRICS];
   const take = (fabricId: string) => change({ stage: 'piece', set: { fabricId, fabricChanges: {} } });
   return (
-    <View style={{ gap: 2 }}>
+    <Stack gap={2}>
       <Txt as="label" tone="graphite">
         Fabric
       </Txt>
@@ -48,6 +48,6 @@ export function FabricChoice() {
           }
         />
       </Disclosure>
-    </View>
+    </Stack>
   );
 }

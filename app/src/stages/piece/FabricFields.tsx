@@ -2,6 +2,8 @@ import type { Fabric } from '@zt/core';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 
 const NUMBERS = [
@@ -33,8 +35,8 @@ interface FabricFieldsProps {
 /** What a cloth is like, as far as embroidery asks. */
 export function FabricFields({ fabric, at, onChange: set }: FabricFieldsProps) {
   return (
-    <View style={{ gap: 8 }}>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+    <Stack gap={8}>
+      <Row wrap>
         {NUMBERS.map(({ id, label }) => (
           <View key={id} style={{ flexBasis: 130, flexGrow: 1 }}>
             <NumberField
@@ -45,11 +47,11 @@ export function FabricFields({ fabric, at, onChange: set }: FabricFieldsProps) {
             />
           </View>
         ))}
-      </View>
+      </Row>
       <Choice label="Iron" small options={IRONS} chosen={fabric.iron} onChoose={(iron) => set({ iron })} />
       {FLAGS.map(({ id, label }) => (
         <Tick key={id} title={label} on={fabric[id]} onToggle={(on) => set({ [id]: on })} />
       ))}
-    </View>
+    </Stack>
   );
 }

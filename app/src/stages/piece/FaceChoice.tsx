@@ -1,6 +1,6 @@
 import { placementsFor } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
+import { Row } from '../../components/ui/Row';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
 
@@ -18,7 +18,7 @@ export function FaceChoice() {
     change({ stage: 'place', set: { placement: placement.id, offset: { x: 0, y: 0 } } });
   };
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
+    <Row gap={10} align="middle" wrap>
       <Txt as="label" tone="graphite">
         {`${ticket.design.name || 'The design'} goes on`}
       </Txt>
@@ -30,6 +30,6 @@ export function FaceChoice() {
         chosen={view.id}
         onChoose={choose}
       />
-    </View>
+    </Row>
   );
 }

@@ -1,5 +1,5 @@
-import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
@@ -24,7 +24,7 @@ export function PiecePanel() {
   const { piece } = ticket;
   const blanks = shelf.blanks.filter((b) => b.kind === piece.kind).length;
   return (
-    <View style={{ gap: 14 }}>
+    <Stack gap={14}>
       <Txt as="heading" level={2}>{`Measure the ${plan.piece.kind.name}`}</Txt>
       <FaceChoice />
       <Measuring />
@@ -52,6 +52,6 @@ export function PiecePanel() {
       <SewingFields />
       <OpenedSeams />
       <TicketFields />
-    </View>
+    </Stack>
   );
 }

@@ -1,8 +1,11 @@
 import { formatLength, type Reading } from '@zt/core';
 import { useEffect, useRef } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable, type View } from 'react-native';
+import { Callout } from '../../components/ui/Callout';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
+import { Ruled } from '../../components/ui/Ruled';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { TARGET } from '../../theme/layout';
@@ -41,7 +44,7 @@ interface ReadingRowProps {
 /** One reading of the tape: a line once taken, the whole step while it is being taken. */
 export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen, onNext }: ReadingRowProps) {
   const units = useUnits();
-  const p = usePalette();
+  const _p = usePalette();
   const { at, mm, unread, onLength } = useReading(reading);
   const card = useRef<View>(null);
   useEffect(() => {
@@ -51,7 +54,7 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
     unread ?? (mm === null ? (reading.optional ? 'left out' : 'to measure') : formatLength(mm, units));
   if (!open)
     return (
-      <View style={{ borderBottomWidth: 1, borderColor: p.hairline, borderStyle: 'dashed' }}>
+      <Ruled dashed>
         <Pressable
           role="button"
           aria-label={`${reading.name}: ${shown}`}
@@ -61,9 +64,9 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
           <Txt as="label" tone="graphite">
             {String(number)}
           </Txt>
-          <View style={{ flex: 1 }}>
+          <Stack grow>
             <Txt>{reading.name}</Txt>
-          </View>
+          </Stack>
           <Txt
             as="figure"
             tone={unread === undefined ? (mm === null ? 'graphite' : 'ink') : 'madder'}
@@ -73,20 +76,10 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
           </Txt>
         </Pressable>
         <FieldFindings field={reading.id} except={QUIET} />
-      </View>
+      </Ruled>
     );
   return (
-    <View
-      ref={card}
-      style={{
-        backgroundColor: p.shade,
-        borderLeftWidth: 5,
-        borderColor: p.tape,
-        padding: 12,
-        gap: 8,
-        marginVertical: 4,
-      }}
-    >
+    <Callout tone="tape" gap={8} ref={card}>
       <Txt as="strong">{reading.how}</Txt>
       <LengthField
         large
@@ -99,6 +92,6 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
       />
       <FieldFindings field={reading.id} except={QUIET} />
       {nextName ? <Press kind="main" title={`Next: ${nextName}`} onPress={onNext} /> : null}
-    </View>
+    </Callout>
   );
 }

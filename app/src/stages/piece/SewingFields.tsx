@@ -1,8 +1,8 @@
 import { formatLength, STRIP_EDGES, say, sewingCuts } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 
@@ -38,7 +38,7 @@ export function SewingFields() {
         />
       ) : null}
       {pieces.map((piece) => (
-        <View key={piece.name} style={{ gap: 2 }}>
+        <Stack key={piece.name} gap={2}>
           <Txt as="strong">
             {piece.widthMm > 0
               ? `Cut the ${piece.name}: ${formatLength(piece.widthMm, units)} × ${formatLength(piece.heightMm, units)}`
@@ -49,7 +49,7 @@ export function SewingFields() {
               {say(line, units)}
             </Txt>
           ))}
-        </View>
+        </Stack>
       ))}
     </Disclosure>
   ));

@@ -1,8 +1,8 @@
 import { type PieceInput, pieceCount } from '@zt/core';
 import { useRouter } from 'expo-router';
-import { View } from 'react-native';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useTicket, useTicketActs } from '../../hooks/useTicket';
@@ -28,7 +28,7 @@ export function TicketFields() {
     router.replace({ pathname: '/', params: { removed: ticket.id } });
   };
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       <Txt as="heading" level={2}>
         The ticket
       </Txt>
@@ -60,6 +60,6 @@ export function TicketFields() {
         hint={inAll(ticket.piece)}
       />
       <Press kind="link" title="Take this ticket off the bench" onPress={takeOff} />
-    </View>
+    </Stack>
   );
 }

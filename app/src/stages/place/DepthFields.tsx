@@ -1,9 +1,9 @@
 import { DESIGN_PARTS, type DesignPart, depthLandmarks } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 const PARTS: Record<DesignPart, string> = { top: 'its top', centre: 'its centre', bottom: 'its bottom' };
@@ -28,7 +28,7 @@ export function DepthFields() {
       label="Set the depth yourself"
       startOpen={asked !== null}
     >
-      <View style={{ gap: 8 }}>
+      <Stack gap={8}>
         <Choice
           label="Measured from"
           small
@@ -56,7 +56,7 @@ export function DepthFields() {
             onPress={() => change({ stage: 'place', set: { depth: null } })}
           />
         ) : null}
-      </View>
+      </Stack>
     </Disclosure>
   );
 }

@@ -3,7 +3,9 @@ import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { KeepAs } from '../KeepAs';
@@ -57,8 +59,8 @@ function MoveFields() {
     change({ stage: 'place', set: { offset: { ...offset, ...next } } }, gesture);
   return (
     <Disclosure title="Move it by a tape’s mark" label="Move it by typed lengths">
-      <View style={{ gap: 8 }}>
-        <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Stack gap={8}>
+        <Row align="middle" wrap>
           {NUDGES.map(({ title, label, x, y }) => (
             <Press
               key={label}
@@ -68,7 +70,7 @@ function MoveFields() {
             />
           ))}
           <Txt as="small">{`by ${formatLength(by, units)}`}</Txt>
-        </View>
+        </Row>
         <SidedLengthField
           label="off the rule, across"
           at="place.offset.x"
@@ -93,7 +95,7 @@ function MoveFields() {
           chosen={snaps ? 'snap' : 'free'}
           onChoose={(id) => change({ stage: 'place', set: { snaps: id === 'snap' } })}
         />
-      </View>
+      </Stack>
     </Disclosure>
   );
 }
@@ -118,19 +120,19 @@ export function OffsetLine() {
           On the rule. Drag it on the sheet to move it.
         </Txt>
       ) : (
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
+        <Row gap={10} align="middle" wrap>
           <Txt as="strong" testID="offset">{`Off the rule: ${parts.join(', ')}`}</Txt>
           <Press
             kind="link"
             title="back to the rule"
             onPress={() => change({ stage: 'place', set: { offset: { x: 0, y: 0 }, turnDeg: 0 } })}
           />
-        </View>
+        </Row>
       )}
-      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+      <Row gap={16} wrap>
         <MoveFields />
         {parts.length === 0 ? null : <KeepPlace />}
-      </View>
+      </Row>
     </View>
   );
 }

@@ -1,6 +1,6 @@
-import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
+import { Row } from '../../components/ui/Row';
 import { Txt } from '../../components/ui/Txt';
 import { useTicket } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
@@ -25,11 +25,11 @@ export function PaperLinks() {
         Print at 100 %, never “fit to page”; then lay a ruler on the proving ruler at the foot of the page.
       </Txt>
       {saved ? (
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Row wrap>
           {FILES.map(({ file, name }) => (
             <FileLink key={file} href={`/api/paper/${ticket.id}/${file}`} name={name} />
           ))}
-        </View>
+        </Row>
       ) : (
         <Txt as="small" tone="graphite" live>
           Saving first, so that the paper is of today.

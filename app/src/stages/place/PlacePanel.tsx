@@ -2,9 +2,11 @@ import { formatLength, type MarkMethod, numberFor, PLACE_NUMBERS, type PlacePlan
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
+import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
@@ -49,12 +51,12 @@ export function PlacePanel() {
   const plan = usePlan('place', 'hoop');
   const units = useUnits();
   const { change } = useTicketActs();
-  const p = usePalette();
+  const _p = usePalette();
   const router = useRouter();
   const { place, hoop } = plan;
   if (!place) return null;
   return (
-    <View style={{ gap: 12 }}>
+    <Stack gap={12}>
       <View>
         <Txt as="heading" level={2}>
           {place.placement.name}
@@ -73,9 +75,9 @@ export function PlacePanel() {
         <Txt>{`${place.copies.length} copies in ${hoop.hoopings.length} hoopings of the ${hoop.laid?.verdict.hoop.name}: ${hoop.hoopings.map((h) => h.copies.map((i) => i + 1).join(' + ')).join(' · ')}.`}</Txt>
       ) : null}
       {place.nearest ? (
-        <View style={{ backgroundColor: p.shade, borderLeftWidth: 4, borderColor: p.moss, padding: 12 }}>
+        <Callout tone="moss">
           <Txt>{`Nearest: ${place.nearest.name}, ${formatLength(place.nearest.mm, units)} clear.`}</Txt>
-        </View>
+        </Callout>
       ) : null}
       <Choice
         label="Find the spot by"
@@ -98,6 +100,6 @@ export function PlacePanel() {
           {say(caution, units)}
         </Txt>
       ))}
-    </View>
+    </Stack>
   );
 }

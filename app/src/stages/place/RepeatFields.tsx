@@ -1,7 +1,8 @@
 import { formatLength, numberFor, PLACE_NUMBERS, type PlaceInput } from '@zt/core';
-import { View } from 'react-native';
+import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
@@ -18,21 +19,21 @@ export function RepeatFields() {
   const units = useUnits();
   const rules = useRules();
   const { change } = useTicketActs();
-  const p = usePalette();
+  const _p = usePalette();
   const { repeat } = ticket.place;
   const run = plan.place?.run;
   const open = plan.place?.placement.copies === 'open hem';
   const set = (changes: Partial<PlaceInput['repeat']>) =>
     change({ stage: 'place', set: { repeat: { ...repeat, ...changes } } });
   return (
-    <View style={{ gap: 10 }}>
+    <Stack gap={10}>
       {run ? (
-        <View style={{ backgroundColor: p.shade, borderLeftWidth: 5, borderColor: p.tape, padding: 12 }}>
+        <Callout tone="tape">
           <Txt as="figure" testID="run">
             {`${run.count} at ${formatLength(run.pitchMm, units)} pitch`}
           </Txt>
           <Txt>{`gap ${formatLength(run.gapMm, units)}${open ? `, ${formatLength(run.marginMm, units)} left at either end` : ''}`}</Txt>
-        </View>
+        </Callout>
       ) : null}
       <LengthField
         label="wished gap"
@@ -57,6 +58,6 @@ export function RepeatFields() {
           />
         </>
       ) : null}
-    </View>
+    </Stack>
   );
 }

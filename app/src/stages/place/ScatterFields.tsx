@@ -1,11 +1,12 @@
 import { numberFor, PLACE_NUMBERS, type PlaceInput, scatterQuestionFor } from '@zt/core';
 import type { ScatterProgress } from '@zt/core/stages/place/scatter';
 import { createElement, useEffect, useRef, useState } from 'react';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
@@ -55,8 +56,8 @@ export function ScatterFields() {
   const set = (changes: Partial<PlaceInput['scatter']>) =>
     change({ stage: 'place', set: { scatter: { ...ticket.place.scatter, ...changes } } });
   return (
-    <View style={{ gap: 10 }}>
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+    <Stack gap={10}>
+      <Row>
         <NumberField
           grow
           label="how many"
@@ -71,7 +72,7 @@ export function ScatterFields() {
           onLength={(gapMm) => set({ gapMm })}
           stepper={false}
         />
-      </View>
+      </Row>
       <Choice
         label="Motifs"
         quiet
@@ -81,7 +82,7 @@ export function ScatterFields() {
         onChoose={(turns) => set({ turns })}
       />
       {progress ? (
-        <View style={{ gap: 6 }}>
+        <Stack gap={6}>
           {createElement('progress', {
             'aria-label': 'Scattering',
             value: progress.done,
@@ -90,9 +91,9 @@ export function ScatterFields() {
           })}
           <Txt as="small">{`${progress.spots.length} laid`}</Txt>
           <Press title="Stop, keep what was found" onPress={stop} />
-        </View>
+        </Stack>
       ) : (
-        <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Row wrap>
           <Press kind="main" title="Scatter them" onPress={() => void start(scatter)} />
           {scatter.spots.length > 0 ? (
             <Press
@@ -100,7 +101,7 @@ export function ScatterFields() {
               onPress={() => void start({ ...scatter, seed: (scatter.seed + 1) % 1_000_000 })}
             />
           ) : null}
-        </View>
+        </Row>
       )}
       {failed ? (
         <Txt tone="madder" live>
@@ -113,6 +114,6 @@ export function ScatterFields() {
           tone="graphite"
         >{`Throw no. ${scatter.seed}: the same number gives the same scatter.`}</Txt>
       ) : null}
-    </View>
+    </Stack>
   );
 }

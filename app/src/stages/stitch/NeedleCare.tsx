@@ -12,12 +12,12 @@ import {
   say,
 } from '@zt/core';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { amount, oneDigit } from '../../components/figures';
 import { NeedleRack } from '../../components/NeedleRack';
 import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useShelf, useUnits } from '../../hooks/useTicket';
 import { usePutItemMutation } from '../../services/shelfApi';
@@ -60,7 +60,7 @@ export function NeedleCare({ machine }: { machine: Machine }) {
     setBefore(null);
   };
   return (
-    <View style={{ gap: 6 }}>
+    <Stack gap={6}>
       {needles.length > 1 ? (
         <NeedleRack
           needles={needles.map((needle, i) => {
@@ -94,6 +94,6 @@ export function NeedleCare({ machine }: { machine: Machine }) {
         </Txt>
         <Press title={`A new ${SUPPLIES[wanted].name} is in`} label="A new needle is in" onPress={changed} />
       </Disclosure>
-    </View>
+    </Stack>
   );
 }

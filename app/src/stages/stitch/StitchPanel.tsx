@@ -2,6 +2,8 @@ import { type StitchStop, say } from '@zt/core';
 import { Pressable, View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { NumberField } from '../../components/ui/NumberField';
+import { Stack } from '../../components/ui/Stack';
+import { Swatch } from '../../components/ui/Swatch';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
@@ -58,23 +60,14 @@ function StopRow({
         paddingHorizontal: 4,
       }}
     >
-      <View
-        style={{
-          width: 34,
-          height: 34,
-          borderRadius: 4,
-          backgroundColor: stop.hex,
-          borderWidth: 1.5,
-          borderColor: p.ink,
-        }}
-      />
-      <View style={{ flex: 1 }}>
+      <Swatch hex={stop.hex} />
+      <Stack grow>
         <Txt as="strong">{`${number} ${stop.thread?.name ?? stop.name}${done ? ' ✓' : ''}`}</Txt>
         <Txt
           as="small"
           tone="graphite"
         >{`${onNeedle === null ? '' : `needle ${onNeedle + 1} · `}${stop.stitches} stitches · ${oneDigit(stop.topM)} m · ${matchWords(stop, wanted)}`}</Txt>
-      </View>
+      </Stack>
       <Txt as="figure">{`${oneDigit(stop.minutes)} min`}</Txt>
     </Pressable>
   );
@@ -97,7 +90,7 @@ export function StitchPanel() {
   ];
   const needles = plan.mount?.machine?.needles ?? 1;
   return (
-    <View style={{ gap: 12 }}>
+    <Stack gap={12}>
       <View>
         <Txt
           as="heading"
@@ -135,6 +128,6 @@ export function StitchPanel() {
       <Txt as="small" tone="madder">
         Glasses on; hands away from the moving hoop; never reach in while it runs.
       </Txt>
-    </View>
+    </Stack>
   );
 }

@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import { Ruled } from '../../components/ui/Ruled';
+import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
 
 /** One thing on the shelf: a line that opens into its form. */
-export function Row({
+export function ItemRow({
   title,
   detail,
   aside,
@@ -21,7 +23,7 @@ export function Row({
 }) {
   const p = usePalette();
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: p.hairline }}>
+    <Ruled>
       <Pressable
         role="button"
         aria-expanded={open}
@@ -30,14 +32,14 @@ export function Row({
         style={{ flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 56, paddingVertical: 6 }}
       >
         {aside}
-        <View style={{ flex: 1 }}>
+        <Stack grow>
           <Txt as="strong">{title}</Txt>
           <Txt as="small" tone="graphite">
             {detail}
           </Txt>
-        </View>
+        </Stack>
       </Pressable>
       {open ? <View style={{ padding: 12, gap: 10, backgroundColor: p.shade }}>{children}</View> : null}
-    </View>
+    </Ruled>
   );
 }

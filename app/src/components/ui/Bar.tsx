@@ -1,0 +1,24 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { usePalette } from '../../theme/palette';
+
+/** A line of things that stays in sight: above the page, or below it. */
+export function Bar({ children, at }: { children: ReactNode; at: 'top' | 'foot' }) {
+  const p = usePalette();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        paddingHorizontal: 12,
+        paddingVertical: 8,
+        ...(at === 'top'
+          ? { backgroundColor: p.paper, borderBottomWidth: 1.5, borderColor: p.ink }
+          : { backgroundColor: p.panel, borderTopWidth: 1, borderColor: p.hairline }),
+      }}
+    >
+      {children}
+    </View>
+  );
+}
