@@ -9,10 +9,10 @@ module.exports = {
   preset: 'jest-expo',
   rootDir: __dirname,
   // As in the other projects: a global is found some thirty times quicker so.
-  sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set', 'String'],
+  sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Object', 'Set'],
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
   transformIgnorePatterns: [
-    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink|lucide-react-native)(/|$|-))',
+    '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-array|internmap|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink|lucide-react-native)(/|$|-))',
   ],
   transform: { ...preset.transform, [SCRIPTS]: babel, '\\.mjs$': babel },
   moduleNameMapper: {

@@ -4,9 +4,20 @@ const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
 if (!config.resolver.assetExts.includes('woff2')) config.resolver.assetExts.push('woff2');
-// A module is run when it is first used, not when it is first named: half of them are not used to show a ticket.
+/**
+ * Whether the modules that a file names are run only when it first uses them. That costs a look-up at every use: not
+ * for what reckons. What notes the address of its own script must be run with that script.
+ */
+const isLazy = (file) =>
+  file.endsWith('core/src/index.ts') ||
+  !/core\/src\/|node_modules\/(zod|culori|d3-|clipper2|immer|react-dom|@reduxjs)|winter\/(runtime|ImportMeta)/.test(
+    file,
+  );
 config.transformer.getTransformOptions = async () => ({
-  transform: { experimentalImportSupport: true, inlineRequires: true },
+  transform: {
+    experimentalImportSupport: true,
+    inlineRequires: { blockList: new Proxy({}, { has: (_, file) => !isLazy(file) }) },
+  },
 });
 config.watchFolders = [path.resolve(__dirname, '..')];
 config.resolver.nodeModulesPaths = [

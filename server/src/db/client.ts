@@ -1,6 +1,7 @@
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { type Client, createClient } from '@libsql/client';
+import { Mutex } from 'async-mutex';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 
@@ -64,14 +65,11 @@ export async function openStore(url: string, migrationsFolder = MIGRATIONS): Pro
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { casing: 'snake_case' });
   await patiently(client, () => migrate(db, { migrationsFolder }));
-  let last: Promise<unknown> = Promise.resolve();
-  const write: Store['write'] = (work) => {
-    const run = last.then(() => patiently(client, () => db.transaction(work)));
-    last = run.catch(() => undefined);
-    return run;
-  };
+  const writer = new Mutex();
+  const write: Store['write'] = (work) =>
+    writer.runExclusive(() => patiently(client, () => db.transaction(work)));
   const close = async () => {
-    await last;
+    await writer.acquire();
     if (client.protocol === 'file')
       await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
     client.close();

@@ -233,11 +233,9 @@ function NeedleCross() {
   const { x, y } = toPx(view, ORIGIN);
   const arm = 14 * view.scale;
   return (
-    <Path
-      d={`M${x - arm} ${y}H${x + arm}M${x} ${y - arm}V${y + arm}`}
-      stroke={palette.madder}
-      strokeWidth={1.6}
-      fill="none"
-    />
+    <G>
+      <Line x1={x - arm} y1={y} x2={x + arm} y2={y} stroke={palette.madder} strokeWidth={1.6} />
+      <Line x1={x} y1={y - arm} x2={x} y2={y + arm} stroke={palette.madder} strokeWidth={1.6} />
+    </G>
   );
 }

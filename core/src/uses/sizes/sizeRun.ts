@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
 import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
@@ -28,13 +29,6 @@ export interface SizeRow {
   /** Why this size does not look like the others, with figures; empty where it does. */
   outOfLine: Phrase[];
 }
-
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const mid = sorted.length / 2;
-  const [low, high] = [sorted[Math.ceil(mid) - 1] ?? 0, sorted[Math.floor(mid)] ?? 0];
-  return (low + high) / 2;
-};
 
 /** The first reading of a kind is the width that a run of sizes goes by. */
 const widthIdOf = (plan: Plan): string => plan.piece.kind.readings[0]?.id ?? '';
@@ -75,8 +69,8 @@ function lineThrough(points: readonly { x: number; y: number }[]): (x: number) =
   const slopes = points.flatMap((p, i) =>
     points.slice(i + 1).flatMap((q) => (q.x === p.x ? [] : (q.y - p.y) / (q.x - p.x))),
   );
-  const slope = slopes.length > 0 ? median(slopes) : 0;
-  const offset = median(points.map((p) => p.y - slope * p.x));
+  const slope = median(slopes) ?? 0;
+  const offset = median(points.map((p) => p.y - slope * p.x)) ?? 0;
   return (x) => offset + slope * x;
 }
 
@@ -103,7 +97,7 @@ function readingsOut(
 
 function coverOut(rows: readonly SizeRow[], row: SizeRow, rules: HouseRules): Phrase[] {
   const most = numberFor(rules, PLACE_NUMBERS.sizeCoverOutPercent) / 100;
-  const usual = median(rows.flatMap((r) => r.coverPercent ?? []));
+  const usual = median(rows.flatMap((r) => r.coverPercent ?? [])) ?? 0;
   const cover = row.coverPercent;
   if (cover === null || usual === 0 || rows.length < 3) return [];
   if (cover > usual * most)
