@@ -60,7 +60,32 @@ test.describe('when the shop’s computer does not answer', () => {
     await expect.poll(kept).toEqual({ ...own, units: { system: 'mm' }, ways: [] });
   });
 
-  test('a ticket changed in two places is never overwritten unseen', async ({ page, context }) => {
+  test('what a page had not sent when it was closed is sent by the next one', async ({ page, context }) => {
+    const ticket = onTicket(page);
+    await ticket.start('Bath towel');
+    await ticket.saved();
+    const address = page.url();
+    await context.route('**/api/tickets/*', (route) =>
+      route.request().method() === 'PUT' ? route.abort() : route.continue(),
+    );
+    await ticket.fill('Name of the ticket', 'Kept on this device');
+    await ticket.reads('One ticket has changes that wait for the shop’s computer.');
+    await page.close();
+    await context.unroute('**/api/tickets/*');
+    const next = await context.newPage();
+    await next.goto(address);
+    await expect(next.getByRole('heading', { name: 'Kept on this device' })).toBeVisible();
+    await onTicket(next).saved();
+  });
+});
+
+test.describe('two pages on one ticket', () => {
+  test.use({ allowed: [/status of 409/] });
+
+  test('each has what the other changes, as it happens; different fields go together', async ({
+    page,
+    context,
+  }) => {
     const ticket = onTicket(page);
     await ticket.start('Bath towel');
     await ticket.saved();
@@ -68,10 +93,33 @@ test.describe('when the shop’s computer does not answer', () => {
     await other.goto(page.url());
     await expect(other.getByRole('heading', { name: 'Measure the Bath towel' })).toBeVisible();
     await ticket.fill('Name of the ticket', 'First hand');
-    await ticket.saved();
-    await onTicket(other).fill('Name of the ticket', 'Second hand');
-    await expect(other.getByTestId('save-state')).toContainText('not saved: changed elsewhere');
-    await page.reload();
+    await expect(other.getByRole('heading', { name: 'First hand' })).toBeVisible();
+    await expect(other.getByTestId('save-state')).toContainText('with changes from another device');
+    await onTicket(other).fill('side to side', '700 mm');
+    await expect(page.getByRole('button', { name: 'side to side: 27 9/16 in' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'First hand' })).toBeVisible();
+  });
+
+  test('one field changed on both is asked about once, with both values', async ({ page, context }) => {
+    const ticket = onTicket(page);
+    await ticket.start('Bath towel');
+    await ticket.saved();
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await expect(other.getByRole('heading', { name: 'Measure the Bath towel' })).toBeVisible();
+    await other.route('**/api/**', (route) => route.abort());
+    await onTicket(other).fill('Name of the ticket', 'Second hand');
+    await expect(other.getByTestId('save-state')).toContainText('not saved');
+    await ticket.fill('Name of the ticket', 'First hand');
+    await ticket.saved();
+    await other.unroute('**/api/**');
+    const asked = page.getByRole('group', { name: 'name of the ticket was changed on two devices' });
+    await expect(asked).toContainText('Here stands “First hand”.');
+    await expect(asked).toContainText('The other is “Second hand” (a computer');
+    await asked.getByRole('button', { name: 'Use the other' }).click();
+    for (const one of [page, other]) {
+      await expect(one.getByRole('heading', { name: 'Second hand' })).toBeVisible();
+      await expect(one.getByRole('group', { name: /was changed on two devices/ })).toHaveCount(0);
+    }
   });
 });

@@ -1,3 +1,4 @@
+import { Changes } from './changes';
 import type { Config } from './config/config';
 import { openStore, type Store } from './db/client';
 
@@ -5,6 +6,8 @@ import { openStore, type Store } from './db/client';
 export interface Context {
   config: Config;
   store: Store;
+  /** What was changed, for the pages that are open. */
+  changes: Changes;
   /** The clock, ISO. */
   now: () => string;
 }
@@ -13,6 +16,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
   return {
     config,
     store: overrides.store ?? (await openStore(config.databaseUrl)),
+    changes: overrides.changes ?? new Changes(),
     now: overrides.now ?? (() => new Date().toISOString()),
   };
 }

@@ -10,6 +10,7 @@ import type { Context } from './context';
 import { StoreBusy } from './db/client';
 import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
+import { changesRoutes, tellingChanges } from './features/changes/routes';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
 import { planRoutes } from './features/plan/routes';
@@ -18,6 +19,7 @@ import { rulesRoutes } from './features/rules/routes';
 import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
+import { onlyOwnPages, pageHeaders } from './http/guard';
 
 const MOST_BODY_BYTES = 8 * 1024 * 1024;
 
@@ -37,7 +39,7 @@ const API_DOCUMENT = {
 function answerError(
   error: Error,
   path: string,
-): { status: 400 | 404 | 409 | 413 | 500 | 503; body: ErrorBody } {
+): { status: 400 | 403 | 404 | 409 | 413 | 500 | 503; body: ErrorBody } {
   if (error instanceof ApiError)
     return { status: error.status, body: { code: error.code, message: error.message } };
   if (error instanceof HTTPException && error.status < 500) {
@@ -57,6 +59,10 @@ function answerError(
 /** The whole server: the interface under /api, the web app for everything else. */
 export function createApp(context: Context) {
   const app = new OpenAPIHono();
+  app.use(pageHeaders());
+  app.use(onlyOwnPages(context.config.host));
+  // Before what waits for the end of an answer: this one has none.
+  app.route('/api/changes', changesRoutes(context));
   app.use(compress());
   // Asked for again, an answer that is the same is not sent again.
   app.use('/api/*', etag(), async (c, next) => {
@@ -82,6 +88,8 @@ export function createApp(context: Context) {
     if (status === 500) process.stderr.write(`${error.stack ?? error.message}\n`);
     return c.json(body, status);
   });
+  for (const noun of ['shelf', 'rules', 'logbook'] as const)
+    app.use(`/api/${noun}/*`, tellingChanges(context, noun));
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.route('/api/tickets', ticketRoutes(context));
   app.route('/api/shelf', shelfRoutes(context));

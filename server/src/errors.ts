@@ -13,7 +13,7 @@ export type ErrorBody = z.infer<typeof ErrorSchema>;
 
 export class ApiError extends Error {
   constructor(
-    readonly status: 400 | 404 | 409 | 413 | 503,
+    readonly status: 400 | 403 | 404 | 409 | 413 | 503,
     readonly code: string,
     message: string,
   ) {

@@ -1,32 +1,27 @@
+import '../store/jitless';
 import { useFonts } from 'expo-font';
 import { Stack } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { ThemeProvider } from '../components/ui/elements';
 import { ELEMENTS_THEME } from '../components/ui/elementsTheme';
-import { rulesApi } from '../services/rulesApi';
-import { shelfApi } from '../services/shelfApi';
 import { ShopGate } from '../shop/ShopGate';
+import { Waiting } from '../shop/Waiting';
 import { saveOnLeaving } from '../store/autosave';
-import { makeStore } from '../store/store';
+import { followChanges } from '../store/changes';
+import { openedStore } from '../store/openedStore';
 import { FONT_FILES } from '../theme/fonts';
-
-/** The store, with the shop on its way before anything is drawn. */
-function openedStore() {
-  const store = makeStore();
-  void store.dispatch(shelfApi.endpoints.shelf.initiate());
-  void store.dispatch(rulesApi.endpoints.rules.initiate());
-  return store;
-}
 
 export default function Layout() {
   const [store] = useState(openedStore);
   useFonts(FONT_FILES);
   useEffect(() => saveOnLeaving(store.getState), [store]);
+  useEffect(() => followChanges(store), [store]);
   return (
     <Provider store={store}>
       <ThemeProvider theme={ELEMENTS_THEME}>
         <ShopGate>
+          <Waiting />
           <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
         </ShopGate>
       </ThemeProvider>

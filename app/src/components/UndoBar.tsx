@@ -1,4 +1,3 @@
-import { usePalette } from '../theme/palette';
 import { Callout } from './ui/Callout';
 import { Press } from './ui/Press';
 import { Row } from './ui/Row';
@@ -13,7 +12,6 @@ interface UndoBarProps {
 
 /** Says what was taken away, and puts it back. */
 export function UndoBar({ text, onPutBack }: UndoBarProps) {
-  const _p = usePalette();
   return (
     <Callout tone="moss" role="status">
       <Row gap={12} align="middle">

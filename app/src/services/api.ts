@@ -1,6 +1,10 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { thisDevice } from './device';
 
-const fetchJson = fetchBaseQuery({ baseUrl: '/api' });
+const fetchJson = fetchBaseQuery({
+  baseUrl: '/api',
+  prepareHeaders: (headers) => headers.set('x-device', thisDevice().id),
+});
 const lastSave = new Map<string, Promise<unknown>>();
 
 /** Saves to one address go one after the other, so that an older one never lands on a newer. */

@@ -11,7 +11,7 @@ export const ticketsApi = api.injectEndpoints({
       providesTags: ['ticket'],
     }),
     saveTicket: build.mutation<SavedTicket, SaveTicket>({
-      query: ({ ticket, rev }) => ({ url: `/tickets/${ticket.id}`, method: 'PUT', body: { ticket, rev } }),
+      query: (body) => ({ url: `/tickets/${body.ticket.id}`, method: 'PUT', body }),
       invalidatesTags: ['tickets'],
     }),
     removeTicket: build.mutation<unknown, string>({

@@ -11,11 +11,9 @@ import {
   useRestoreRowMutation,
   useSetAsideQuery,
 } from '../services/setAsideApi';
-import { usePalette } from '../theme/palette';
 
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
 export function SetAsideRows({ place }: { place: SetAside['place'] }) {
-  const _p = usePalette();
   const { data } = useSetAsideQuery();
   const [mend, mending] = useMendRowMutation();
   const [remove] = useRemoveRowMutation();

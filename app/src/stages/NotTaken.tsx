@@ -9,7 +9,6 @@ import { useRestoreTicketMutation } from '../services/ticketsApi';
 import { putBackOnBench } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES } from '../tape/Tape';
-import { usePalette } from '../theme/palette';
 
 /** So many are named at once. */
 const MOST_REFUSED = 3;
@@ -18,7 +17,6 @@ const MOST_REFUSED = 3;
 export function NotTaken({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
   const ticket = useTicket();
   const units = useUnits();
-  const _p = usePalette();
   const { refused, save } = useAppSelector((state) => state.editor);
   if (refused.length === 0) return null;
   const shown = refused.slice(0, MOST_REFUSED);

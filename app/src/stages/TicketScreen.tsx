@@ -27,6 +27,7 @@ import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
 import { NotTaken, OffBench } from './NotTaken';
+import { OffersOf } from './Offers';
 import { STAGE_VIEWS, useDrawing } from './registry';
 import { WithTicket } from './WithTicket';
 
@@ -36,14 +37,12 @@ const SAVE_WORDS = {
   saving: 'saving',
   failed: 'not saved, trying again',
   refused: 'not saved',
-  conflict: 'not saved: changed elsewhere, load it again',
 } as const;
 
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   const ticket = useTicket('name', 'customer');
   const plan = usePlan('piece');
-  const _p = usePalette();
-  const save = useAppSelector((state) => state.editor.save);
+  const { save, news } = useAppSelector(({ editor }) => editor);
   const fabric = plan.piece.fabric.name;
   return (
     <Bar at="top">
@@ -54,12 +53,18 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
         </Txt>
         <Txt
           as="small"
-          tone={['failed', 'refused', 'conflict'].includes(save) ? 'madder' : 'graphite'}
+          tone={['failed', 'refused'].includes(save) ? 'madder' : 'graphite'}
           live
           lines={1}
           testID="save-state"
         >
-          {[SAVE_WORDS[save], ticket.customer || fabric.toLowerCase()].filter(Boolean).join(' · ')}
+          {[
+            SAVE_WORDS[save],
+            news ? 'with changes from another device' : '',
+            ticket.customer || fabric.toLowerCase(),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </Txt>
       </Stack>
       <UnitsToggle units={shop.units} onUnits={shop.setUnits} />
@@ -71,7 +76,6 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   const ticket = useTicket('id');
   const plan = usePlan();
   const rules = useRules();
-  const _p = usePalette();
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { past, future } = useAppSelector((state) => state.editor);
@@ -121,6 +125,7 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
       ) : null}
       <OffBench />
       <NotTaken stage={stage} onStage={onStage} />
+      <OffersOf stage={stage} />
       {findings
         .filter((f) => f.field === undefined)
         .map((finding) => (

@@ -1,6 +1,8 @@
 import { newTicket } from '@zt/core';
-import { ticketChanged, ticketOpened, undone } from './editor';
-import { makeStore } from './store';
+import { IDBFactory } from 'fake-indexeddb';
+import { keepOutbox } from './autosave';
+import { outboxFound, ticketChanged, ticketOpened, undone } from './editor';
+import { type AppStore, makeStore } from './store';
 
 const TICKET = newTicket('autosave-ticket', 'bath-towel');
 const turned = (turnDeg: number) => ticketChanged({ change: { stage: 'place', set: { turnDeg } } });
@@ -21,14 +23,21 @@ const REFUSED: Record<number, object> = {
   },
 };
 
+interface Put {
+  rev: number;
+  turnDeg: number;
+  base?: unknown;
+  sending?: unknown;
+}
+
 /** A server of a few lines: what was put, and what it answers. */
 function fakeServer(answers: (number | 'down')[]) {
-  const puts: { rev: number; turnDeg: number }[] = [];
+  const puts: Put[] = [];
   globalThis.fetch = (async (request: Request) => {
-    const { ticket, rev } = JSON.parse(await request.text());
+    const { ticket, rev, base, sending } = JSON.parse(await request.text());
     const answer = answers.shift() ?? 200;
     if (answer === 'down') throw new TypeError('no connection');
-    puts.push({ rev, turnDeg: ticket.place.turnDeg });
+    puts.push({ rev, turnDeg: ticket.place.turnDeg, base, sending });
     const body = answer === 200 ? { rev: rev + 1, onBench: true } : REFUSED[answer];
     return new Response(JSON.stringify(body), {
       status: answer,
@@ -53,8 +62,24 @@ afterAll(() => {
   globalThis.Request = realRequest;
 });
 
-function openStore() {
+const stores: AppStore[] = [];
+function emptyStore() {
   const store = makeStore();
+  stores.push(store);
+  return store;
+}
+
+/** No page goes on trying once its test is over. */
+afterEach(async () => {
+  fakeServer([]);
+  for (const store of stores.splice(0)) {
+    await until(() => ['saved', 'refused'].includes(store.getState().editor.save));
+    await until(() => store.getState().editor.waiting.every(({ refused }) => refused.length > 0));
+  }
+}, 30_000);
+
+function openStore() {
+  const store = emptyStore();
   store.dispatch(ticketOpened({ ticket: TICKET, rev: 1 }));
   return store;
 }
@@ -65,7 +90,7 @@ describe('autosave', () => {
     const store = openStore();
     for (const turnDeg of [1, 2, 3]) store.dispatch(turned(turnDeg));
     await until(() => store.getState().editor.save === 'saved');
-    expect(puts).toEqual([{ rev: 1, turnDeg: 3 }]);
+    expect(puts).toMatchObject([{ rev: 1, turnDeg: 3 }]);
     expect(store.getState().editor).toMatchObject({ save: 'saved', rev: 2 });
   });
 
@@ -88,7 +113,7 @@ describe('autosave', () => {
     store.dispatch(turned(5));
     await until(() => store.getState().editor.save === 'failed');
     await until(() => store.getState().editor.save === 'saved');
-    expect(puts).toEqual([{ rev: 1, turnDeg: 5 }]);
+    expect(puts).toMatchObject([{ rev: 1, turnDeg: 5 }]);
   }, 30_000);
 
   it('keeps a ticket that was left for another before it was saved', async () => {
@@ -98,7 +123,7 @@ describe('autosave', () => {
     store.dispatch(turned(5));
     store.dispatch(ticketOpened({ ticket: other, rev: 7 }));
     await until(() => puts.length === 1);
-    expect(puts).toEqual([{ rev: 1, turnDeg: 5 }]);
+    expect(puts).toMatchObject([{ rev: 1, turnDeg: 5 }]);
     await until(() => store.getState().editor.waiting.length === 0);
     expect(store.getState().editor.present?.id).toBe('another-ticket');
   }, 30_000);
@@ -124,7 +149,7 @@ describe('autosave', () => {
       store.dispatch(turned(6));
     });
     await until(() => puts.length === 2 && store.getState().editor.save === 'saved');
-    expect(puts).toEqual([
+    expect(puts).toMatchObject([
       { rev: 1, turnDeg: 5 },
       { rev: 2, turnDeg: 6 },
     ]);
@@ -157,13 +182,65 @@ describe('autosave', () => {
     expect(store.getState().editor).toMatchObject({ save: 'refused', refused: [{ at: 'design.widthMm' }] });
   }, 30_000);
 
-  it('stops at a conflict, and overwrites nothing', async () => {
-    const puts = fakeServer([409]);
+  it('is put together with what others saved, by sending what it was made from', async () => {
+    const puts = fakeServer([409, 200]);
     const store = openStore();
     store.dispatch(turned(5));
-    await until(() => store.getState().editor.save === 'conflict');
-    store.dispatch(turned(6));
-    await pause(700);
-    expect(puts).toHaveLength(1);
+    await until(() => store.getState().editor.save === 'saved');
+    expect(puts.map(({ base }) => base)).toEqual([undefined, TICKET]);
   });
+
+  it('sends again as it was what was not answered, and what was changed since after it', async () => {
+    const puts = fakeServer(['down', 200, 200]);
+    const store = openStore();
+    store.dispatch(turned(5));
+    await until(() => store.getState().editor.offline);
+    store.dispatch(turned(6));
+    await until(() => puts.length === 2 && store.getState().editor.save === 'saved');
+    expect(puts.map(({ rev, turnDeg }) => [rev, turnDeg])).toEqual([
+      [1, 5],
+      [2, 6],
+    ]);
+    expect(puts[0]?.sending).not.toEqual(puts[1]?.sending);
+    expect(store.getState().editor.offline).toBe(false);
+  }, 30_000);
+});
+
+describe('the outbox', () => {
+  beforeEach(() => {
+    globalThis.indexedDB = new IDBFactory();
+  });
+
+  it('has every change until it is acknowledged, whatever becomes of the page', async () => {
+    fakeServer(['down', 'down', 'down']);
+    const store = openStore();
+    keepOutbox(store).begin();
+    store.dispatch(turned(5));
+    await until(() => store.getState().editor.offline);
+    const again = keepOutbox(openStore());
+    expect((await again.found).map(({ value }) => value.place.turnDeg)).toEqual([5]);
+  }, 30_000);
+
+  it('is empty once all is acknowledged', async () => {
+    fakeServer([]);
+    const store = openStore();
+    keepOutbox(store).begin();
+    store.dispatch(turned(5));
+    await until(() => store.getState().editor.save === 'saved');
+    await pause(50);
+    expect(await keepOutbox(openStore()).found).toEqual([]);
+  });
+
+  it('gives back what waited to a page that opens, which sends it', async () => {
+    fakeServer(['down']);
+    const closed = openStore();
+    keepOutbox(closed).begin();
+    closed.dispatch(turned(5));
+    await until(() => closed.getState().editor.offline);
+    const puts = fakeServer([]);
+    const store = emptyStore();
+    store.dispatch(outboxFound(await keepOutbox(store).found));
+    await until(() => store.getState().editor.waiting.length === 0);
+    expect(puts.map(({ turnDeg }) => turnDeg)).toContain(5);
+  }, 30_000);
 });

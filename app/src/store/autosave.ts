@@ -1,10 +1,16 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import type { Refusal, Ticket } from '@zt/core';
+import type { Refusal, SaveTicket, Ticket } from '@zt/core';
+import { isUnsent, type Replica, sending } from '@zt/core/uses/sharing/index';
+import { v7 } from 'uuid';
+import { thisDevice } from '../services/device';
 import { ticketsApi } from '../services/ticketsApi';
 import {
   type EditorState,
   fieldKept,
   mendTaken,
+  offerSettled,
+  openReplica,
+  outboxFound,
   redone,
   saveDone,
   saveFailed,
@@ -12,12 +18,12 @@ import {
   saveStarted,
   stageSettled,
   ticketChanged,
+  ticketHeard,
   ticketNamed,
   ticketOpened,
   undone,
-  waitingConflicted,
-  waitingFailed,
 } from './editor';
+import { openOutbox } from './outbox';
 
 /** Rest after the last change before it is saved, ms. */
 const QUIET_MS = 350;
@@ -33,10 +39,12 @@ const isChange = isAnyOf(
   undone,
   redone,
   ticketOpened,
+  ticketHeard,
+  offerSettled,
+  outboxFound,
 );
 type WithEditor = { editor: EditorState };
 
-const isFailure = isAnyOf(saveFailed, waitingFailed);
 const statusOf = (error: unknown): unknown => (error as { status?: unknown } | undefined)?.status;
 const isConflict = (error: unknown) => statusOf(error) === 409;
 
@@ -58,18 +66,23 @@ interface ServerIssue {
   message: string;
 }
 
-interface Unsaved {
-  ticket: Ticket;
-  rev: number;
-  open: boolean;
+/** What is to be saved next: a ticket that was left unsaved, else the open one; null when all is kept. */
+export function nextUnsaved(state: EditorState): Replica<Ticket> | null {
+  const left = state.waiting.find((w) => w.refused.length === 0);
+  if (left) return left;
+  const open = openReplica(state);
+  return open && state.save !== 'saved' && state.save !== 'refused' && isUnsent(open) ? open : null;
 }
 
-/** What is to be saved next: a ticket that was left unsaved, else the open one; null when all is kept. */
-export function nextUnsaved({ present, rev, save, waiting }: EditorState): Unsaved | null {
-  const left = waiting.find((w) => !w.conflict && w.refused.length === 0);
-  if (left) return { ticket: left.ticket, rev: left.rev, open: false };
-  if (!present || save === 'saved' || save === 'conflict' || save === 'refused') return null;
-  return { ticket: present, rev, open: true };
+/** All that is not acknowledged yet. */
+export function allUnsent(state: EditorState): Replica<Ticket>[] {
+  const open = openReplica(state);
+  return [...state.waiting, ...(open && state.save !== 'saved' && isUnsent(open) ? [open] : [])];
+}
+
+interface Answered {
+  data?: { rev: number; onBench: boolean; ticket?: Ticket };
+  error?: unknown;
 }
 
 /** Saves every change by itself, one save at a time, and tries again when one fails. */
@@ -78,32 +91,33 @@ export function createAutosave() {
   let running = false;
 
   autosave.startListening({
-    predicate: (action) => isChange(action) || isFailure(action),
+    predicate: (action) => isChange(action) || saveFailed.match(action),
     effect: async (action, listener) => {
       listener.cancelActiveListeners();
-      await listener.delay(isFailure(action) ? RETRY_MS : QUIET_MS);
+      await listener.delay(saveFailed.match(action) ? RETRY_MS : QUIET_MS);
       while (running) await listener.delay(20);
       const editorNow = () => (listener.getState() as WithEditor).editor;
+      const put = async (body: SaveTicket): Promise<Answered> =>
+        (await listener.dispatch(ticketsApi.endpoints.saveTicket.initiate(body) as never)) as Answered;
       // From here on this save is carried to its end, whatever is changed meanwhile.
       listener.unsubscribe();
       running = true;
       for (let next = nextUnsaved(editorNow()); next; next = nextUnsaved(editorNow())) {
-        if (next.open) listener.dispatch(saveStarted());
-        const { ticket, rev, open } = next;
-        const save = ticketsApi.endpoints.saveTicket.initiate({ ticket, rev });
-        const result = await (listener.dispatch(save as never) as unknown as Promise<{
-          data?: { rev: number; onBench: boolean };
-          error?: unknown;
-        }>);
-        if (result.data) listener.dispatch(saveDone({ ...result.data, ticket }));
-        else if (isConflict(result.error))
-          listener.dispatch(open ? saveFailed('conflict') : waitingConflicted(ticket.id));
-        else if (whyNotTaken(result.error))
-          listener.dispatch(saveRefused({ id: ticket.id, refused: whyNotTaken(result.error) ?? [] }));
+        const { id, name } = thisDevice();
+        const { inFlight } = sending(next, { id: v7(), device: id });
+        listener.dispatch(saveStarted(inFlight));
+        const { value: ticket, rev, base } = inFlight;
+        const body = { ticket, rev, sending: { id: inFlight.id, device: id, name } };
+        const first = await put(body);
+        // Others were quicker: both are put together there.
+        const { data, error } = isConflict(first.error) ? await put({ ...body, base }) : first;
+        const refused = whyNotTaken(error);
+        if (data) listener.dispatch(saveDone({ ticket, ...data }));
+        else if (refused) listener.dispatch(saveRefused({ id: ticket.id, refused }));
         else {
           running = false;
           listener.subscribe();
-          listener.dispatch(open ? saveFailed('failed') : waitingFailed());
+          listener.dispatch(saveFailed(ticket.id));
           return;
         }
       }
@@ -112,6 +126,22 @@ export function createAutosave() {
     },
   });
   return autosave.middleware;
+}
+
+/** Puts every change into the outbox before it is sent, and takes it out once it is acknowledged. */
+export function keepOutbox(store: {
+  getState: () => WithEditor;
+  subscribe: (seen: () => void) => () => void;
+}) {
+  const outbox = openOutbox();
+  let last: EditorState | null = null;
+  const keep = () => {
+    const { editor } = store.getState();
+    if (editor === last) return;
+    last = editor;
+    void outbox.keep(allUnsent(editor));
+  };
+  return { found: outbox.read(), begin: () => store.subscribe(keep) };
 }
 
 /** Leaves the field in the hand, so that what it reads is taken. */
@@ -125,11 +155,14 @@ export function saveOnLeaving(getState: () => WithEditor): () => void {
     leaveField();
     const next = nextUnsaved(getState().editor);
     if (!next) return;
-    const body = JSON.stringify({ ticket: next.ticket, rev: next.rev });
-    void fetch(`/api/tickets/${next.ticket.id}`, {
+    const { id, name } = thisDevice();
+    const { inFlight } = sending(next, { id: v7(), device: id });
+    const { value: ticket, rev } = inFlight;
+    const body = { ticket, rev, sending: { id: inFlight.id, device: id, name } } satisfies SaveTicket;
+    void fetch(`/api/tickets/${ticket.id}`, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body,
+      body: JSON.stringify(body),
       keepalive: true,
     });
   };

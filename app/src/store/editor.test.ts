@@ -1,15 +1,19 @@
 import { newTicket, phrase, type Ticket } from '@zt/core';
+import { sending } from '@zt/core/uses/sharing/index';
 import {
   type EditorState,
   editorReducer,
   gestureEnded,
   mendTaken,
+  offerSettled,
+  openReplica,
+  outboxFound,
   redone,
   saveDone,
-  saveFailed,
   saveStarted,
   stageSettled,
   ticketChanged,
+  ticketHeard,
   ticketNamed,
   ticketOpened,
   undone,
@@ -91,25 +95,70 @@ describe('the editor', () => {
 });
 
 describe('how it stands with the server', () => {
+  const sentBy = (state: EditorState) => {
+    const open = openReplica(state);
+    if (!open) throw new Error('no ticket is open');
+    return saveStarted(sending(open, { id: 'sending-1', device: 'this-device' }).inFlight);
+  };
+  const turn = (ticket: Ticket, turnDeg: number): Ticket => ({
+    ...ticket,
+    place: { ...ticket.place, turnDeg },
+  });
+
   it('goes from unsaved to saved, and counts the revision', () => {
     const state = play(opened(), turned(1));
     expect(state.save).toBe('unsaved');
-    const saved = play(state, saveStarted(), saveDone({ rev: 4, ticket: { ...TICKET } }));
-    expect([saved.save, saved.rev]).toEqual(['saved', 4]);
+    const saved = play(state, sentBy(state), saveDone({ rev: 4, ticket: turn(TICKET, 1) }));
+    expect([saved.save, saved.rev, saved.inFlight]).toEqual(['saved', 4, null]);
   });
 
   it('stays unsaved when something changed while it was saving', () => {
-    const state = play(opened(), turned(1), saveStarted(), turned(2), saveDone({ rev: 4, ticket: TICKET }));
-    expect([state.save, state.rev]).toEqual(['unsaved', 4]);
+    const state = play(opened(), turned(1));
+    const after = play(state, sentBy(state), turned(2), saveDone({ rev: 4, ticket: turn(TICKET, 1) }));
+    expect([after.save, after.rev, after.present?.place.turnDeg]).toEqual(['unsaved', 4, 2]);
   });
 
   it('ignores the answer for a ticket that is no longer open', () => {
     const other = newTicket('another-ticket', 't-shirt');
-    expect(play(opened(), turned(1), saveStarted(), saveDone({ rev: 9, ticket: other })).rev).toBe(3);
+    const state = play(opened(), turned(1));
+    expect(play(state, sentBy(state), saveDone({ rev: 9, ticket: other })).rev).toBe(3);
   });
 
-  it('keeps a conflict in sight whatever is done next', () => {
-    const state = play(opened(), turned(1), saveStarted(), saveFailed('conflict'), turned(2), undone());
-    expect(state.save).toBe('conflict');
+  it('has what another device made of it under what was made here, and undoes only the latter', () => {
+    const theirs = { ...TICKET, name: 'Named on the phone' };
+    const state = play(opened(), turned(1), ticketHeard({ ticket: theirs, rev: 4 }));
+    expect([state.present?.name, state.present?.place.turnDeg]).toEqual(['Named on the phone', 1]);
+    expect([state.save, state.rev, state.news]).toEqual(['unsaved', 4, true]);
+    const back = play(state, undone());
+    expect([back.present?.name, back.present?.place.turnDeg]).toEqual(['Named on the phone', 0]);
+  });
+
+  it('offers what was entered here where another device changed the same field, until it is settled', () => {
+    const state = play(opened(), turned(1), ticketHeard({ ticket: turn(TICKET, 7), rev: 4 }));
+    expect(state.present?.place.turnDeg).toBe(7);
+    const [id = ''] = Object.keys(state.present?.offers ?? {});
+    expect(state.present?.offers[id]).toMatchObject({ at: 'place.turnDeg', value: 1 });
+    const used = play(state, offerSettled({ id, take: true }));
+    expect([used.present?.place.turnDeg, used.present?.offers]).toEqual([1, {}]);
+    const left = play(state, offerSettled({ id, take: false }));
+    expect([left.present?.place.turnDeg, left.present?.offers]).toEqual([7, {}]);
+  });
+
+  it('waits with news while its own sending is not answered: the answer tells all', () => {
+    const state = play(opened(), turned(1));
+    const after = play(state, sentBy(state), ticketHeard({ ticket: turn(TICKET, 7), rev: 4 }));
+    expect(after.rev).toBe(3);
+    expect(play(after, saveDone({ rev: 5, ticket: turn(TICKET, 1) })).save).toBe('saved');
+  });
+
+  it('has what waited in the outbox, opened or not', () => {
+    const waited = { rev: 2, base: TICKET, value: turn(TICKET, 5), inFlight: null };
+    const before = play(
+      editorReducer(undefined, outboxFound([waited])),
+      ticketOpened({ ticket: TICKET, rev: 3 }),
+    );
+    const after = play(opened(), outboxFound([waited]));
+    for (const state of [before, after])
+      expect([state.present?.place.turnDeg, state.save, state.waiting]).toEqual([5, 'unsaved', []]);
   });
 });

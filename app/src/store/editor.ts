@@ -17,16 +17,24 @@ import {
   TicketSchema,
   withUnread,
 } from '@zt/core';
+import {
+  acknowledged,
+  heard,
+  isUnsent,
+  mergeTickets,
+  offerLeft,
+  offerTaken,
+  type Replica,
+  type Sending,
+} from '@zt/core/uses/sharing/index';
 import isEqual from 'fast-deep-equal';
+import { thisDevice } from '../services/device';
 
 /** How the ticket on the sheet stands with the server. `refused`: it does not take it, whenever it is asked. */
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'refused' | 'conflict';
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'failed' | 'refused';
 
-/** A ticket left before its last change was kept. */
-export interface WaitingTicket {
-  ticket: Ticket;
-  rev: number;
-  conflict: boolean;
+/** A ticket left before its last change was kept, or found in the outbox. */
+export interface WaitingTicket extends Replica<Ticket> {
   /** Why the server does not take it; empty while it has not said so. */
   refused: Refusal[];
 }
@@ -35,8 +43,15 @@ export interface EditorState {
   past: Ticket[];
   present: Ticket | null;
   future: Ticket[];
+  /** What the shop's computer last said of it, and what was sent and is not answered. */
   rev: number;
+  base: Ticket | null;
+  inFlight: Sending<Ticket> | null;
   save: SaveState;
+  /** Whether the last sending did not get through. */
+  offline: boolean;
+  /** Whether another device changed it since the last change here. */
+  news: boolean;
   /** The gesture or field whose changes are one step to undo. */
   gesture: string | null;
   /** Left unsaved when another ticket was opened; saved in the background. */
@@ -49,6 +64,8 @@ export interface EditorState {
   trial: Mend | null;
   /** The reading being taken, as it was chosen; undefined while none was. */
   reading: string | null | undefined;
+  /** The readings that were taken when these were first asked for: the first other is taken first. */
+  takenBefore: Ticket['piece']['readings'];
 }
 
 const EMPTY: EditorState = {
@@ -56,13 +73,18 @@ const EMPTY: EditorState = {
   present: null,
   future: [],
   rev: 0,
+  base: null,
+  inFlight: null,
   save: 'saved',
+  offline: false,
+  news: false,
   gesture: null,
   waiting: [],
   offBench: false,
   refused: [],
   trial: null,
   reading: undefined,
+  takenBefore: {},
 };
 const MOST_UNDO = 200;
 
@@ -79,8 +101,10 @@ function step(state: EditorState, next: Ticket, gesture: string | null): void {
   state.gesture = gesture;
   state.refused = [];
   state.trial = null;
-  if (isAskedAnew(state.past.at(-1), next)) state.reading = undefined;
-  if (state.save !== 'conflict') state.save = 'unsaved';
+  state.news = false;
+  if (isAskedAnew(state.past.at(-1), next))
+    Object.assign(state, { reading: undefined, takenBefore: next.piece.readings });
+  state.save = 'unsaved';
 }
 
 /** The ticket as it stands outside the reducer: its lists are compared by identity. */
@@ -93,13 +117,48 @@ function admittedHead(head: Partial<TicketHead>): { head: Partial<TicketHead>; r
   return { head: Object.fromEntries(Object.entries(head).filter(([key]) => !isRefused(key))), refused };
 }
 
+/** The open ticket as this device has it; null while none is open. */
+export function openReplica({ present, rev, base, inFlight }: EditorState): Replica<Ticket> | null {
+  return present && { rev, base: base ?? present, value: present, inFlight };
+}
+
 /** What waits to be saved once another ticket is opened: what waited before, and the one that is left. */
 function leftUnsaved(state: EditorState, openedId: string): WaitingTicket[] {
-  const { present, rev, save, waiting } = state;
-  if (!present || present.id === openedId || save === 'saved') return waiting;
+  const { save, waiting } = state;
+  const left = openReplica(state);
+  if (!left || left.value.id === openedId || save === 'saved') return waiting;
   const refused = save === 'refused' ? state.refused : [];
-  const left = { ticket: present, rev, conflict: save === 'conflict', refused };
-  return [...waiting.filter((w) => w.ticket.id !== present.id), left];
+  return [...waiting.filter((w) => w.value.id !== left.value.id), { ...left, refused }];
+}
+
+const mergedHere = (three: Parameters<typeof mergeTickets>[0]): Ticket =>
+  mergeTickets(three, { by: thisDevice().name, when: new Date().toISOString() });
+
+/** Takes what the open ticket became; steps that can be undone stand on top of it too. */
+function putReplica(state: EditorState, next: Replica<Ticket>): void {
+  const base = state.base as Ticket | null;
+  const present = state.present as Ticket | null;
+  const others = base && !isEqual(next.base, base) && !isEqual(next.value, present);
+  if (base && others) {
+    const onTop = (mine: Ticket) => mergedHere({ base, mine, theirs: next.base });
+    state.past = (state.past as Ticket[]).map(onTop);
+    state.future = (state.future as Ticket[]).map(onTop);
+  }
+  Object.assign(state, { rev: next.rev, base: next.base, inFlight: next.inFlight, present: next.value });
+}
+
+/** A ticket that waits, opened: with its own changes on top of what is kept now. */
+function reopened(own: WaitingTicket, kept: { ticket: Ticket; rev: number }): Partial<EditorState> {
+  const { value, rev, base, inFlight } = heard(own, { rev: kept.rev, value: kept.ticket }, mergedHere);
+  const save = own.refused.length > 0 ? 'refused' : 'unsaved';
+  return { present: value, rev, base, inFlight, save, refused: own.refused };
+}
+
+interface SaveDone {
+  rev: number;
+  /** The ticket as it is kept now. */
+  ticket: Ticket;
+  onBench?: boolean;
 }
 
 /** The ticket being worked on, with its steps to undo and redo. Plans are not kept here: they are derived. */
@@ -109,24 +168,28 @@ const editor = createSlice({
   reducers: {
     ticketOpened: (state, { payload }: PayloadAction<{ ticket: Ticket; rev: number; onBench?: boolean }>) => {
       const left = leftUnsaved(state as EditorState, payload.ticket.id);
-      const own = left.find((w) => w.ticket.id === payload.ticket.id);
+      const own = left.find((w) => w.value.id === payload.ticket.id);
+      const { ticket, rev } = payload;
+      const opened = own ? reopened(own, payload) : { present: ticket, base: ticket, rev };
+      const takenBefore = (opened.present ?? ticket).piece.readings;
       const waiting = left.filter((w) => w !== own);
-      if (!own)
-        return {
-          ...EMPTY,
-          waiting,
-          present: payload.ticket,
-          rev: payload.rev,
-          offBench: payload.onBench === false,
-        };
       return {
         ...EMPTY,
+        offline: state.offline,
         waiting,
-        present: own.ticket,
-        rev: own.rev,
-        save: own.conflict ? 'conflict' : own.refused.length > 0 ? 'refused' : 'unsaved',
-        refused: own.refused,
+        offBench: payload.onBench === false,
+        takenBefore,
+        ...opened,
       };
+    },
+    /** What waited in the outbox when the app was closed. */
+    outboxFound: (state, { payload }: PayloadAction<Replica<Ticket>[]>) => {
+      const { present, waiting } = state as EditorState;
+      const isHere = (id: string) => waiting.some((w) => w.value.id === id);
+      const found = payload.filter(({ value }) => !isHere(value.id)).map((r) => ({ ...r, refused: [] }));
+      const own = found.find(({ value }) => value.id === present?.id);
+      state.waiting = [...waiting, ...found.filter((w) => w !== own)];
+      if (own && present) Object.assign(state, reopened(own, { ticket: present, rev: state.rev }));
     },
     ticketChanged: (state, { payload }: PayloadAction<{ change: Change; gesture?: string }>) => {
       const ticket = ticketOf(state as EditorState);
@@ -180,7 +243,7 @@ const editor = createSlice({
       state.present = before;
       state.gesture = null;
       state.trial = null;
-      if (state.save !== 'conflict') state.save = 'unsaved';
+      state.save = 'unsaved';
     },
     redone: (state) => {
       const after = state.future.shift();
@@ -189,42 +252,67 @@ const editor = createSlice({
       state.present = after;
       state.gesture = null;
       state.trial = null;
-      if (state.save !== 'conflict') state.save = 'unsaved';
+      state.save = 'unsaved';
     },
-    saveStarted: (state) => {
-      state.save = 'saving';
+    /** A sending is on its way: of the open ticket, or of one that waits. */
+    saveStarted: (state, { payload }: PayloadAction<Sending<Ticket>>) => {
+      if (state.present?.id === payload.value.id) Object.assign(state, { save: 'saving', inFlight: payload });
+      state.waiting = (state.waiting as WaitingTicket[]).map((w) =>
+        w.value.id === payload.value.id ? { ...w, inFlight: payload } : w,
+      );
     },
-    saveDone: (state, { payload }: PayloadAction<{ rev: number; ticket: Ticket; onBench?: boolean }>) => {
-      if (state.present?.id === payload.ticket.id) {
-        state.rev = payload.rev;
+    /** A sending is acknowledged, with what the ticket became there. */
+    saveDone: (state, { payload }: PayloadAction<SaveDone>) => {
+      const kept = { rev: payload.rev, value: payload.ticket };
+      const open = openReplica(state as EditorState);
+      state.offline = false;
+      if (open?.value.id === payload.ticket.id) {
+        const next = acknowledged(open, kept, mergedHere);
+        putReplica(state as EditorState, next);
         state.offBench = payload.onBench === false;
-        if (state.save === 'saving') state.save = 'saved';
+        if (state.save !== 'refused') state.save = isUnsent(next) ? 'unsaved' : 'saved';
         return;
       }
-      const stillWaits = (w: WaitingTicket) =>
-        w.ticket.id !== payload.ticket.id || !isEqual(w.ticket, payload.ticket);
-      const renewed = (w: WaitingTicket) =>
-        w.ticket.id === payload.ticket.id ? { ...w, rev: payload.rev } : w;
-      state.waiting = (state as EditorState).waiting.filter(stillWaits).map(renewed);
+      state.waiting = (state.waiting as WaitingTicket[]).flatMap((w) => {
+        if (w.value.id !== payload.ticket.id) return [w];
+        const next = acknowledged(w, kept, mergedHere);
+        return isUnsent(next) ? [{ ...next, refused: w.refused }] : [];
+      });
+    },
+    /** Another device changed the open ticket. */
+    ticketHeard: (state, { payload }: PayloadAction<{ ticket: Ticket; rev: number; onBench?: boolean }>) => {
+      const open = openReplica(state as EditorState);
+      if (open?.value.id !== payload.ticket.id) return;
+      state.offBench = payload.onBench === false;
+      const next = heard(open, { rev: payload.rev, value: payload.ticket }, mergedHere);
+      if (next === open) return;
+      state.news = !isEqual(next.value, open.value);
+      putReplica(state as EditorState, next);
+      if (state.save !== 'refused') state.save = isUnsent(next) ? 'unsaved' : 'saved';
+    },
+    offerSettled: (state, { payload }: PayloadAction<{ id: string; take: boolean }>) => {
+      const ticket = ticketOf(state as EditorState);
+      if (!ticket) return;
+      const next = payload.take ? offerTaken(ticket, payload.id) : offerLeft(ticket, payload.id);
+      if (TicketSchema.safeParse(next).success) step(state, next, null);
     },
     putBackOnBench: (state) => {
       state.offBench = false;
     },
-    /** A ticket that waits could not be saved; it goes on waiting. */
-    waitingFailed: (state) => state,
-    waitingConflicted: (state, { payload }: PayloadAction<string>) => {
-      for (const w of state.waiting) if (w.ticket.id === payload) w.conflict = true;
-    },
-    saveFailed: (state, { payload }: PayloadAction<'failed' | 'conflict'>) => {
-      state.save = payload;
+    /** A sending did not get through; it goes on waiting, and is sent again as it was. */
+    saveFailed: (state, { payload }: PayloadAction<string>) => {
+      state.offline = true;
+      if (state.present?.id === payload) state.save = 'failed';
     },
     /** The server does not take a ticket: it is not asked again until the ticket is another. */
     saveRefused: (state, { payload }: PayloadAction<{ id: string; refused: Refusal[] }>) => {
       if (state.present?.id === payload.id) {
+        state.inFlight = null;
         if (state.save === 'saving') Object.assign(state, { save: 'refused', refused: payload.refused });
         return;
       }
-      for (const w of state.waiting) if (w.ticket.id === payload.id) w.refused = payload.refused;
+      for (const w of state.waiting)
+        if (w.value.id === payload.id) Object.assign(w, { refused: payload.refused, inFlight: null });
     },
   },
 });
@@ -246,7 +334,8 @@ export const {
   saveRefused,
   putBackOnBench,
   fieldKept,
-  waitingConflicted,
-  waitingFailed,
+  outboxFound,
+  ticketHeard,
+  offerSettled,
 } = editor.actions;
 export const editorReducer = editor.reducer;

@@ -45,12 +45,12 @@ export const selectTriedPlan = createSelector(
 /** How every stage stands on the tape. */
 export const selectStageStates = createSelector([selectTicket, selectPlan], stageStates);
 
-/** Where measuring goes on: the first reading that is still to take; none when all are taken. */
-const firstToMeasure = ({ piece }: Plan): string | null =>
-  piece.asked.find((r) => !r.optional && piece.readings[r.id] === undefined)?.id ?? null;
+/** The first reading that was still to take; none when all were taken. */
+const firstToMeasure = ({ asked }: Plan['piece'], taken: Ticket['piece']['readings']): string | null =>
+  asked.find((r) => !r.optional && taken[r.id] === undefined)?.id ?? null;
 
-/** The reading being taken: the one last chosen, else the first that is missing when these were asked for. */
+/** The reading being taken: the one last chosen, else the first that was missing when these were asked for. */
 export const selectReading = createSelector(
-  [selectPlan, (state: RootState) => state.editor.reading],
-  (plan, chosen) => (chosen === undefined ? firstToMeasure(plan) : chosen),
+  [selectPlan, (state: RootState) => state.editor.reading, (state: RootState) => state.editor.takenBefore],
+  ({ piece }, chosen, taken) => (chosen === undefined ? firstToMeasure(piece, taken) : chosen),
 );

@@ -25,12 +25,26 @@ export const KeptTicketSchema = z.object({
 });
 export type KeptTicket = z.infer<typeof KeptTicketSchema>;
 
-/** A ticket, and the revision it was read at; 0 for a new one. */
-export const SaveTicketSchema = z.object({ ticket: TicketSchema, rev: rev.min(0) });
+/** Which device sends, under what name people know it, and the sending's own id: taken once, however often it comes. */
+const SendingSchema = z.object({ id: IdSchema, device: IdSchema, name: z.string().max(60) });
+
+/**
+ * A ticket, and the revision it was read at; 0 for a new one. With the ticket as it was then, it is put together with
+ * what others made of it meanwhile; without, such a save is refused.
+ */
+export const SaveTicketSchema = z.object({
+  ticket: TicketSchema,
+  rev: rev.min(0),
+  base: TicketSchema.optional(),
+  sending: SendingSchema.optional(),
+});
 export type SaveTicket = z.infer<typeof SaveTicketSchema>;
 
-/** `onBench` is false when the ticket was taken off the bench meanwhile: the save is kept, and it stays off. */
-export const SavedTicketSchema = z.object({ rev, onBench: z.boolean() });
+/**
+ * `onBench` is false when the ticket was taken off the bench meanwhile: the save is kept, and it stays off. `ticket` is
+ * there where what is kept is not what was sent.
+ */
+export const SavedTicketSchema = z.object({ rev, onBench: z.boolean(), ticket: TicketSchema.optional() });
 export type SavedTicket = z.infer<typeof SavedTicketSchema>;
 
 /** No batch is longer than the fullest list of a shelf. */

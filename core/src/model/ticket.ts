@@ -3,6 +3,7 @@ import { IdSchema } from '../base/ids';
 import { PhraseSchema } from '../base/units/phrase';
 import { type Refusal, refusalsOf } from './fields/refusal';
 import { followRows, UnreadSchema, withUnread } from './fields/unread';
+import { OffersSchema } from './offer';
 import { STAGES, type Stage } from './stages';
 import { INPUT_SCHEMAS, type Inputs } from './ticket/inputs';
 
@@ -30,6 +31,8 @@ export const TicketSchema = z.object({
   ...INPUT_SCHEMAS,
   /** What was typed and could not be taken, by the path of its field (`place.edgeGapMm`). */
   unread: UnreadSchema.default({}),
+  /** What was entered on another device in a field that was changed here too. */
+  offers: OffersSchema.default({}),
 });
 export type Ticket = z.infer<typeof TicketSchema>;
 

@@ -18,6 +18,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     settledAs: {},
     ...(inputs as Inputs),
     unread: {},
+    offers: {},
   };
 }
 

@@ -18,7 +18,7 @@ export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): 
       for (const item of DEMO_SHELF[noun]) await putItem(tx, noun, item);
     }
     for (const ticket of [...demoTickets(DEFAULT_HOUSE_RULES, today), ...entries.map((e) => e.ticket)]) {
-      await saveTicket(tx, { ticket, rev: 0, now: now() });
+      await saveTicket(tx, { ticket, rev: 0 }, now());
     }
     for (const entry of entries) await addEntry(tx, entry);
   });

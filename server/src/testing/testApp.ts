@@ -41,7 +41,8 @@ export async function openTestApp() {
     folder,
     url,
     /** The answer as it came, with its headers. */
-    raw: async (path: string, headers: Record<string, string> = {}) => app.request(path, { headers }),
+    raw: async (path: string, headers: Record<string, string> = {}, signal?: AbortSignal) =>
+      app.request(path, { headers, ...(signal ? { signal } : {}) }),
     get: async (path: string) => readable(await app.request(path)),
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),

@@ -1,6 +1,5 @@
 import { type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { usePalette } from '../../theme/palette';
 import { Callout } from './Callout';
 import { Txt } from './Txt';
 
@@ -13,7 +12,6 @@ interface DisclosureProps {
 
 /** A dotted word that opens what it speaks of, below it. */
 export function Disclosure({ title, label, children, startOpen = false }: DisclosureProps) {
-  const _p = usePalette();
   const [open, setOpen] = useState(startOpen);
   return (
     <View style={{ gap: 6, maxWidth: '100%' }}>

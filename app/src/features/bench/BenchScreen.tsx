@@ -158,12 +158,12 @@ function NotSaved() {
   const router = useRouter();
   const waiting = useAppSelector((state) => state.editor.waiting);
   return waiting
-    .filter(({ conflict, refused }) => conflict || refused.length > 0)
-    .map(({ ticket, conflict }) => (
+    .filter(({ refused }) => refused.length > 0)
+    .map(({ value: ticket }) => (
       <Row gap={12} align="middle" key={ticket.id} role="alert">
         <Stack grow>
           <Txt tone="madder">
-            {`“${ticket.name || 'New ticket'}” is not saved: ${conflict ? 'it was changed elsewhere' : 'something on it is not taken'}.`}
+            {`“${ticket.name || 'New ticket'}” is not saved: something on it is not taken.`}
           </Txt>
         </Stack>
         <Press title="Open it" onPress={() => router.push(`/ticket/${ticket.id}/piece`)} />

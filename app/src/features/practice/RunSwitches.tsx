@@ -8,14 +8,12 @@ import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useUnits } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import type { Practice } from './usePractice';
 
 const BACK_STITCHES = 8;
 /** Thread, bobbin, needle and power, and how far the run has come. */
 export function RunSwitches({ practice: { press }, on }: { practice: Practice; on: OnPractice }) {
   const units = useUnits();
-  const _p = usePalette();
   const { job, state } = on;
   const stop = job.stops[state.stop];
   const finished = state.halt === 'finished' && !state.running;

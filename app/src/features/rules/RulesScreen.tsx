@@ -31,7 +31,6 @@ import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
 import { useShop } from '../../shop/useShop';
-import { usePalette } from '../../theme/palette';
 import { Beliefs } from './Beliefs';
 import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
@@ -101,7 +100,6 @@ function NumberRow({
 /** What the school just chosen changes on the bench. */
 function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
   const { units } = useShop();
-  const _p = usePalette();
   const count = tickets.length;
   return (
     <Callout tone="chalk" gap={4} role="status">

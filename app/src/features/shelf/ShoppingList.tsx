@@ -6,7 +6,6 @@ import { Callout } from '../../components/ui/Callout';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useShop } from '../../shop/useShop';
-import { usePalette } from '../../theme/palette';
 
 const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
   missing: (line) => `none here; the bench needs ${amount(line.needed, line.unit)}`,
@@ -19,7 +18,6 @@ const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
 export function ShoppingList() {
   const { shelf, rules } = useShop();
   const tickets = useBenchTickets();
-  const _p = usePalette();
   const lines = useMemo(() => shoppingList(tickets, shelf, rules), [tickets, shelf, rules]);
   if (lines.length === 0) return null;
   return (

@@ -132,7 +132,6 @@ function Sizes({ shop }: { shop: Shop }) {
   const rules = useRules();
   const units = useUnits();
   const router = useRouter();
-  const _p = usePalette();
   const rows = useMemo(() => sizeRun(ticket, shelf, rules), [ticket, shelf, rules]);
   const troubled = rows.filter((row) => row.outOfLine.length > 0);
   return (

@@ -27,11 +27,9 @@ import {
   useTrial,
   useUnits,
 } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import { picturesColours } from '../../workers/picturesColours';
 
 function ThreadSwatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
-  const _p = usePalette();
   return (
     <Pressable
       role="button"

@@ -5,7 +5,6 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import { CutList } from './CutList';
 import { KeepWay } from './KeepWay';
 import { PartRow } from './PartRow';
@@ -18,7 +17,6 @@ export function LayersPanel() {
   const plan = usePlan('layers');
   const units = useUnits();
   const { change } = useTicketActs();
-  const _p = usePalette();
   const { layers } = plan;
   if (!layers) return null;
   const set = (next: Partial<LayersInput>, gesture?: string) =>

@@ -8,7 +8,6 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
-import { usePalette } from '../../theme/palette';
 
 const PART_NAMES: Record<ChoicePart, string> = {
   topper: 'Topper',
@@ -28,7 +27,6 @@ interface PartRowProps {
 
 /** One part of the stack: what it is, why, and what else it could be. */
 export function PartRow({ chosen, units, onChoose }: PartRowProps) {
-  const _p = usePalette();
   const name = PART_NAMES[chosen.part];
   return (
     <Ruled>

@@ -14,7 +14,7 @@ function useWhyNotLogged(): string | null {
   const save = useAppSelector((state) => state.editor.save);
   if (plan.hoop === null) return 'Measure the piece first.';
   if (plan.findings.some((f) => f.stage === 'log' && isInTheWay(f))) return 'A figure here was not taken.';
-  if (save === 'failed' || save === 'refused' || save === 'conflict') return 'The ticket is not saved yet.';
+  if (save === 'failed' || save === 'refused') return 'The ticket is not saved yet.';
   return null;
 }
 

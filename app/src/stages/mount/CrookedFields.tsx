@@ -9,7 +9,6 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useReading, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
 import { markToTap, tapping, tenthMm } from './readings';
 
@@ -18,7 +17,6 @@ const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
 /** What the readings say: how crooked, what is left, how much more it may turn. */
 function Verdict({ crooked }: { crooked: CrookedPlan }) {
   const units = useUnits();
-  const _p = usePalette();
   if (crooked.crookedDeg === null) return null;
   const way = crooked.crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise';
   const { room } = crooked;

@@ -9,7 +9,6 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { TARGET } from '../../theme/layout';
-import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
 
 /** A reading still to take is no fault: the row says so itself. */
@@ -44,7 +43,6 @@ interface ReadingRowProps {
 /** One reading of the tape: a line once taken, the whole step while it is being taken. */
 export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen, onNext }: ReadingRowProps) {
   const units = useUnits();
-  const _p = usePalette();
   const { at, mm, unread, onLength } = useReading(reading);
   const card = useRef<View>(null);
   useEffect(() => {

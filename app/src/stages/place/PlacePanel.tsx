@@ -10,7 +10,6 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import { DepthFields } from './DepthFields';
 import { OffsetLine } from './OffsetLine';
 import { PaperLinks } from './PaperLinks';
@@ -51,7 +50,6 @@ export function PlacePanel() {
   const plan = usePlan('place', 'hoop');
   const units = useUnits();
   const { change } = useTicketActs();
-  const _p = usePalette();
   const router = useRouter();
   const { place, hoop } = plan;
   if (!place) return null;

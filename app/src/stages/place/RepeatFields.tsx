@@ -5,7 +5,6 @@ import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 
 const KEEP = [
   { id: 'gap', name: 'keep the gap' },
@@ -19,7 +18,6 @@ export function RepeatFields() {
   const units = useUnits();
   const rules = useRules();
   const { change } = useTicketActs();
-  const _p = usePalette();
   const { repeat } = ticket.place;
   const run = plan.place?.run;
   const open = plan.place?.placement.copies === 'open hem';

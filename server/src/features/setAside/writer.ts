@@ -27,7 +27,7 @@ async function mendTicket(tx: Transaction, { id, now }: Row): Promise<boolean> {
   const [row] = await readTicketRows(tx, id);
   if (!row || row.kept.ok) return false;
   const ticket = mendedTicket(row.kept.raw);
-  if (ticket) await saveTicket(tx, { ticket, rev: row.rev, now });
+  if (ticket) await saveTicket(tx, { ticket, rev: row.rev }, now);
   return ticket !== null;
 }
 

@@ -1,5 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, KeptTicketSchema, SavedTicketSchema, SaveTicketSchema } from '@zt/core';
+import isEqual from 'fast-deep-equal';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, Done, ErrorSchema, failures, notFound } from '../../errors';
@@ -24,7 +25,8 @@ const read = createRoute({
 const save = createRoute({
   method: 'put',
   path: '/{id}',
-  summary: 'Save a ticket over the revision it was read at (0 for a new one)',
+  summary:
+    'Save a ticket over the revision it was read at (0 for a new one); put together with later saves if its base is given',
   request: { params, body: body(SaveTicketSchema) },
   responses: {
     200: answers(SavedTicketSchema, 'Saved'),
@@ -47,7 +49,7 @@ const restore = createRoute({
   responses: { 200: answers(Done, 'Put back'), ...failures },
 });
 
-export function ticketRoutes({ store, now }: Context) {
+export function ticketRoutes({ store, now, changes }: Context) {
   return new OpenAPIHono({ defaultHook })
     .openapi(list, async (c) => c.json(await listTickets(store.db), 200))
     .openapi(read, async (c) => {
@@ -56,7 +58,8 @@ export function ticketRoutes({ store, now }: Context) {
       return c.json(kept, 200);
     })
     .openapi(save, async (c) => {
-      const { ticket, rev } = c.req.valid('json');
+      const save = c.req.valid('json');
+      const { ticket } = save;
       const id = c.req.valid('param').id;
       if (ticket.id !== id) {
         return c.json(
@@ -64,19 +67,28 @@ export function ticketRoutes({ store, now }: Context) {
           400,
         );
       }
-      const result = await store.write((tx) => saveTicket(tx, { ticket, rev, now: now() }));
-      if (result.ok) return c.json({ rev: result.rev, onBench: result.onBench }, 200);
+      const result = await store.write((tx) => saveTicket(tx, save, now()));
+      if (result.ok) {
+        const { rev, onBench } = result;
+        changes.tell({ noun: 'ticket', id, rev, device: save.sending?.device ?? null });
+        return c.json(
+          { rev, onBench, ...(isEqual(result.ticket, ticket) ? {} : { ticket: result.ticket }) },
+          200,
+        );
+      }
       const message = 'This ticket was changed somewhere else. Nothing was overwritten; load it again.';
       return c.json({ code: result.code, message, rev: result.rev }, 409);
     })
     .openapi(remove, async (c) => {
       if (!(await store.write((tx) => markDeleted(tx, c.req.valid('param').id, now()))))
         throw notFound('ticket');
+      changes.tell({ noun: 'ticket', id: c.req.valid('param').id, rev: null, device: null });
       return c.json({ done: true as const }, 200);
     })
     .openapi(restore, async (c) => {
       if (!(await store.write((tx) => markDeleted(tx, c.req.valid('param').id, null))))
         throw notFound('ticket');
+      changes.tell({ noun: 'ticket', id: c.req.valid('param').id, rev: null, device: null });
       return c.json({ done: true as const }, 200);
     });
 }

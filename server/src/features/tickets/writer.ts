@@ -1,30 +1,62 @@
-import type { Ticket } from '@zt/core';
+import type { SaveTicket, Ticket } from '@zt/core';
+import { type KeptAt, mergeTickets, received } from '@zt/core/uses/sharing/index';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { tickets } from '../../db/schema/tickets';
+import { findTicket } from './reader';
 
 export type SaveResult =
-  | { ok: true; rev: number; onBench: boolean }
+  | { ok: true; rev: number; onBench: boolean; ticket: Ticket }
   | { ok: false; code: 'conflict'; rev: number };
 
-/**
- * Saves a ticket over the revision it was read at (0: it is new). Refuses when another save came between. One that
- * was taken off the bench stays off it.
- */
-export async function saveTicket(
+const NOTHING_YET = { rev: 0, deletedAt: null, taken: {} };
+
+/** What is kept of a ticket and could be read; what is sent counts where nothing is, or it cannot be. */
+async function keptAt(
   tx: Transaction,
-  save: { ticket: Ticket; rev: number; now: string },
-): Promise<SaveResult> {
-  const { ticket, rev, now } = save;
-  const [kept] = await tx
-    .select({ rev: tickets.rev, deletedAt: tickets.deletedAt })
+  { ticket, rev }: SaveTicket,
+): Promise<KeptAt<Ticket> & { deletedAt: string | null }> {
+  const [row] = await tx
+    .select({ rev: tickets.rev, deletedAt: tickets.deletedAt, taken: tickets.taken })
     .from(tickets)
     .where(eq(tickets.id, ticket.id));
-  const current = kept?.rev ?? 0;
-  if (current !== rev) return { ok: false, code: 'conflict', rev: current };
-  const row = { id: ticket.id, ticket, rev: rev + 1, updatedAt: now, deletedAt: kept?.deletedAt ?? null };
+  const kept = row ?? NOTHING_YET;
+  const value = kept.rev === rev ? ticket : ((await findTicket(tx, ticket.id))?.ticket ?? ticket);
+  return { ...kept, value };
+}
+
+/**
+ * Saves a ticket over the revision it was read at (0: it is new). Where another save came between, both are put
+ * together if it is said what this one was made from, else it is refused. A sending that was taken before changes
+ * nothing. A ticket that was taken off the bench stays off it.
+ */
+export async function saveTicket(tx: Transaction, save: SaveTicket, now: string): Promise<SaveResult> {
+  const { ticket, rev, base, sending } = save;
+  const kept = await keptAt(tx, save);
+  const onBench = kept.deletedAt === null;
+  const isKnown = sending !== undefined && kept.taken[sending.device] === sending.id;
+  if (!isKnown && kept.rev !== rev && !base) return { ok: false, code: 'conflict', rev: kept.rev };
+  const who = { by: sending?.name ?? 'another device', when: now };
+  const sent = {
+    id: sending?.id ?? '',
+    device: sending?.device ?? '',
+    rev,
+    base: base ?? ticket,
+    value: ticket,
+  };
+  const after = received(kept, sent, (three) => mergeTickets(three, who));
+  if (after.rev === kept.rev) return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
+  const taken = sending ? after.taken : kept.taken;
+  const row = {
+    id: ticket.id,
+    ticket: after.value,
+    rev: after.rev,
+    taken,
+    updatedAt: now,
+    deletedAt: kept.deletedAt,
+  };
   await tx.insert(tickets).values(row).onConflictDoUpdate({ target: tickets.id, set: row });
-  return { ok: true, rev: row.rev, onBench: row.deletedAt === null };
+  return { ok: true, rev: row.rev, onBench, ticket: after.value };
 }
 
 /** Takes a ticket off the bench, or puts it back (`null`). Returns whether there was one. */

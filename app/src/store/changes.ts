@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { api } from '../services/api';
+import { thisDevice } from '../services/device';
+import { ticketsApi } from '../services/ticketsApi';
+import { ticketHeard } from './editor';
+import type { AppStore } from './store';
+
+const ChangeSchema = z.object({
+  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook']),
+  id: z.string().nullable(),
+  rev: z.number().nullable(),
+  device: z.string().nullable(),
+});
+
+/** Reads the open ticket anew; what others made of it comes under what is being made of it here. */
+async function hearTicket({ dispatch }: AppStore, id: string) {
+  const asked = dispatch(ticketsApi.endpoints.ticket.initiate(id, { forceRefetch: true, subscribe: false }));
+  const { data } = await asked;
+  if (data) dispatch(ticketHeard(data));
+}
+
+/** Follows what other devices change, as it happens, and after a break what was changed meanwhile. Returns its end. */
+export function followChanges(store: AppStore): () => void {
+  if (!('EventSource' in globalThis)) return () => undefined;
+  const source = new EventSource('/api/changes');
+  let opened = false;
+  const hearOpen = () => {
+    const { present } = store.getState().editor;
+    if (present) void hearTicket(store, present.id);
+  };
+  source.addEventListener('open', () => {
+    if (opened) {
+      store.dispatch(api.util.invalidateTags(['tickets', 'shelf', 'rules', 'logbook']));
+      hearOpen();
+    }
+    opened = true;
+  });
+  source.addEventListener('message', ({ data }) => {
+    const change = ChangeSchema.parse(JSON.parse(data));
+    if (change.device === thisDevice().id) return;
+    const { present } = store.getState().editor;
+    if (change.noun === 'ticket') {
+      store.dispatch(api.util.invalidateTags(['tickets']));
+      if (present?.id === change.id) hearOpen();
+    } else if (change.noun === 'logbook')
+      store.dispatch(api.util.invalidateTags(['logbook', 'tickets', 'shelf']));
+    else store.dispatch(api.util.invalidateTags([change.noun]));
+  });
+  return () => source.close();
+}

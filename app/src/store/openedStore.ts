@@ -1,0 +1,18 @@
+import { rulesApi } from '../services/rulesApi';
+import { shelfApi } from '../services/shelfApi';
+import { keepOutbox } from './autosave';
+import { outboxFound } from './editor';
+import { type AppStore, makeStore } from './store';
+
+/** The store of a page, with the shop on its way before anything is drawn, and what waited on this device in it. */
+export function openedStore(): AppStore {
+  const store = makeStore();
+  void store.dispatch(shelfApi.endpoints.shelf.initiate());
+  void store.dispatch(rulesApi.endpoints.rules.initiate());
+  const outbox = keepOutbox(store);
+  void outbox.found.then((found) => {
+    if (found.length > 0) store.dispatch(outboxFound(found));
+    outbox.begin();
+  });
+  return store;
+}

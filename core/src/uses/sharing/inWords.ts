@@ -1,0 +1,31 @@
+import { type Phrase, phrase } from '../../base/units/phrase';
+import { boundsAt } from '../../model/fields/bounds';
+import { valueAt } from '../../model/fields/path';
+import type { Offer } from '../../model/offer';
+import { type Ticket, TicketSchema } from '../../model/ticket';
+
+const MOST_LETTERS = 60;
+const shortened = (text: string): string =>
+  text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)}…` : text;
+
+/** A value of a field, as far as it can be said in a line. */
+function inWords(at: string, value: unknown): Phrase {
+  const bounds = boundsAt(TicketSchema, at);
+  if (value === undefined || value === null || value === '') return phrase`nothing`;
+  if (typeof value === 'number' && bounds?.kind === 'number' && bounds.isLength) return [{ mm: value }];
+  if (typeof value === 'number' || typeof value === 'string') return phrase`“${shortened(String(value))}”`;
+  if (typeof value === 'boolean') return value ? phrase`yes` : phrase`no`;
+  if (Array.isArray(value)) return phrase`a list of ${String(value.length)}`;
+  const names = Object.entries(value).flatMap(([key, part]) =>
+    typeof part === 'number' || typeof part === 'string' ? [`${key} ${part}`] : [],
+  );
+  return phrase`${shortened(names.join(', ') || 'what was chosen there')}`;
+}
+
+/** What stands in a field that was changed on two devices, and what the other entered there. */
+export function offeredInWords(ticket: Ticket, offer: Offer): { stands: Phrase; offered: Phrase } {
+  return {
+    stands: phrase`Here stands ${inWords(offer.at, valueAt(ticket, offer.at.split('.')))}.`,
+    offered: phrase`The other is ${inWords(offer.at, offer.value)}.`,
+  };
+}

@@ -1,0 +1,100 @@
+import isEqual from 'fast-deep-equal';
+import type { Offer, Offers } from '../../model/offer';
+
+type Keyed = Readonly<Record<string, unknown>>;
+
+/** Values of one thing on three hands: what both began from, what was made of it here, and what elsewhere. */
+export interface Three<T> {
+  base: T;
+  mine: T;
+  theirs: T;
+}
+
+/** A field that was changed on both sides, to different values. */
+interface Clash {
+  keys: string[];
+  mine: unknown;
+}
+
+const isKeyed = (value: unknown): value is Keyed =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Two coordinates are one value: half of a move is no move. */
+const isPoint = (value: Keyed): boolean => 'x' in value && 'y' in value;
+
+/** Whether values are merged part by part. A side that has nothing there is merged as one that has no parts. */
+const havePartsAlone = ({ base, mine, theirs }: Three<unknown>): boolean =>
+  [mine, theirs].every((side) => isKeyed(side) && !isPoint(side)) && (isKeyed(base) || base === undefined);
+
+interface WithId {
+  id: string;
+}
+const isListOfIds = (value: unknown): value is readonly WithId[] =>
+  Array.isArray(value) && value.every((row) => isKeyed(row) && typeof row.id === 'string');
+
+const byId = (rows: unknown): Keyed =>
+  Object.fromEntries((isListOfIds(rows) ? rows : []).map((row) => [row.id, row]));
+
+/** The order of theirs, with what only mine has behind. */
+const inTheirOrder = (rows: Keyed, { mine, theirs }: Three<readonly WithId[]>): unknown[] =>
+  [...new Set([...theirs, ...mine].map(({ id }) => id))].flatMap((id) => (id in rows ? [rows[id]] : []));
+
+function mergeParts({ base, mine, theirs }: Three<Keyed>, keys: string[], clashes: Clash[]): Keyed {
+  const names = new Set([...Object.keys(theirs), ...Object.keys(mine)]);
+  const parts = [...names].map((name) => {
+    const three = { base: base[name], mine: mine[name], theirs: theirs[name] };
+    return [name, mergeValue(three, [...keys, name], clashes)] as const;
+  });
+  return Object.fromEntries(parts.filter(([, value]) => value !== undefined));
+}
+
+function mergeValue(three: Three<unknown>, keys: string[], clashes: Clash[]): unknown {
+  const { base, mine, theirs } = three;
+  if (isEqual(mine, theirs) || isEqual(mine, base)) return theirs;
+  if (isEqual(theirs, base)) return mine;
+  if (havePartsAlone(three)) {
+    const parts = { base: isKeyed(base) ? base : {}, mine: mine as Keyed, theirs: theirs as Keyed };
+    return mergeParts(parts, keys, clashes);
+  }
+  if (isListOfIds(mine) && isListOfIds(theirs)) {
+    const rows = mergeParts({ base: byId(base), mine: byId(mine), theirs: byId(theirs) }, keys, clashes);
+    return inTheirOrder(rows, { base: [], mine, theirs });
+  }
+  clashes.push({ keys, mine });
+  return theirs;
+}
+
+/** A short name of a text that is the same for the same text (FNV-1a, 32 bits, over two seeds). */
+function nameOf(text: string): string {
+  const hash = (seed: number) =>
+    [...text].reduce((h, c) => Math.imul(h ^ (c.codePointAt(0) ?? 0), 0x01000193) >>> 0, seed);
+  return [0x811c9dc5, 0x1234567].map((seed) => hash(seed).toString(36)).join('-');
+}
+
+/** The fields that say which thing it is, or what is offered on it; they are not offered themselves. */
+const NOT_OFFERED = ['id', 'offers'];
+
+/** A thing that two devices may work on at once. */
+export interface Shared {
+  offers?: Offers | undefined;
+}
+
+/**
+ * What two devices made of one thing, put together field by field. Where both changed a field to different values,
+ * theirs stays in it and mine is offered beside it, so that a person says which is right; nothing is dropped. Lists
+ * whose rows have ids are put together row by row, other lists and points are one value each. Putting together again
+ * what was put together changes nothing.
+ */
+export function mergeThree<T extends Shared>(three: Three<T>, who: Pick<Offer, 'by' | 'when'>): T {
+  const clashes: Clash[] = [];
+  const merged = mergeValue(three, [], clashes) as T;
+  const offers = clashes.flatMap(({ keys, mine }): [string, Offer][] => {
+    const at = keys.join('.');
+    if (NOT_OFFERED.includes(keys[0] ?? '') || at === '') return [];
+    const value = mine === undefined ? {} : { value: mine };
+    return [[nameOf(`${at}\n${JSON.stringify(mine)}`), { at, ...value, ...who }]];
+  });
+  return offers.length === 0
+    ? merged
+    : { ...merged, offers: { ...merged.offers, ...Object.fromEntries(offers) } };
+}

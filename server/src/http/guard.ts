@@ -1,0 +1,80 @@
+import { hostname, networkInterfaces } from 'node:os';
+import type { MiddlewareHandler } from 'hono';
+import { secureHeaders } from 'hono/secure-headers';
+import { ApiError } from '../errors';
+
+const THIS_COMPUTER = ['localhost', '127.0.0.1', '[::1]'];
+
+const isOpenToAll = (host: string): boolean => host === '0.0.0.0' || host === '::';
+
+/** The addresses of this computer in the networks it is in; an IPv6 one in brackets, as addresses write it. */
+const ownAddresses = (): string[] =>
+  Object.values(networkInterfaces()).flatMap((list = []) =>
+    list.map(({ address, family }) => (family === 'IPv6' ? `[${address}]` : address)),
+  );
+
+/** The names that this server answers to: this computer's own, and what it listens on. */
+export function namesOf(host: string): Set<string> {
+  const names = isOpenToAll(host)
+    ? [...ownAddresses(), hostname().toLowerCase(), `${hostname().toLowerCase()}.local`]
+    : [host];
+  return new Set([...THIS_COMPUTER, ...names]);
+}
+
+/** The name in an address, in small letters; null where it is none. */
+function nameIn(address: string): string | null {
+  try {
+    return new URL(address).hostname;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Answers only under its own names and only to its own pages: a page of another origin cannot make a browser of the
+ * shop ask here, not even by giving its own name this computer's address (DNS rebinding).
+ */
+export function onlyOwnPages(host: string): MiddlewareHandler {
+  const names = namesOf(host);
+  return async (c, next) => {
+    const asked = nameIn(c.req.url);
+    if (asked === null || !names.has(asked))
+      throw new ApiError(403, 'wrong-host', 'The shop’s computer does not answer under this name.');
+    const origin = c.req.header('origin');
+    const isForeign = origin !== undefined && new URL(c.req.url).host !== hostOf(origin);
+    if (isForeign || c.req.header('sec-fetch-site') === 'cross-site')
+      throw new ApiError(403, 'wrong-origin', 'Only the shop’s own pages may ask here.');
+    await next();
+  };
+}
+
+const hostOf = (origin: string): string | null => {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return null;
+  }
+};
+
+/** What a page of the shop may load and do: its own files; no script that is not one, and in nobody's frame. */
+export const pageHeaders = (): MiddlewareHandler =>
+  secureHeaders({
+    contentSecurityPolicy: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      // Styles are written by the components into the page; they load nothing.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+    xFrameOptions: 'DENY',
+    referrerPolicy: 'no-referrer',
+    // Spoken in plain http on this computer.
+    strictTransportSecurity: false,
+  });
