@@ -15,7 +15,7 @@ import { STAGE_NAMES } from '../tape/Tape';
 const nameOf = (at: string, ticket: Ticket): string =>
   (STAGES as readonly string[]).includes(at) ? `all of ${STAGE_NAMES[at as Stage]}` : fieldName(at, ticket);
 
-const timeOf = (when: string): string => (when === '' ? '' : `, ${format(parseISO(when), 'd MMM, HH:mm')}`);
+const timeOf = (when: string): string => (when === '' ? '' : format(parseISO(when), 'd MMM, HH:mm'));
 
 /** Fields of this stage that were changed on two devices: what stands, what the other entered, and which is right. */
 export function OffersOf({ stage }: { stage: Stage }) {
@@ -25,12 +25,12 @@ export function OffersOf({ stage }: { stage: Stage }) {
   const own = Object.entries(ticket.offers).filter(([, { at }]) => stageOfField(at) === stage);
   return own.map(([id, offer]) => {
     const name = nameOf(offer.at, ticket);
-    const { stands, offered } = offeredInWords(ticket, offer);
+    const { stands, offered } = offeredInWords(ticket, offer, timeOf(offer.when));
     return (
       <Callout key={id} tone="tape" role="group" aria-label={`${name} was changed on two devices`}>
         <Txt as="strong">{`${name} was changed on two devices`}</Txt>
         <Txt>{say(stands, units)}</Txt>
-        <Txt>{`${say(offered, units)} (${offer.by}${timeOf(offer.when)})`}</Txt>
+        <Txt>{say(offered, units)}</Txt>
         <Row wrap>
           <Press title="Keep what stands" onPress={() => dispatch(offerSettled({ id, take: false }))} />
           <Press title="Use the other" onPress={() => dispatch(offerSettled({ id, take: true }))} />

@@ -71,7 +71,7 @@ export function nextUnsaved(state: EditorState): Replica<Ticket> | null {
   const left = state.waiting.find((w) => w.refused.length === 0);
   if (left) return left;
   const open = openReplica(state);
-  return open && state.save !== 'saved' && state.save !== 'refused' && isUnsent(open) ? open : null;
+  return open && state.save !== 'saved' && state.save !== 'refused' ? open : null;
 }
 
 /** All that is not acknowledged yet. */

@@ -22,10 +22,14 @@ function inWords(at: string, value: unknown): Phrase {
   return phrase`${shortened(names.join(', ') || 'what was chosen there')}`;
 }
 
-/** What stands in a field that was changed on two devices, and what the other entered there. */
-export function offeredInWords(ticket: Ticket, offer: Offer): { stands: Phrase; offered: Phrase } {
+/** What stands in a field that was changed on two devices, and what the other entered there; its time as it is said. */
+export function offeredInWords(
+  ticket: Ticket,
+  offer: Offer,
+  time: string,
+): { stands: Phrase; offered: Phrase } {
   return {
     stands: phrase`Here stands ${inWords(offer.at, valueAt(ticket, offer.at.split('.')))}.`,
-    offered: phrase`The other is ${inWords(offer.at, offer.value)}.`,
+    offered: phrase`From ${offer.by}${time === '' ? '' : `, ${time}`}: ${inWords(offer.at, offer.value)}.`,
   };
 }

@@ -47,6 +47,16 @@ describe('two devices on one ticket', () => {
     expect((await read()).design.widthMm).toBe(80);
   });
 
+  it('takes a late save of just what is kept for what it is, and saves one whose ticket is gone', async () => {
+    await save({ ticket: wide(FIRST, 80), rev: 1 });
+    expect(await (await save({ ticket: wide(FIRST, 80), rev: 1 })).json()).toMatchObject({ rev: 2 });
+    const lost = newTicket('ticket-lost', 't-shirt');
+    const put = (body: object) => app.put('/api/tickets/ticket-lost', body);
+    expect((await put({ ticket: lost, rev: 4 })).status).toBe(409);
+    expect(await (await put({ ticket: lost, rev: 4, base: lost })).json()).toMatchObject({ rev: 1 });
+    expect((await app.get('/api/tickets/ticket-lost')).status).toBe(200);
+  });
+
   it('takes a sending once, however often it comes', async () => {
     const sent = { ticket: wide(FIRST, 80), rev: 1, sending: sending('phone', 'sending-1') };
     expect(await (await save(sent)).json()).toEqual({ rev: 2, onBench: true });

@@ -1,6 +1,7 @@
 import type { SaveTicket, Ticket } from '@zt/core';
 import { type KeptAt, mergeTickets, received } from '@zt/core/uses/sharing/index';
 import { eq } from 'drizzle-orm';
+import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';
 import { tickets } from '../../db/schema/tickets';
 import { findTicket } from './reader';
@@ -15,26 +16,28 @@ const NOTHING_YET = { rev: 0, deletedAt: null, taken: {} };
 async function keptAt(
   tx: Transaction,
   { ticket, rev }: SaveTicket,
-): Promise<KeptAt<Ticket> & { deletedAt: string | null }> {
+): Promise<KeptAt<Ticket> & { deletedAt: string | null; isRead: boolean }> {
   const [row] = await tx
     .select({ rev: tickets.rev, deletedAt: tickets.deletedAt, taken: tickets.taken })
     .from(tickets)
     .where(eq(tickets.id, ticket.id));
   const kept = row ?? NOTHING_YET;
-  const value = kept.rev === rev ? ticket : ((await findTicket(tx, ticket.id))?.ticket ?? ticket);
-  return { ...kept, value };
+  const read = kept.rev === rev ? null : ((await findTicket(tx, ticket.id))?.ticket ?? null);
+  return { ...kept, value: read ?? ticket, isRead: read !== null };
 }
 
 /**
  * Saves a ticket over the revision it was read at (0: it is new). Where another save came between, both are put
  * together if it is said what this one was made from, else it is refused. A sending that was taken before changes
- * nothing. A ticket that was taken off the bench stays off it.
+ * nothing, nor does a ticket that is kept just so. A ticket that was taken off the bench stays off it.
  */
 export async function saveTicket(tx: Transaction, save: SaveTicket, now: string): Promise<SaveResult> {
   const { ticket, rev, base, sending } = save;
   const kept = await keptAt(tx, save);
   const onBench = kept.deletedAt === null;
   const isKnown = sending !== undefined && kept.taken[sending.device] === sending.id;
+  if (kept.isRead && isEqual(kept.value, ticket))
+    return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
   if (!isKnown && kept.rev !== rev && !base) return { ok: false, code: 'conflict', rev: kept.rev };
   const who = { by: sending?.name ?? 'another device', when: now };
   const sent = {
