@@ -21,7 +21,7 @@ export const changesRoutes = ({ changes }: Context) =>
     return streamSSE(c, async (stream) => {
       const unlisten = changes.listen((change) => void stream.writeSSE({ data: JSON.stringify(change) }));
       const beat = setInterval(() => void stream.writeSSE({ event: 'still', data: '' }), HEARTBEAT_MS);
-      await stream.writeSSE({ event: 'open', data: '' });
+      await stream.writeSSE({ event: 'listening', data: '' });
       await new Promise<void>((left) => stream.onAbort(left));
       clearInterval(beat);
       unlisten();

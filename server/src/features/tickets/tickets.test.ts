@@ -81,7 +81,7 @@ it('what changes is told as it happens, and a page that left is told no more', a
   const response = await app.raw('/api/changes', {}, left.signal);
   const reader = (response.body as ReadableStream<Uint8Array>).getReader();
   const next = async () => new TextDecoder().decode((await reader.read()).value);
-  expect(await next()).toContain('event: open');
+  expect(await next()).toContain('event: listening');
   await app.put('/api/tickets/ticket-1', { ticket: FIRST, rev: 0 });
   expect(await next()).toContain('{"noun":"ticket","id":"ticket-1","rev":1,"device":null}');
   await reader.cancel();
