@@ -8,6 +8,8 @@ export interface Context {
   store: Store;
   /** What was changed, for the pages that are open. */
   changes: Changes;
+  /** Why nothing is written; null where it is. */
+  readOnly: string | null;
   /** The clock, ISO. */
   now: () => string;
 }
@@ -17,6 +19,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
     config,
     store: overrides.store ?? (await openStore(config.databaseUrl)),
     changes: overrides.changes ?? new Changes(),
+    readOnly: overrides.readOnly ?? null,
     now: overrides.now ?? (() => new Date().toISOString()),
   };
 }

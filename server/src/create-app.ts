@@ -26,6 +26,9 @@ const MOST_BODY_BYTES = 8 * 1024 * 1024;
 /** A file that bears the hash of what it holds: under this name it is never another. */
 const HASHED = /[-.][0-9a-f]{32}\.\w+$/;
 
+/** What is asked by POST and changes nothing. */
+const QUESTIONS = /^\/api\/(plan|paper)/;
+
 const API_DOCUMENT = {
   openapi: '3.1.0',
   info: {
@@ -83,6 +86,11 @@ export function createApp(context: Context) {
         ),
     }),
   );
+  app.use('/api/*', async (c, next) => {
+    const isQuestion = c.req.method === 'GET' || QUESTIONS.test(c.req.path);
+    if (context.readOnly && !isQuestion) throw new ApiError(403, 'read-only', context.readOnly);
+    await next();
+  });
   app.onError((error, c) => {
     const { status, body } = answerError(error, c.req.path);
     if (status === 500) process.stderr.write(`${error.stack ?? error.message}\n`);

@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { z } from 'zod';
+import { Unusable } from '../unusable';
 
 const EnvSchema = z.object({
   PORT: z.coerce.number().int().min(0).max(65_535).default(0),
@@ -20,12 +21,29 @@ export interface Config {
   demo: boolean;
 }
 
+function madeFolder(folder: string) {
+  try {
+    mkdirSync(folder, { recursive: true });
+  } catch {
+    throw new Unusable(
+      `The folder ${folder} cannot be made: look who may write there, or name another with ZT_DATA.`,
+    );
+  }
+}
+
 const isUrl = (text: string) => /^(file|libsql|https?|wss?):/.test(text);
 
 /** Reads the environment; an unreadable variable is named in the error. Makes the data folder. */
 export function readConfig(env: Record<string, string | undefined>): Config {
-  const read = EnvSchema.parse(env);
-  if (!isUrl(read.ZT_DATA)) mkdirSync(dirname(resolve(read.ZT_DATA)), { recursive: true });
+  const parsed = EnvSchema.safeParse(env);
+  if (!parsed.success)
+    throw new Unusable(
+      parsed.error.issues
+        .map(({ path, message }) => `The setting ${path.join('.')} cannot be used: ${message}`)
+        .join('\n'),
+    );
+  const read = parsed.data;
+  if (!isUrl(read.ZT_DATA)) madeFolder(dirname(resolve(read.ZT_DATA)));
   return {
     port: read.PORT,
     host: read.HOST,

@@ -24,7 +24,7 @@ export interface Store {
 /** Another program holds the database file. */
 export class StoreBusy extends Error {}
 
-const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
+export const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
 /** How long one statement waits for the file; short, since nobody else is answered meanwhile. */
 const WAIT_MS = 100;
 const PAUSE_MS = 100;
@@ -69,7 +69,8 @@ export async function openStore(url: string, migrationsFolder = MIGRATIONS): Pro
   const write: Store['write'] = (work) =>
     writer.runExclusive(() => patiently(client, () => db.transaction(work)));
   const close = async () => {
-    await writer.acquire();
+    if (client.closed) return;
+    await writer.runExclusive(() => undefined);
     if (client.protocol === 'file')
       await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
     client.close();

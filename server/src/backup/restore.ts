@@ -1,0 +1,44 @@
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
+import { MIGRATIONS } from '../db/client';
+import { holdingFile } from '../db/hold';
+import { Unusable } from '../unusable';
+import { checkBackup, type Holds } from './backup';
+
+/** The files that belong to a database: itself, and what is not merged into it yet. */
+const BESIDE = ['', '-wal', '-shm'];
+
+/** What was restored, and where that lies which it replaced; null where there was nothing. */
+export interface Restored {
+  holds: Holds;
+  madeAt: string;
+  kept: string | null;
+}
+
+/**
+ * Puts a backup in the place of a data file that no program has open. It is checked first, and what it replaces is
+ * kept whole beside it, with what was not merged into it yet.
+ */
+export async function restoreBackup(from: string, dataFile: string, now: string): Promise<Restored> {
+  const { manifest, database, holds } = await checkBackup(from);
+  const known = readMigrationFiles({ migrationsFolder: MIGRATIONS }).length;
+  if (manifest.migrations > known)
+    throw new Unusable(
+      `${from} was made by a newer program than this one. Take the newer program. Nothing was changed.`,
+    );
+  mkdirSync(dirname(dataFile), { recursive: true });
+  const release = await holdingFile(dataFile);
+  try {
+    const kept = existsSync(dataFile) ? `${dataFile}.before-${now.replace(/[:.]/g, '-')}` : null;
+    if (kept)
+      for (const end of BESIDE) if (existsSync(dataFile + end)) copyFileSync(dataFile + end, kept + end);
+    writeFileSync(`${dataFile}.restoring`, database);
+    // Its own log is merged; another’s would be laid over it.
+    for (const end of BESIDE.slice(1)) rmSync(dataFile + end, { force: true });
+    renameSync(`${dataFile}.restoring`, dataFile);
+    return { holds, madeAt: manifest.madeAt, kept };
+  } finally {
+    await release();
+  }
+}

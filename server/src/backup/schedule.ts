@@ -1,0 +1,53 @@
+import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Client } from '@libsql/client';
+import { makeBackup } from './backup';
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/** The backups that are made by themselves: how often, and how many of each are kept. */
+export const BACKUPS = {
+  daily: { everyMs: DAY_MS, kept: 7 },
+  weekly: { everyMs: 7 * DAY_MS, kept: 8 },
+  'before-migration': { everyMs: 0, kept: 5 },
+} as const;
+export type BackupKind = keyof typeof BACKUPS;
+
+const END = '.zip';
+/** The time in a name, as ISO writes it but for what file names cannot hold. */
+const nameOf = (kind: BackupKind, now: string): string => `${kind}_${now.replace(/:/g, '-')}${END}`;
+const madeAt = (name: string): number => {
+  const [date = '', time = ''] = (name.split('_')[1] ?? '').replace(END, '').split('T');
+  return Date.parse(`${date}T${time.replace(/-/g, ':')}`);
+};
+
+/** The backups of a kind in a folder, the latest first. */
+export const backupsIn = (folder: string, kind: BackupKind): string[] =>
+  existsSync(folder)
+    ? readdirSync(folder)
+        .filter((name) => name.startsWith(`${kind}_`) && name.endsWith(END))
+        .sort()
+        .reverse()
+    : [];
+
+/** Makes a backup of a kind, and takes away those that are more than are kept. */
+export async function backUp(
+  client: Client,
+  folder: string,
+  { kind, now }: { kind: BackupKind; now: string },
+) {
+  await makeBackup(client, join(folder, nameOf(kind, now)), now);
+  for (const name of backupsIn(folder, kind).slice(BACKUPS[kind].kept)) rmSync(join(folder, name));
+}
+
+/** Makes the backups that are due. Returns their kinds. */
+export async function backUpWhatIsDue(client: Client, folder: string, now: string): Promise<BackupKind[]> {
+  const made: BackupKind[] = [];
+  for (const kind of ['daily', 'weekly'] as const) {
+    const [latest] = backupsIn(folder, kind);
+    if (latest && Date.parse(now) - madeAt(latest) < BACKUPS[kind].everyMs) continue;
+    await backUp(client, folder, { kind, now });
+    made.push(kind);
+  }
+  return made;
+}

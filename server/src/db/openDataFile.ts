@@ -1,0 +1,70 @@
+import { dirname, join } from 'node:path';
+import { type Client, createClient } from '@libsql/client';
+import { backUp } from '../backup/schedule';
+import type { Config } from '../config/config';
+import { Unusable } from '../unusable';
+import { openStore, type Store } from './client';
+import { holdingFile } from './hold';
+import { isNewer, type SchemaVersion, schemaVersion } from './schemaVersion';
+
+export interface DataFile {
+  store: Store;
+  /** Where backups are made by themselves; null where the data is on another computer. */
+  backups: string | null;
+  /** Why nothing is written to it; null where it is written to. */
+  readOnly: string | null;
+  close: () => Promise<void>;
+}
+
+const FILE = 'file:';
+
+/** Looks at the schema of a file, and into it; what is no database is said to be none. */
+async function lookedInto(url: string): Promise<SchemaVersion> {
+  let client: Client | null = null;
+  try {
+    client = createClient({ url });
+    return await schemaVersion(client);
+  } catch {
+    throw new Unusable(
+      `${url.slice(FILE.length)} is no database of a shop, or it is torn. It was left as it is: take a backup (npm run restore), or name another with ZT_DATA.`,
+    );
+  } finally {
+    client?.close();
+  }
+}
+
+/** Keeps the data as it was before this program changes its form. */
+async function backedUp(url: string, backups: string, now: string) {
+  const client = createClient({ url });
+  await backUp(client, backups, { kind: 'before-migration', now }).finally(() => client.close());
+}
+
+/**
+ * Opens the shop's data for this program alone. A file whose form is older is backed up before it is brought up to
+ * date; one of a newer program is opened for reading only.
+ */
+export async function openDataFile({ databaseUrl: url }: Config, now: () => string): Promise<DataFile> {
+  if (!url.startsWith(FILE)) {
+    const store = await openStore(url);
+    return { store, backups: null, readOnly: null, close: store.close };
+  }
+  const path = url.slice(FILE.length);
+  const release = await holdingFile(path, true);
+  const backups = join(dirname(path), 'backups');
+  try {
+    const version = await lookedInto(url);
+    if (version.had > 0 && version.had < version.known) await backedUp(url, backups, now());
+    const readOnly = isNewer(version)
+      ? 'This data was kept by a newer program: it can be read here, and nothing is changed. Take the newer program.'
+      : null;
+    const store = await openStore(url);
+    const close = async () => {
+      await store.close();
+      await release();
+    };
+    return { store, backups, readOnly, close };
+  } catch (error) {
+    await release();
+    throw error;
+  }
+}

@@ -1,0 +1,133 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createClient } from '@libsql/client';
+
+const ROOT = join(__dirname, '../..');
+const started: ChildProcess[] = [];
+let folder: string;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'thimble-start-'));
+});
+afterEach(() => {
+  for (const child of started.splice(0)) child.kill('SIGKILL');
+  rmSync(folder, { recursive: true, force: true });
+});
+
+interface Ended {
+  code: number | null;
+  said: string;
+}
+
+/** Starts the program; it is ready once it says where, or ended. */
+function start(env: Record<string, string>, command = 'main.ts', args: string[] = []) {
+  const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src', command), ...args], {
+    cwd: ROOT,
+    env: { ...process.env, ZT_DATA: join(folder, 'shop.db'), ZT_WEB: folder, PORT: '0', ...env },
+  });
+  started.push(child);
+  let said = '';
+  const ended = new Promise<Ended>((done) => child.once('exit', (code) => done({ code, said })));
+  const ready = new Promise<string>((done, failed) => {
+    const hear = (chunk: Buffer) => {
+      said += chunk;
+      const [url] = /http:\S+/.exec(said) ?? [];
+      if (url) done(url);
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    void ended.then(() => failed(new Error(`It ended: ${said}`)));
+  });
+  ready.catch(() => undefined);
+  return { child, ended, ready, said: () => said };
+}
+
+/** A sentence and a code; nothing of the program's insides. */
+function endedSaying({ code, said }: Ended, pattern: RegExp) {
+  expect(said).toMatch(pattern);
+  expect(said).not.toMatch(/\n {4}at |node:internal/);
+  expect(code).toBe(2);
+}
+
+describe('what it cannot start with is said in a sentence', () => {
+  it('a port in use', async () => {
+    const other = createServer().listen(0, '127.0.0.1');
+    await new Promise((listening) => other.once('listening', listening));
+    const { port } = other.address() as { port: number };
+    endedSaying(await start({ PORT: String(port) }).ended, /^Port \d+ is in use: .* PORT\.\n$/);
+    other.close();
+  }, 60_000);
+
+  it.each([
+    ['a bad setting', { PORT: 'many' }, /^The setting PORT cannot be used: /],
+    ['a folder that cannot be made', { ZT_DATA: '/dev/null/none/shop.db' }, /^The folder .* cannot be made/],
+  ])(
+    '%s',
+    async (_, env, pattern) => {
+      endedSaying(await start(env as Record<string, string>).ended, pattern);
+    },
+    60_000,
+  );
+
+  it.each([
+    ['no database', 'a letter, not a database'.repeat(50)],
+    ['a torn one', `SQLite format 3\0${'torn'.repeat(500)}`],
+  ])(
+    '%s, and it is left as it was',
+    async (_, text) => {
+      const file = join(folder, 'shop.db');
+      writeFileSync(file, text);
+      endedSaying(await start({}).ended, /is no database of a shop, or it is torn\. It was left as it is/);
+      expect(readFileSync(file, 'utf8')).toBe(text);
+    },
+    60_000,
+  );
+
+  it('a folder in place of the file', async () => {
+    mkdirSync(join(folder, 'shop.db'));
+    endedSaying(await start({}).ended, /is no database of a shop|cannot be written to/);
+  }, 60_000);
+});
+
+it('a second program on one file says so and stops; restoring waits for it to be stopped; then all is in one file', async () => {
+  const first = start({});
+  const url = await first.ready;
+  endedSaying(await start({}).ended, /^Another program has .*shop\.db open: stop it first\./);
+  const backup = join(folder, 'my.zip');
+  expect(await start({}, 'commands/backup.ts', [backup]).ended).toMatchObject({
+    code: 0,
+    said: expect.stringContaining('is made and checked: 0 tickets'),
+  });
+  endedSaying(await start({}, 'commands/restore.ts', [backup]).ended, /Another program has .* open/);
+  expect((await fetch(`${url}/api/health`)).status).toBe(200);
+  first.child.kill('SIGINT');
+  expect((await first.ended).code).toBe(0);
+  expect(await start({}, 'commands/restore.ts', [backup]).ended).toMatchObject({
+    code: 0,
+    said: expect.stringMatching(/is back: 0 tickets.*\nWhat it replaced is kept as /),
+  });
+}, 120_000);
+
+it('data of a newer program can be read and is not changed', async () => {
+  const first = start({});
+  await first.ready;
+  first.child.kill('SIGINT');
+  await first.ended;
+  const db = createClient({ url: `file:${join(folder, 'shop.db')}` });
+  for (let n = 0; n < 9; n += 1)
+    await db.execute("INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('newer', 9999999999999)");
+  db.close();
+  const newer = start({});
+  const url = await newer.ready;
+  expect((await fetch(`${url}/api/shelf`)).status).toBe(200);
+  const rules = await (await fetch(`${url}/api/rules`)).text();
+  const headers = { 'content-type': 'application/json' };
+  const refused = await fetch(`${url}/api/rules`, { method: 'PUT', headers, body: rules });
+  expect([refused.status, await refused.json()]).toEqual([
+    403,
+    { code: 'read-only', message: expect.stringContaining('kept by a newer program') },
+  ]);
+  expect(newer.said()).toContain('kept by a newer program');
+}, 120_000);
