@@ -4,22 +4,24 @@ import { Stack } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { ThemeProvider } from '../components/ui/elements';
-import { ELEMENTS_THEME } from '../components/ui/elementsTheme';
+import { elementsTheme } from '../components/ui/elementsTheme';
 import { ShopGate } from '../shop/ShopGate';
 import { Waiting } from '../shop/Waiting';
 import { saveOnLeaving } from '../store/autosave';
 import { followChanges } from '../store/changes';
 import { openedStore } from '../store/openedStore';
 import { FONT_FILES } from '../theme/fonts';
+import { usePalette } from '../theme/palette';
 
 export default function Layout() {
   const [store] = useState(openedStore);
+  const palette = usePalette();
   useFonts(FONT_FILES);
   useEffect(() => saveOnLeaving(store.getState), [store]);
   useEffect(() => followChanges(store), [store]);
   return (
     <Provider store={store}>
-      <ThemeProvider theme={ELEMENTS_THEME}>
+      <ThemeProvider theme={elementsTheme(palette)}>
         <ShopGate>
           <Waiting />
           <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />

@@ -1,7 +1,4 @@
 import { View } from 'react-native';
-import { FONTS } from '../../theme/fonts';
-import { TARGET } from '../../theme/layout';
-import { usePalette } from '../../theme/palette';
 import { Button } from './elements';
 
 interface PressProps {
@@ -16,6 +13,8 @@ interface PressProps {
   testID?: string;
 }
 
+const TYPES = { main: 'solid', plain: 'outline', link: 'clear' } as const;
+
 /** A button. */
 export function Press({
   title,
@@ -26,8 +25,6 @@ export function Press({
   grow = false,
   testID,
 }: PressProps) {
-  const p = usePalette();
-  const main = kind === 'main';
   const link = kind === 'link';
   return (
     <View style={grow ? { flex: 1 } : { alignSelf: link ? 'flex-start' : 'auto' }}>
@@ -38,26 +35,7 @@ export function Press({
         disabled={disabled}
         accessibilityLabel={label ?? title}
         accessibilityRole="button"
-        type={main ? 'solid' : link ? 'clear' : 'outline'}
-        radius={6}
-        buttonStyle={{
-          minHeight: TARGET,
-          paddingHorizontal: link ? 2 : 14,
-          paddingVertical: link ? 6 : 10,
-          backgroundColor: main ? p.ink : 'transparent',
-          borderColor: p.ink,
-          borderWidth: link ? 0 : 1.5,
-        }}
-        titleStyle={{
-          fontFamily: link ? FONTS.medium : FONTS.bold,
-          fontSize: link ? 15 : 16,
-          color: main ? p.onInk : link ? p.chalk : p.ink,
-          textDecorationLine: link ? 'underline' : 'none',
-          textDecorationStyle: 'dotted',
-          fontWeight: 'normal',
-        }}
-        disabledStyle={{ backgroundColor: p.shade, borderColor: p.hairline }}
-        disabledTitleStyle={{ color: p.graphite }}
+        type={TYPES[kind]}
       />
     </View>
   );

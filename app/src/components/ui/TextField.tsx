@@ -1,8 +1,6 @@
 import { FIELD_LETTERS } from '@zt/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { FONTS } from '../../theme/fonts';
-import { TARGET } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 import { Input } from './elements';
 import { Txt } from './Txt';
@@ -25,6 +23,9 @@ export interface TextFieldProps {
   keyboard?: 'text' | 'decimal';
   grow?: boolean;
 }
+
+const LARGE = { minHeight: 56, fontSize: 28 };
+const LINES = { minHeight: 72 };
 
 /** A line of text. The draft lives here while it is typed; what came from outside replaces it. */
 export function TextField({
@@ -71,28 +72,11 @@ export function TextField({
         }}
         autoFocus={autoFocus}
         placeholder={placeholder}
-        placeholderTextColor={p.graphite}
         multiline={multiline}
         inputMode={keyboard}
         maxLength={FIELD_LETTERS}
-        renderErrorMessage={false}
-        containerStyle={{ paddingHorizontal: 0 }}
-        inputContainerStyle={{
-          borderWidth: 1.5,
-          borderBottomWidth: 1.5,
-          borderRadius: 6,
-          borderColor: error ? p.madder : p.graphite,
-          backgroundColor: p.panel,
-        }}
-        inputStyle={{
-          minHeight: multiline ? 72 : large ? 56 : TARGET,
-          minWidth: 0,
-          paddingHorizontal: 10,
-          fontFamily: FONTS.medium,
-          fontSize: large ? 28 : 17,
-          color: p.ink,
-          fontVariant: ['tabular-nums'],
-        }}
+        inputContainerStyle={error ? { borderColor: p.madder } : {}}
+        inputStyle={large ? LARGE : multiline ? LINES : {}}
       />
       {error ? (
         <Txt as="small" tone="madder" live>

@@ -40,11 +40,7 @@ export function Txt({ children, as = 'body', tone = 'ink', style, level, live, t
       {...(lines ? { numberOfLines: lines } : {})}
       {...(level ? { role: 'heading' as const, 'aria-level': level } : {})}
       {...(live ? { 'aria-live': 'polite' as const } : {})}
-      style={[
-        VARIANTS[as],
-        { color: palette[tone], fontWeight: 'normal', fontVariant: ['tabular-nums'], margin: 0 },
-        style,
-      ]}
+      style={[VARIANTS[as], { color: palette[tone] }, style]}
     >
       {children}
     </Text>

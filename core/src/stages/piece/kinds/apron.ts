@@ -5,16 +5,23 @@ import { closedByMirror, contradictionsOf, curve, level, seam, strip, twins } fr
 
 const HEM_MM = 20;
 
+/** The bib's side runs straight, then bows out to the waist: of its height, and of its width. */
+const SIDE_STRAIGHT = 0.25;
+const SIDE_BOW = { out: 0.62, down: 0.85 };
+/** Half the waist, and what hangs below it, of the bib's width. */
+const WAIST_HALF = 1.3;
+const SKIRT = 1.7;
+
 /** Origin at the centre of the bib's top edge. */
 function bibOf({ bibWidth: w = 0, bibHeight: h = 0 }: Readings): PieceOutline {
-  const waist = { x: w * 1.3, y: h };
-  const foot = h + w * 1.7;
+  const waist = { x: w * WAIST_HALF, y: h };
+  const foot = h + w * SKIRT;
   const edge = (inset: number) =>
     closedByMirror([
       { x: w / 2 - inset, y: inset },
       ...curve(
-        { x: w / 2 - inset, y: h * 0.25 },
-        { x: w * 0.62 - inset, y: h * 0.85 },
+        { x: w / 2 - inset, y: h * SIDE_STRAIGHT },
+        { x: w * SIDE_BOW.out - inset, y: h * SIDE_BOW.down },
         { x: waist.x - inset, y: waist.y },
       ),
       { x: waist.x - inset, y: foot - inset },

@@ -6,33 +6,46 @@ import { closedByMirror, contradictionsOf, curve, seam } from './shapes';
 
 const BINDING_MM = 8;
 
+/** Of the width: half the neck opening, how high its straps reach, and how broad they are. */
+const NECK_HALF = 0.24;
+const STRAP_TOP = 0.42;
+const STRAP = 0.18;
+/** A strap is round above this share of its height, its tip as far past the top. */
+const STRAP_ROUND_FROM = 0.7;
+const STRAP_TIP = 1.25;
+/** The neck's curve begins so far out, of half the neck. */
+const NECK_LEVEL = 0.1;
+/** Of the drop: where the side is broadest, and where the round foot begins. */
+const SIDE = 0.45;
+const FOOT_FROM = 0.5;
+
 /** Origin at the bottom of the neck binding; the bib hangs below it. */
 function bibOutline({ width: w = 0, drop = 0 }: Readings): PieceOutline {
-  const neckHalf = w * 0.24;
-  const neckTop = -w * 0.42;
+  const neckHalf = w * NECK_HALF;
+  const neckTop = -w * STRAP_TOP;
   const shape = (inset: number) => {
     const half = w / 2 - inset;
     return closedByMirror([
       { x: 0, y: inset },
       ...curve(
-        { x: neckHalf * 0.1, y: inset },
+        { x: neckHalf * NECK_LEVEL, y: inset },
         { x: neckHalf + inset, y: inset },
-        { x: neckHalf + inset, y: neckTop * 0.7 },
+        { x: neckHalf + inset, y: neckTop * STRAP_ROUND_FROM },
         8,
       ),
       ...curve(
-        { x: neckHalf + inset, y: neckTop * 0.7 },
-        { x: neckHalf + w * 0.09, y: neckTop * 1.25 },
-        { x: neckHalf + w * 0.18 - inset, y: neckTop * 0.7 },
+        { x: neckHalf + inset, y: neckTop * STRAP_ROUND_FROM },
+        { x: neckHalf + (w * STRAP) / 2, y: neckTop * STRAP_TIP },
+        { x: neckHalf + w * STRAP - inset, y: neckTop * STRAP_ROUND_FROM },
         6,
       ),
       ...curve(
-        { x: neckHalf + w * 0.18 - inset, y: neckTop * 0.7 },
+        { x: neckHalf + w * STRAP - inset, y: neckTop * STRAP_ROUND_FROM },
         { x: half, y: 0 },
-        { x: half, y: drop * 0.45 },
+        { x: half, y: drop * SIDE },
         8,
       ),
-      ...curve({ x: half, y: drop * 0.5 }, { x: half, y: drop - inset }, { x: 0, y: drop - inset }, 12),
+      ...curve({ x: half, y: drop * FOOT_FROM }, { x: half, y: drop - inset }, { x: 0, y: drop - inset }, 12),
     ]);
   };
   const inner = shape(BINDING_MM);
@@ -45,8 +58,8 @@ function bibOutline({ width: w = 0, drop = 0 }: Readings): PieceOutline {
       neckBinding: { x: 0, y: 0 },
       hem: { x: 0, y: drop },
       hemLine: { x: 0, y: drop - BINDING_MM },
-      sideLeft: { x: -w / 2, y: drop * 0.45 },
-      sideRight: { x: w / 2, y: drop * 0.45 },
+      sideLeft: { x: -w / 2, y: drop * SIDE },
+      sideRight: { x: w / 2, y: drop * SIDE },
     },
     opening: null,
     centreFrom: 0,

@@ -23,6 +23,12 @@ const READINGS: readonly Reading[] = [
 ];
 const NAMES = Object.fromEntries(READINGS.map((r) => [r.id, r.name]));
 
+/** Of the chest: the hips above the crotch, half the crotch, how far a leg opening bows down, and what stretches open. */
+const HIP_UP = 0.42;
+const CROTCH_HALF = 0.17;
+const LEG_BOW = { out: 1.1, down: 0.06 };
+const OPENING = 0.8;
+
 /** The body of a top, with leg openings cut up to the hips. */
 function outlineOf(readings: Readings): PieceOutline {
   const { chestWidth: w = 0 } = readings;
@@ -32,9 +38,9 @@ function outlineOf(readings: Readings): PieceOutline {
     'front',
   );
   const foot = body.landmarks.hem?.y ?? 0;
-  const hip = { x: w / 2, y: foot - w * 0.42 };
-  const crotch = { x: w * 0.17, y: foot };
-  const leg = curve(hip, { x: crotch.x * 1.1, y: hip.y + w * 0.06 }, crotch);
+  const hip = { x: w / 2, y: foot - w * HIP_UP };
+  const crotch = { x: w * CROTCH_HALF, y: foot };
+  const leg = curve(hip, { x: crotch.x * LEG_BOW.out, y: hip.y + w * LEG_BOW.down }, crotch);
   const right = (points: PieceOutline['outline']) => points.slice(0, points.length / 2);
   return {
     ...body,
@@ -56,7 +62,7 @@ function outlineOf(readings: Readings): PieceOutline {
         bottom: foot,
       }),
     ],
-    opening: { name: 'neck and legs', widthMm: w * 0.8 },
+    opening: { name: 'neck and legs', widthMm: w * OPENING },
   };
 }
 

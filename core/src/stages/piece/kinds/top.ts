@@ -34,6 +34,26 @@ export interface TopCut {
   front?: { name: string; widthMm: number; depth: 'whole' | number };
 }
 
+/** Where the armhole's bow is deepest, above the underarm, of the armhole. */
+const BOW_OF_ARMHOLE = 0.22;
+/** How far out a round neck is still level, of half its width. */
+const DIP_OF_NECK = 0.95;
+/** A long sleeve hangs steeper; across its hem, of the chest, and which way that runs from its outer end. */
+const LONG_SLEEVE = { deg: 64, hemOfChest: 0.19, hemDeg: 154 };
+/** Where a short sleeve ends below the underarm, of its reach. */
+const SHORT_SLEEVE_FOOT = { x: 0.5, y: 0.42 };
+/** A hood laid flat behind the neck: out, of half the neck; up, of the chest. */
+const HOOD = {
+  low: { out: 1.22, up: 0.08 },
+  side: { out: 1.3, up: 0.24 },
+  high: { out: 1.28, up: 0.46 },
+  topUp: 0.47,
+};
+/** The inner edge of a collar rib, of the seam's own width. */
+const RIB_INNER = 0.84;
+/** A pouch pocket's slanted sides: how far out they run, of its width, and down to where, of its height. */
+const POCKET_SLANT = { out: 0.22, down: 0.6 };
+
 /** How far the back collar seam lies above the front one, mm. */
 export const backNeckAbove = (chestWidth: number, collar: TopCut['collar']): number =>
   chestWidth * (NECK_DROP_OF_CHEST[collar] - BACK_DROP_OF_CHEST);
@@ -49,11 +69,11 @@ function rightHalf(r: Readings, collar: TopCut['collar'], back = false) {
   const underarm = { x: w / 2, y: shoulderEnd.y + armhole };
   const bow = {
     x: Math.min(shoulderEnd.x, underarm.x) - w * ARMHOLE_BOW_OF_CHEST,
-    y: underarm.y - armhole * 0.22,
+    y: underarm.y - armhole * BOW_OF_ARMHOLE,
   };
   const hemY = length + frontDrop - drop;
   const dip = {
-    x: collar === 'v-neck' && !back ? neckPoint.x / 2 : neckPoint.x * 0.95,
+    x: collar === 'v-neck' && !back ? neckPoint.x / 2 : neckPoint.x * DIP_OF_NECK,
     y: collar === 'v-neck' && !back ? -drop / 2 : 0,
   };
   return {
@@ -73,12 +93,12 @@ function sleeveEdge(half: Half, w: number, cut: TopCut): Point[] {
   const long = cut.sleeve === 'long';
   const reach = rotate(
     { x: w * (long ? LONG_SLEEVE_OF_CHEST : SHORT_SLEEVE_OF_CHEST), y: 0 },
-    long ? 64 : SLEEVE_ANGLE_DEG,
+    long ? LONG_SLEEVE.deg : SLEEVE_ANGLE_DEG,
   );
   const top = add(half.shoulderEnd, reach);
   const foot = long
-    ? add(top, rotate({ x: w * 0.19, y: 0 }, 154))
-    : add(half.underarm, { x: reach.x * 0.5, y: reach.y * 0.42 });
+    ? add(top, rotate({ x: w * LONG_SLEEVE.hemOfChest, y: 0 }, LONG_SLEEVE.hemDeg))
+    : add(half.underarm, { x: reach.x * SHORT_SLEEVE_FOOT.x, y: reach.y * SHORT_SLEEVE_FOOT.y });
   return [top, foot];
 }
 
@@ -86,24 +106,26 @@ function neckPiece(half: Half, cut: TopCut, w: number, back: boolean): { edge: P
   const height = cut.collar === 'collar' ? 40 : COLLAR_RIB_MM;
   if (cut.collar === 'hood') {
     const { x, y } = half.neckPoint;
-    const side = { x: x * 1.3, y: y - w * 0.24 };
+    const at = ({ out, up }: { out: number; up: number }) => ({ x: x * out, y: y - w * up });
+    const side = at(HOOD.side);
+    const top = at({ out: 0, up: HOOD.topUp });
     const hood = [
-      ...curve(half.neckPoint, { x: x * 1.22, y: y - w * 0.08 }, side, 6),
-      ...curve(side, { x: x * 1.28, y: y - w * 0.46 }, { x: 0, y: y - w * 0.47 }, 10).slice(1, -1),
+      ...curve(half.neckPoint, at(HOOD.low), side, 6),
+      ...curve(side, at(HOOD.high), top, 10).slice(1, -1),
     ];
     const area = [
       ...half.collar,
       ...hood.slice(1),
-      { x: 0, y: y - w * 0.47 },
+      top,
       ...mirrored(hood).reverse(),
       ...mirrored(half.collar).reverse(),
     ];
     return {
-      edge: [{ x: 0, y: y - w * 0.47 }, ...[...hood].reverse()],
+      edge: [top, ...[...hood].reverse()],
       noGo: [{ id: 'hood', name: 'hood', area }],
     };
   }
-  const inner = half.collar.map((p) => ({ x: p.x * 0.84, y: p.y - height }));
+  const inner = half.collar.map((p) => ({ x: p.x * RIB_INNER, y: p.y - height }));
   const area = [
     ...half.collar,
     ...[...inner].reverse(),
@@ -125,10 +147,10 @@ function pocketOf(
   const { pocketTop, pocketWidth } = r;
   if (pocketTop === undefined || pocketWidth === undefined) return { noGo: [], landmarks: {} };
   const foot = half.hemY - hemMm;
-  const slant = pocketWidth * 0.22;
+  const slant = pocketWidth * POCKET_SLANT.out;
   const area = closedByMirror([
     { x: pocketWidth / 2, y: pocketTop },
-    { x: pocketWidth / 2 + slant, y: pocketTop + (foot - pocketTop) * 0.6 },
+    { x: pocketWidth / 2 + slant, y: pocketTop + (foot - pocketTop) * POCKET_SLANT.down },
     { x: pocketWidth / 2 + slant, y: foot },
   ]);
   return {

@@ -4,18 +4,25 @@ import type { UsualPlacement } from '../usualPlacement';
 import { contradictionsOf, ellipse, level, seam, twins } from './shapes';
 
 const BODY_OVER_BELLY = 1.18;
+/** Half the body's height, of the height between its seams: it bulges past them. */
+const BODY_HALF_OF_HEIGHT = 0.56;
+/** The head above the neck seam, of the belly's width. */
+const HEAD = { up: 0.38, halfWide: 0.42, halfHigh: 0.38 };
+/** Half a seam's length, and the opening for the stuffing, of the belly's width. */
+const SEAM_HALF_OF_WIDTH = 0.26;
+const STUFFING_OF_WIDTH = 0.7;
 
 /** Belly or back: a round body with the head sketched above it. Origin at the middle of the neck seam. */
 function bodyOf({ width: w = 0, height: h = 0 }: Readings): PieceOutline {
-  const body = ellipse({ x: 0, y: h / 2 }, (w / 2) * BODY_OVER_BELLY, h * 0.56);
+  const body = ellipse({ x: 0, y: h / 2 }, (w / 2) * BODY_OVER_BELLY, h * BODY_HALF_OF_HEIGHT);
   const inside = body.filter((p) => p.y >= 0 && p.y <= h);
-  const head = ellipse({ x: 0, y: -w * 0.38 }, w * 0.42, w * 0.38);
+  const head = ellipse({ x: 0, y: -w * HEAD.up }, w * HEAD.halfWide, w * HEAD.halfHigh);
   return {
     outline: body,
     hoopable: inside,
     seams: [
-      seam('neckSeam', 'neck seam', level(w * 0.26, 0)),
-      seam('baseSeam', 'base seam', level(w * 0.26, h)),
+      seam('neckSeam', 'neck seam', level(w * SEAM_HALF_OF_WIDTH, 0)),
+      seam('baseSeam', 'base seam', level(w * SEAM_HALF_OF_WIDTH, h)),
     ],
     noGo: [{ id: 'head', name: 'head', area: head }],
     landmarks: {
@@ -23,7 +30,7 @@ function bodyOf({ width: w = 0, height: h = 0 }: Readings): PieceOutline {
       baseSeam: { x: 0, y: h },
       ...twins('side', { x: w / 2, y: h / 2 }),
     },
-    opening: { name: 'seam for the stuffing', widthMm: w * 0.7 },
+    opening: { name: 'seam for the stuffing', widthMm: w * STUFFING_OF_WIDTH },
     centreFrom: 0,
     centreTo: h,
   };
