@@ -122,3 +122,18 @@ test('the cards at the table go on with a tap or space, in figures to be read fr
   await page.getByRole('button', { name: 'Close the cards' }).click();
   await expect(page.getByRole('heading', { name: 'Left chest' })).toBeVisible();
 });
+
+test('a backup is made from House rules, listed with its time, and fetched', async ({ page }) => {
+  await page.goto('/rules');
+  await page.getByRole('button', { name: 'Backups' }).click();
+  await expect(
+    page.getByText(/keeps one a day for a week and one a week for eight weeks, in /),
+  ).toBeVisible();
+  const byHand = page.getByText(/^made here, [\d.]+ MB$/);
+  const before = await byHand.count();
+  await page.getByRole('button', { name: 'Make one now' }).click();
+  await expect(byHand).toHaveCount(before + 1);
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Fetch it' }).first().click();
+  expect((await waiting).suggestedFilename()).toMatch(/^by-hand_.*\.zip$/);
+});

@@ -22,6 +22,11 @@ export { STITCH_NUMBERS } from './catalogue/numbers/stitch';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './catalogue/presets';
 export { QUESTIONS, questionText, schoolsOf } from './catalogue/schools';
 export {
+  BACKUP_KINDS,
+  type Backups,
+  BackupsSchema,
+  type KeptBackup,
+  KeptBackupSchema,
   type KeptEntry,
   KeptEntrySchema,
   type KeptTicket,

@@ -8,6 +8,8 @@ export interface Context {
   store: Store;
   /** What was changed, for the pages that are open. */
   changes: Changes;
+  /** Where backups are kept; null where none are made here. */
+  backups: string | null;
   /** Why nothing is written; null where it is. */
   readOnly: string | null;
   /** The clock, ISO. */
@@ -19,6 +21,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
     config,
     store: overrides.store ?? (await openStore(config.databaseUrl)),
     changes: overrides.changes ?? new Changes(),
+    backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,
     now: overrides.now ?? (() => new Date().toISOString()),
   };

@@ -10,6 +10,7 @@ import type { Context } from './context';
 import { StoreBusy } from './db/client';
 import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
+import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, tellingChanges } from './features/changes/routes';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
@@ -26,8 +27,8 @@ const MOST_BODY_BYTES = 8 * 1024 * 1024;
 /** A file that bears the hash of what it holds: under this name it is never another. */
 const HASHED = /[-.][0-9a-f]{32}\.\w+$/;
 
-/** What is asked by POST and changes nothing. */
-const QUESTIONS = /^\/api\/(plan|paper)/;
+/** What is asked by POST and changes nothing of the data. */
+const QUESTIONS = /^\/api\/(plan|paper|backups)/;
 
 const API_DOCUMENT = {
   openapi: '3.1.0',
@@ -104,6 +105,7 @@ export function createApp(context: Context) {
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
+  app.route('/api/backups', backupRoutes(context));
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));
   app.route('/api/practice', practiceRoutes(context));

@@ -14,7 +14,7 @@ async function run() {
   const config = readConfig(process.env);
   const data = await openDataFile(config, now);
   const { store, readOnly, backups } = data;
-  const context = await createContext(config, { store, readOnly, now });
+  const context = await createContext(config, { store, readOnly, backups, now });
   if (config.demo && !readOnly) await seedDemo(context);
 
   /** A backup that cannot be made is said, and hinders nobody. */

@@ -243,6 +243,7 @@ describe('the interface’s own description', () => {
     const document = await (await shop.get('/api/openapi.json')).json();
     expect(Object.keys(document.paths).sort()).toEqual(
       [
+        '/api/backups',
         '/api/logbook',
         '/api/logbook/{id}',
         '/api/paper/{id}/ruler.pdf',

@@ -23,6 +23,6 @@ const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: savesInOrder,
-  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside'],
+  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside', 'backups'],
   endpoints: () => ({}),
 });

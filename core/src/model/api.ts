@@ -81,6 +81,21 @@ export type Logged = z.infer<typeof LoggedSchema>;
 export const KeptEntrySchema = LogEntrySchema.extend({ taken: z.array(ShelfUseSchema) });
 export type KeptEntry = z.infer<typeof KeptEntrySchema>;
 
+export const BACKUP_KINDS = ['daily', 'weekly', 'before-migration', 'by-hand'] as const;
+
+/** A backup that is kept: when it was made, on what occasion, and how large it is. */
+export const KeptBackupSchema = z.object({
+  name: z.string(),
+  kind: z.enum(BACKUP_KINDS),
+  madeAt: z.string(),
+  bytes: z.number().int(),
+});
+export type KeptBackup = z.infer<typeof KeptBackupSchema>;
+
+/** Where backups are kept on the shop's computer, and which, the latest first; no folder where it keeps none. */
+export const BackupsSchema = z.object({ folder: z.string().nullable(), kept: z.array(KeptBackupSchema) });
+export type Backups = z.infer<typeof BackupsSchema>;
+
 export const SET_ASIDE_PLACES = ['shelf', 'tickets', 'logbook'] as const;
 
 /** A row that cannot be read: named, with why, and whether it can be mended. It takes no other with it. */

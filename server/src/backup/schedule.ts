@@ -1,6 +1,7 @@
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Client } from '@libsql/client';
+import { BACKUP_KINDS, type KeptBackup } from '@zt/core';
 import { makeBackup } from './backup';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -10,7 +11,8 @@ export const BACKUPS = {
   daily: { everyMs: DAY_MS, kept: 7 },
   weekly: { everyMs: 7 * DAY_MS, kept: 8 },
   'before-migration': { everyMs: 0, kept: 5 },
-} as const;
+  'by-hand': { everyMs: 0, kept: 10 },
+} as const satisfies Record<KeptBackup['kind'], { everyMs: number; kept: number }>;
 export type BackupKind = keyof typeof BACKUPS;
 
 const END = '.zip';
@@ -29,6 +31,17 @@ export const backupsIn = (folder: string, kind: BackupKind): string[] =>
         .sort()
         .reverse()
     : [];
+
+/** All backups in a folder, the latest first. */
+export const allBackups = (folder: string): KeptBackup[] =>
+  BACKUP_KINDS.flatMap((kind) =>
+    backupsIn(folder, kind).map((name) => ({
+      name,
+      kind,
+      madeAt: new Date(madeAt(name)).toISOString(),
+      bytes: statSync(join(folder, name)).size,
+    })),
+  ).sort((a, b) => b.madeAt.localeCompare(a.madeAt));
 
 /** Makes a backup of a kind, and takes away those that are more than are kept. */
 export async function backUp(

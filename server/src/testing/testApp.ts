@@ -25,7 +25,7 @@ export async function openTestApp() {
   const now = () => new Date(Date.UTC(2026, 4, 4, 10, minute++)).toISOString();
   const context = await createContext(
     { port: 0, host: '127.0.0.1', databaseUrl: url, webRoot: folder, demo: false },
-    { store, now },
+    { store, now, backups: join(folder, 'backups') },
   );
   const app = createApp(context);
   const send = async (method: string, path: string, body?: unknown) => {

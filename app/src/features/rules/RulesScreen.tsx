@@ -31,6 +31,7 @@ import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
 import { useShop } from '../../shop/useShop';
+import { Backups } from './Backups';
 import { Beliefs } from './Beliefs';
 import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
@@ -185,6 +186,9 @@ export function RulesScreen() {
               ))}
             </Row>
           </FieldsContext.Provider>
+        </Disclosure>
+        <Disclosure title="Backups">
+          <Backups />
         </Disclosure>
         <Txt as="small" tone="graphite">
           The product advises; it is not a safety authority. Follow your machine’s manual and the rules where

@@ -1,0 +1,57 @@
+import type { KeptBackup } from '@zt/core';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import { FileLink } from '../../components/ui/FileLink';
+import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Ruled } from '../../components/ui/Ruled';
+import { Stack } from '../../components/ui/Stack';
+import { Txt } from '../../components/ui/Txt';
+import { useBackupsQuery, useMakeBackupMutation } from '../../services/backupsApi';
+
+const OCCASIONS: Record<KeptBackup['kind'], string> = {
+  daily: 'of the day',
+  weekly: 'of the week',
+  'before-migration': 'before the data changed its form',
+  'by-hand': 'made here',
+};
+const MEGABYTE = 1_000_000;
+const sizeOf = (bytes: number): string => `${Math.max(0.1, bytes / MEGABYTE).toFixed(1)} MB`;
+
+/** The backups that are kept, where, and how they are made and brought back. */
+export function Backups() {
+  const { data } = useBackupsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const [make, making] = useMakeBackupMutation();
+  if (!data) return null;
+  const { folder, kept } = data;
+  if (folder === null) return <Txt>The data is on another computer: it is backed up there.</Txt>;
+  return (
+    <Stack gap={8}>
+      <Txt>{`By itself the shop’s computer keeps one a day for a week and one a week for eight weeks, in ${folder}. Each was opened and looked into when it was made.`}</Txt>
+      <Txt as="small" tone="graphite">
+        To go back to one: stop the program, then npm run restore -- and its file. What it replaces is kept.
+      </Txt>
+      <Row align="middle">
+        <Press title="Make one now" disabled={making.isLoading} onPress={() => void make()} />
+        <Txt as="small" tone={making.isError ? 'madder' : 'graphite'} live>
+          {making.isLoading
+            ? 'making it'
+            : making.isError
+              ? 'It could not be made. Nothing was changed.'
+              : ''}
+        </Txt>
+      </Row>
+      {kept.map(({ name, kind, madeAt, bytes }) => (
+        <Ruled key={name} room={6}>
+          <Row align="middle" wrap>
+            <Stack grow>
+              <Txt as="strong">{format(parseISO(madeAt), 'd MMM yyyy, HH:mm')}</Txt>
+              <Txt as="small" tone="graphite">{`${OCCASIONS[kind]}, ${sizeOf(bytes)}`}</Txt>
+            </Stack>
+            <FileLink href={`/api/backups/${name}`} name="Fetch it" fileName={name} />
+          </Row>
+        </Ruled>
+      ))}
+    </Stack>
+  );
+}

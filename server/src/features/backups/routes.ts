@@ -1,0 +1,48 @@
+import { createReadStream } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { BackupsSchema } from '@zt/core';
+import { allBackups, backUp } from '../../backup/schedule';
+import type { Context } from '../../context';
+import { defaultHook } from '../../defaultHook';
+import { ApiError, answers, failures, notFound } from '../../errors';
+
+const list = createRoute({
+  method: 'get',
+  path: '/',
+  summary: 'The backups that are kept, and where',
+  responses: { 200: answers(BackupsSchema, 'The backups') },
+});
+const make = createRoute({
+  method: 'post',
+  path: '/',
+  summary: 'Make a backup now',
+  responses: { 200: answers(BackupsSchema, 'The backups, with the new one'), ...failures },
+});
+
+export function backupRoutes({ store, backups, now }: Context) {
+  const listed = () => ({ folder: backups, kept: backups ? allBackups(backups) : [] });
+  const app = new OpenAPIHono({ defaultHook })
+    .openapi(list, (c) => c.json(listed(), 200))
+    .openapi(make, async (c) => {
+      if (!backups)
+        throw new ApiError(400, 'elsewhere', 'The data is on another computer: it is backed up there.');
+      await backUp(store.db.$client, backups, { kind: 'by-hand', now: now() });
+      return c.json(listed(), 200);
+    });
+  app.get('/:name', async (c) => {
+    const name = z.string().parse(c.req.param('name'));
+    // Only what is listed is sent: no name leads out of the folder.
+    const kept = listed().kept.find((backup) => backup.name === name);
+    if (!kept || !backups) throw notFound('backup');
+    const file = Readable.toWeb(createReadStream(join(backups, kept.name))) as ReadableStream;
+    return c.body(file, 200, {
+      'content-type': 'application/zip',
+      'content-length': String(kept.bytes),
+      'content-disposition': `attachment; filename="${kept.name}"`,
+      'cache-control': 'no-store',
+    });
+  });
+  return app;
+}
