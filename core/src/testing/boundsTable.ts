@@ -11,7 +11,7 @@ const THINGS: Record<string, z.ZodType> = {
   'house rules': HouseRulesSchema,
   ...SHELF_ITEMS,
 };
-/** What nobody types: ids, what was settled, unread texts, a drawing as it was read. */
+/** What nobody types: ids, what was settled, unread texts, offered values, a drawing as it was read. */
 const NOT_TYPED = /^(id$|settled|unread|design\.artwork)|Ids?\b/;
 
 const tableOf = ([name, schema]: [string, z.ZodType]): string =>
