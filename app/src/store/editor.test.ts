@@ -151,6 +151,31 @@ describe('how it stands with the server', () => {
     expect(play(after, saveDone({ rev: 5, ticket: turn(TICKET, 1) })).save).toBe('saved');
   });
 
+  it('keeps what is being made when the outbox is read late, and what two closed pages made of one ticket', () => {
+    const waited = { rev: 3, base: TICKET, value: turn(TICKET, 5), inFlight: null };
+    const late = play(opened(), ticketNamed({ name: 'Typed at once' }), outboxFound([waited]));
+    expect([late.present?.name, late.present?.place.turnDeg, late.save]).toEqual([
+      'Typed at once',
+      5,
+      'unsaved',
+    ]);
+    expect(late.base).toEqual(TICKET);
+    const named = {
+      rev: 4,
+      base: { ...TICKET, due: '2026-05-05' },
+      value: { ...TICKET, due: '2026-05-05', name: 'Named' },
+      inFlight: null,
+    };
+    const [both, ...more] = editorReducer(undefined, outboxFound([waited, named])).waiting;
+    expect(more).toEqual([]);
+    expect([both?.value.name, both?.value.place.turnDeg, both?.value.due, both?.rev]).toEqual([
+      'Named',
+      5,
+      '2026-05-05',
+      4,
+    ]);
+  });
+
   it('has what waited in the outbox, opened or not', () => {
     const waited = { rev: 2, base: TICKET, value: turn(TICKET, 5), inFlight: null };
     const before = play(

@@ -154,6 +154,13 @@ function reopened(own: WaitingTicket, kept: { ticket: Ticket; rev: number }): Pa
   return { present: value, rev, base, inFlight, save, refused: own.refused };
 }
 
+/** What two pages of this device made of one ticket, as one; both are sent anew. */
+function together(a: Replica<Ticket>, b: Replica<Ticket>): Replica<Ticket> {
+  const [older, newer] = a.rev < b.rev ? [a, b] : [b, a];
+  const value = mergedHere({ base: older.base, mine: older.value, theirs: newer.value });
+  return { rev: newer.rev, base: newer.base, value, inFlight: null };
+}
+
 interface SaveDone {
   rev: number;
   /** The ticket as it is kept now. */
@@ -184,12 +191,18 @@ const editor = createSlice({
     },
     /** What waited in the outbox when the app was closed. */
     outboxFound: (state, { payload }: PayloadAction<Replica<Ticket>[]>) => {
-      const { present, waiting } = state as EditorState;
-      const isHere = (id: string) => waiting.some((w) => w.value.id === id);
-      const found = payload.filter(({ value }) => !isHere(value.id)).map((r) => ({ ...r, refused: [] }));
-      const own = found.find(({ value }) => value.id === present?.id);
-      state.waiting = [...waiting, ...found.filter((w) => w !== own)];
-      if (own && present) Object.assign(state, reopened(own, { ticket: present, rev: state.rev }));
+      for (const found of payload) {
+        const open = openReplica(state as EditorState);
+        const waiting = state.waiting as WaitingTicket[];
+        const other = waiting.find((w) => w.value.id === found.value.id);
+        if (open?.value.id === found.value.id) {
+          const present = mergedHere({ base: found.base, mine: found.value, theirs: open.value });
+          if (!isEqual(present, open.value)) Object.assign(state, { present, save: 'unsaved' });
+        } else if (other) {
+          const both = { ...together(other, found), refused: [] };
+          state.waiting = waiting.map((w) => (w === other ? both : w));
+        } else state.waiting = [...waiting, { ...found, refused: [] }];
+      }
     },
     ticketChanged: (state, { payload }: PayloadAction<{ change: Change; gesture?: string }>) => {
       const ticket = ticketOf(state as EditorState);
@@ -294,7 +307,9 @@ const editor = createSlice({
       const ticket = ticketOf(state as EditorState);
       if (!ticket) return;
       const next = payload.take ? offerTaken(ticket, payload.id) : offerLeft(ticket, payload.id);
-      if (TicketSchema.safeParse(next).success) step(state, next, null);
+      const refused = refusalsOf(TicketSchema.safeParse(next).error);
+      if (refused.length === 0) step(state, next, null);
+      state.refused = refused;
     },
     putBackOnBench: (state) => {
       state.offBench = false;

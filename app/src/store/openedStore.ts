@@ -10,9 +10,12 @@ export function openedStore(): AppStore {
   void store.dispatch(shelfApi.endpoints.shelf.initiate());
   void store.dispatch(rulesApi.endpoints.rules.initiate());
   const outbox = keepOutbox(store);
-  void outbox.found.then((found) => {
-    if (found.length > 0) store.dispatch(outboxFound(found));
-    outbox.begin();
-  });
+  // Where the browser's database cannot be read, what is done from now on is kept all the same if it can be.
+  void outbox.found
+    .catch(() => [])
+    .then((found) => {
+      if (found.length > 0) store.dispatch(outboxFound(found));
+      outbox.begin();
+    });
   return store;
 }
