@@ -127,7 +127,7 @@ test('a backup is made from House rules, listed with its time, and fetched', asy
   await page.goto('/rules');
   await page.getByRole('button', { name: 'Backups' }).click();
   await expect(
-    page.getByText(/keeps one a day for a week and one a week for eight weeks, in /),
+    page.getByText(/makes one a day and one a week, and keeps the last 7 and 8 of them in /),
   ).toBeVisible();
   const byHand = page.getByText(/^made here, [\d.]+ MB$/);
   const before = await byHand.count();

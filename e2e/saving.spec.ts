@@ -113,7 +113,9 @@ test.describe('two pages on one ticket', () => {
     await ticket.fill('Name of the ticket', 'First hand');
     await ticket.saved();
     await other.unroute('**/api/**');
-    const asked = page.getByRole('group', { name: 'name of the ticket was changed on two devices' });
+    const asked = page.getByRole('group', {
+      name: /^name of the ticket was changed on two devices: say which/,
+    });
     await expect(asked).toContainText('Here stands “First hand”.');
     await expect(asked).toContainText(/From a (computer|phone), .*: “Second hand”\./);
     await asked.getByRole('button', { name: 'Use the other' }).click();

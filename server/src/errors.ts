@@ -1,4 +1,5 @@
 import { z } from '@hono/zod-openapi';
+import { shortened as cutShort } from '@zt/core/base/shortened';
 
 /** What a caller is told when something cannot be done: what happened, and what is safe. */
 export const ErrorSchema = z
@@ -26,8 +27,7 @@ export const notFound = (what: string) => new ApiError(404, 'not-found', `There 
 /** A refusal says no more than this, however much was sent. */
 const MOST_ISSUES = 20;
 const MOST_LETTERS = 200;
-export const shortened = (text: string): string =>
-  text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)}…` : text;
+export const shortened = (text: string): string => cutShort(text, MOST_LETTERS);
 
 /** The issues of a failed reading, each with the path of its field; the first of many. */
 export function issuesOf(error: z.ZodError): NonNullable<ErrorBody['issues']> {

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -108,6 +108,31 @@ it('a second program on one file says so and stops; restoring waits for it to be
     code: 0,
     said: expect.stringMatching(/is back: 0 tickets.*\nWhat it replaced is kept as /),
   });
+}, 120_000);
+
+it('a backup of nothing, and a migration that cannot be backed up, are said, and nothing is made or changed', async () => {
+  const file = join(folder, 'shop.db');
+  endedSaying(await start({}, 'commands/backup.ts', [join(folder, 'my.zip')]).ended, /^There is no data at /);
+  expect(readdirSync(folder)).toEqual([]);
+  const first = start({});
+  await first.ready;
+  first.child.kill('SIGINT');
+  await first.ended;
+  const db = createClient({ url: `file:${file}` });
+  await db.execute(
+    'DELETE FROM __drizzle_migrations WHERE created_at = (SELECT max(created_at) FROM __drizzle_migrations)',
+  );
+  await db.execute('ALTER TABLE tickets DROP COLUMN taken');
+  db.close();
+  rmSync(join(folder, 'backups'), { recursive: true });
+  writeFileSync(join(folder, 'backups'), 'in the way');
+  endedSaying(await start({}).ended, /no backup of the old one could be made in .*Nothing was changed/);
+  rmSync(join(folder, 'backups'));
+  const again = start({});
+  await again.ready;
+  expect(readdirSync(join(folder, 'backups')).some((name) => name.startsWith('before-migration_'))).toBe(
+    true,
+  );
 }, 120_000);
 
 it('data of a newer program can be read and is not changed', async () => {

@@ -22,8 +22,8 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <ThemeProvider theme={elementsTheme(palette)}>
+        <Waiting />
         <ShopGate>
-          <Waiting />
           <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
         </ShopGate>
       </ThemeProvider>

@@ -1,19 +1,20 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { Mutex } from 'async-mutex';
 import { thisDevice } from './device';
 
 const fetchJson = fetchBaseQuery({
   baseUrl: '/api',
   prepareHeaders: (headers) => headers.set('x-device', thisDevice().id),
 });
-const lastSave = new Map<string, Promise<unknown>>();
+const turns = new Map<string, Mutex>();
 
 /** Saves to one address go one after the other, so that an older one never lands on a newer. */
 const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
   if (typeof args === 'string' || (args.method !== 'PUT' && args.method !== 'DELETE'))
     return fetchJson(args, ...rest);
-  const save = (lastSave.get(args.url) ?? Promise.resolve()).then(() => fetchJson(args, ...rest));
-  lastSave.set(args.url, save);
-  return save;
+  const turn = turns.get(args.url) ?? new Mutex();
+  turns.set(args.url, turn);
+  return turn.runExclusive(async () => fetchJson(args, ...rest));
 };
 
 /**

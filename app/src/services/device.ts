@@ -22,10 +22,16 @@ function keptIn(storage: 'localStorage' | 'sessionStorage', key: string, first: 
   }
 }
 
+/** The longest name that the shop's computer takes. */
+const MOST_LETTERS = 60;
+
 let known: Device | null = null;
 
 /** This page on this device. Two pages of one browser are two: each has work of its own in hand. */
 export function thisDevice(): Device {
-  known ??= { id: keptIn('sessionStorage', 'page', v4), name: keptIn('localStorage', 'device', usualName) };
+  known ??= {
+    id: keptIn('sessionStorage', 'page', v4),
+    name: keptIn('localStorage', 'device', usualName).slice(0, MOST_LETTERS),
+  };
   return known;
 }

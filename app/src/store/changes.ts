@@ -38,10 +38,10 @@ export function followChanges(store: AppStore): () => void {
   source.addEventListener('message', ({ data }) => {
     const change = ChangeSchema.parse(JSON.parse(data));
     if (change.device === thisDevice().id) return;
-    const { present } = store.getState().editor;
+    const { present, rev } = store.getState().editor;
     if (change.noun === 'ticket') {
       store.dispatch(api.util.invalidateTags(['tickets']));
-      if (present?.id === change.id) hearOpen();
+      if (present?.id === change.id && (change.rev ?? Infinity) > rev) hearOpen();
     } else if (change.noun === 'logbook')
       store.dispatch(api.util.invalidateTags(['logbook', 'tickets', 'shelf']));
     else store.dispatch(api.util.invalidateTags([change.noun]));

@@ -93,7 +93,12 @@ export const KeptBackupSchema = z.object({
 export type KeptBackup = z.infer<typeof KeptBackupSchema>;
 
 /** Where backups are kept on the shop's computer, and which, the latest first; no folder where it keeps none. */
-export const BackupsSchema = z.object({ folder: z.string().nullable(), kept: z.array(KeptBackupSchema) });
+export const BackupsSchema = z.object({
+  folder: z.string().nullable(),
+  kept: z.array(KeptBackupSchema),
+  /** How many of each kind are kept. */
+  most: z.record(z.enum(BACKUP_KINDS), z.number().int()),
+});
 export type Backups = z.infer<typeof BackupsSchema>;
 
 export const SET_ASIDE_PLACES = ['shelf', 'tickets', 'logbook'] as const;

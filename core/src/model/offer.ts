@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { atMost } from '../base/units/schema';
 
-const MOST_OFFERS = 200;
+/** More fields than a ticket has are never in dispute. */
+const MOST_OFFERS = 2000;
 
 /** A value that was entered on one device while another entered another one there; a person says which stays. */
 export const OfferSchema = z.object({
   /** The path of the field. */
-  at: z.string().min(1).max(200),
+  at: z.string().min(1).max(300),
   /** What was entered; undefined where it was taken out. */
   value: z.unknown().optional(),
   /** The device it was entered on. */

@@ -1,4 +1,5 @@
 import isEqual from 'fast-deep-equal';
+import { valueAt } from '../model/fields/path';
 
 /** A value that was read, found again by the keys that lead to it. */
 interface Read {
@@ -52,9 +53,6 @@ function watched<T extends object>(parts: T, read: Read[], keys: readonly string
     }),
   });
 }
-
-const valueAt = (parts: unknown, keys: readonly string[]): unknown =>
-  keys.reduce<unknown>((at, key) => (isPlain(at) ? at[key] : undefined), parts);
 
 /**
  * The same work, done again only where something that it read last time is another object now. What it is given is

@@ -1,3 +1,4 @@
+import { shortened } from '../base/shortened';
 import type { DisplayUnits } from '../base/units/length';
 import { type Phrase, phrase } from '../base/units/phrase';
 import { type Bounds, boundsAt, leafAt } from '../model/fields/bounds';
@@ -13,8 +14,6 @@ export function whyUnread(text: string, bounds: Bounds, units: DisplayUnits): Ph
 }
 
 const SHOWN_LETTERS = 40;
-const shortened = (text: string): string =>
-  text.length > SHOWN_LETTERS ? `${text.slice(0, SHOWN_LETTERS)}…` : text;
 
 function unreadFinding(ticket: Ticket, at: string, units: DisplayUnits): Finding {
   const stage = stageOfField(at);
@@ -22,8 +21,8 @@ function unreadFinding(ticket: Ticket, at: string, units: DisplayUnits): Finding
   const text = ticket.unread[at] ?? '';
   const bounds = boundsAt(TicketSchema, at);
   const why = bounds
-    ? whyUnread(bounds.kind === 'text' ? text : shortened(text), bounds, units)
-    : phrase`“${shortened(text)}” belongs to no field.`;
+    ? whyUnread(bounds.kind === 'text' ? text : shortened(text, SHOWN_LETTERS), bounds, units)
+    : phrase`“${shortened(text, SHOWN_LETTERS)}” belongs to no field.`;
   const empty = leafAt(TicketSchema, at)?.empty ?? null;
   const then = empty === null ? phrase`${name} keeps the value it has` : phrase`${name} is left empty`;
   return finding(stage, 'unread', bounds?.kind === 'number' ? 'stop' : 'warn', phrase`${name}: ${why}`, {

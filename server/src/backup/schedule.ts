@@ -15,6 +15,12 @@ export const BACKUPS = {
 } as const satisfies Record<KeptBackup['kind'], { everyMs: number; kept: number }>;
 export type BackupKind = keyof typeof BACKUPS;
 
+/** How many of each are kept. */
+export const MOST_KEPT = Object.fromEntries(BACKUP_KINDS.map((kind) => [kind, BACKUPS[kind].kept])) as Record<
+  BackupKind,
+  number
+>;
+
 const END = '.zip';
 /** The time in a name, as ISO writes it but for what file names cannot hold. */
 const nameOf = (kind: BackupKind, now: string): string => `${kind}_${now.replace(/:/g, '-')}${END}`;

@@ -36,7 +36,16 @@ async function lookedInto(url: string): Promise<SchemaVersion> {
 /** Keeps the data as it was before this program changes its form. */
 async function backedUp(url: string, backups: string, now: string) {
   const client = createClient({ url });
-  await backUp(client, backups, { kind: 'before-migration', now }).finally(() => client.close());
+  try {
+    await backUp(client, backups, { kind: 'before-migration', now });
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    throw new Unusable(
+      `This program keeps its data in a newer form, and no backup of the old one could be made in ${backups}: ${why}. Nothing was changed.`,
+    );
+  } finally {
+    client.close();
+  }
 }
 
 /**

@@ -21,10 +21,10 @@ export function namesOf(host: string): Set<string> {
   return new Set([...THIS_COMPUTER, ...names]);
 }
 
-/** The name in an address, in small letters; null where it is none. */
-function nameIn(address: string): string | null {
+/** An address taken apart; null where it is none. */
+function urlOf(address: string): URL | null {
   try {
-    return new URL(address).hostname;
+    return new URL(address);
   } catch {
     return null;
   }
@@ -35,26 +35,18 @@ function nameIn(address: string): string | null {
  * shop ask here, not even by giving its own name this computer's address (DNS rebinding).
  */
 export function onlyOwnPages(host: string): MiddlewareHandler {
-  const names = namesOf(host);
   return async (c, next) => {
-    const asked = nameIn(c.req.url);
-    if (asked === null || !names.has(asked))
+    const asked = urlOf(c.req.url);
+    // Asked for each time: a computer is given another address while it runs.
+    if (!asked || !namesOf(host).has(asked.hostname))
       throw new ApiError(403, 'wrong-host', 'The shop’s computer does not answer under this name.');
     const origin = c.req.header('origin');
-    const isForeign = origin !== undefined && new URL(c.req.url).host !== hostOf(origin);
+    const isForeign = origin !== undefined && asked.host !== urlOf(origin)?.host;
     if (isForeign || c.req.header('sec-fetch-site') === 'cross-site')
       throw new ApiError(403, 'wrong-origin', 'Only the shop’s own pages may ask here.');
     await next();
   };
 }
-
-const hostOf = (origin: string): string | null => {
-  try {
-    return new URL(origin).host;
-  } catch {
-    return null;
-  }
-};
 
 /** What a page of the shop may load and do: its own files; no script that is not one, and in nobody's frame. */
 export const pageHeaders = (): MiddlewareHandler =>

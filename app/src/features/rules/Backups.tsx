@@ -23,11 +23,11 @@ export function Backups() {
   const { data } = useBackupsQuery(undefined, { refetchOnMountOrArgChange: true });
   const [make, making] = useMakeBackupMutation();
   if (!data) return null;
-  const { folder, kept } = data;
+  const { folder, kept, most } = data;
   if (folder === null) return <Txt>The data is on another computer: it is backed up there.</Txt>;
   return (
     <Stack gap={8}>
-      <Txt>{`By itself the shop’s computer keeps one a day for a week and one a week for eight weeks, in ${folder}. Each was opened and looked into when it was made.`}</Txt>
+      <Txt>{`By itself the shop’s computer makes one a day and one a week, and keeps the last ${most.daily} and ${most.weekly} of them in ${folder}. Each was opened and looked into when it was made.`}</Txt>
       <Txt as="small" tone="graphite">
         To go back to one: stop the program, then npm run restore -- and its file. What it replaces is kept.
       </Txt>

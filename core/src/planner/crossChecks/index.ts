@@ -4,10 +4,12 @@ import { changedSince } from '../settle';
 import type { Given } from '../stage';
 import { unreadFindings } from '../unreadFindings';
 import { faintThreads } from './faintThreads';
+import { offeredFindings } from './offered';
 import { stackFindings } from './stackThickness';
 
 /** What needs more than one stage to be seen. */
 const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] = [
+  ({ ticket }) => offeredFindings(ticket),
   ({ ticket, rules }) => unreadFindings(ticket, rules.units),
   ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
   ({ rules }, { piece, hoop, layers }) =>

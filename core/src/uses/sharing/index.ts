@@ -1,8 +1,6 @@
 export { offeredInWords } from './inWords';
-export type { Shared } from './merge';
-export { mergeThree } from './merge';
 export { mergeTickets } from './mergeTickets';
-export { offerLeft, offerTaken } from './offers';
+export { fieldOffered, offerLeft, offerTaken } from './offers';
 export {
   acknowledged,
   heard,
@@ -10,7 +8,6 @@ export {
   type KeptAt,
   type Replica,
   received,
-  replicaOf,
   type Sending,
   sending,
 } from './replica';

@@ -1,4 +1,5 @@
 import isEqual from 'fast-deep-equal';
+import { v5 } from 'uuid';
 import type { Offer, Offers } from '../../model/offer';
 
 type Keyed = Readonly<Record<string, unknown>>;
@@ -60,19 +61,26 @@ function mergeValue(three: Three<unknown>, keys: string[], clashes: Clash[]): un
     const rows = mergeParts({ base: byId(base), mine: byId(mine), theirs: byId(theirs) }, keys, clashes);
     return inTheirOrder(rows, { base: [], mine, theirs });
   }
+  if ([base, mine, theirs].every(isSetOfWords)) return mergeWords(three as Three<readonly string[]>);
   clashes.push({ keys, mine });
   return theirs;
 }
 
-/** A short name of a text that is the same for the same text (FNV-1a, 32 bits, over two seeds). */
-function nameOf(text: string): string {
-  const hash = (seed: number) =>
-    [...text].reduce((h, c) => Math.imul(h ^ (c.codePointAt(0) ?? 0), 0x01000193) >>> 0, seed);
-  return [0x811c9dc5, 0x1234567].map((seed) => hash(seed).toString(36)).join('-');
-}
+/** A list of words is a set: which stages are settled, which seams are opened. */
+const isSetOfWords = (value: unknown): value is readonly string[] =>
+  Array.isArray(value) && value.every((word) => typeof word === 'string');
 
-/** The fields that say which thing it is, or what is offered on it; they are not offered themselves. */
-const NOT_OFFERED = ['id', 'offers'];
+/** Theirs, without what was taken out here, and with what was put in here. */
+const mergeWords = ({ base, mine, theirs }: Three<readonly string[]>): string[] => [
+  ...theirs.filter((word) => mine.includes(word) || !base.includes(word)),
+  ...mine.filter((word) => !base.includes(word) && !theirs.includes(word)),
+];
+
+/** The namespace in which an offer has its id: the same value at the same field always gets the same. */
+const OFFERED = 'a6d2f0f4-5f0e-4a52-9d0e-3c1f6a5b7e21';
+
+/** What says which thing it is, what is offered on it, or follows from other fields: it is not offered itself. */
+const NOT_OFFERED = ['id', 'offers', 'settledAs'];
 
 /** A thing that two devices may work on at once. */
 export interface Shared {
@@ -92,7 +100,7 @@ export function mergeThree<T extends Shared>(three: Three<T>, who: Pick<Offer, '
     const at = keys.join('.');
     if (NOT_OFFERED.includes(keys[0] ?? '') || at === '') return [];
     const value = mine === undefined ? {} : { value: mine };
-    return [[nameOf(`${at}\n${JSON.stringify(mine)}`), { at, ...value, ...who }]];
+    return [[v5(`${at}\n${JSON.stringify(mine)}`, OFFERED), { at, ...value, ...who }]];
   });
   return offers.length === 0
     ? merged

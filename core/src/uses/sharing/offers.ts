@@ -1,24 +1,35 @@
+import { valueAt, withValueAt } from '../../model/fields/path';
 import type { Offer, Offers } from '../../model/offer';
 import type { Shared } from './merge';
 
-type Keyed = Readonly<Record<string, unknown>>;
-const isKeyed = (value: unknown): value is Keyed => typeof value === 'object' && value !== null;
-const hasId = (id: string) => (row: unknown) => isKeyed(row) && row.id === id;
+/** Texts that could not be taken are kept by the path of their field: one key with dots in it. */
+const UNREAD = 'unread.';
 
-/** A thing with another value at a path; rows of a list are found by their id. Undefined takes it out. */
-function withValue(thing: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
-  if (key === undefined) return value;
-  if (Array.isArray(thing)) {
-    const at = thing.findIndex(hasId(key));
-    const row = withValue(thing[at], rest, value);
-    const others = thing.filter((_, i) => i !== at);
-    if (row === undefined) return others;
-    return at < 0 ? [...thing, row] : thing.map((old, i) => (i === at ? row : old));
+/** The keys of a path; rows of a list that are named by their ids stand there by their places. */
+export function keysOf(thing: unknown, at: string): string[] {
+  const named = at.startsWith(UNREAD) ? ['unread', at.slice(UNREAD.length)] : at.split('.');
+  const keys: string[] = [];
+  for (const key of named) {
+    const list = valueAt(thing, keys);
+    const place = Array.isArray(list) ? list.findIndex((row) => valueAt(row, ['id']) === key) : -1;
+    keys.push(place < 0 ? key : String(place));
   }
-  const whole = isKeyed(thing) ? thing : {};
-  const part = withValue(whole[key], rest, value);
-  const { [key]: _, ...others } = whole;
-  return part === undefined ? others : { ...whole, [key]: part };
+  return keys;
+}
+
+/** The path of the field that an offer speaks of, as the fields of a ticket are named. */
+export const fieldOffered = (thing: unknown, { at }: Offer): string =>
+  at.startsWith(UNREAD) ? at.slice(UNREAD.length) : keysOf(thing, at).join('.');
+
+function withOffered(thing: unknown, { at, value }: Offer): unknown {
+  const keys = keysOf(thing, at);
+  const parent = keys.slice(0, -1);
+  const list = valueAt(thing, parent);
+  if (!Array.isArray(list)) return withValueAt(thing, keys, value);
+  const isThere = keys.at(-1) !== at.split('.').at(-1);
+  if (isThere && value !== undefined) return withValueAt(thing, keys, value);
+  const others = isThere ? list.filter((_, i) => String(i) !== keys.at(-1)) : list;
+  return withValueAt(thing, parent, value === undefined ? others : [...others, value]);
 }
 
 const without = (offers: Offers, gone: (offer: Offer, id: string) => boolean): Offers =>
@@ -28,7 +39,7 @@ const without = (offers: Offers, gone: (offer: Offer, id: string) => boolean): O
 export function offerTaken<T extends Shared>(thing: T, id: string): T {
   const offer = thing.offers?.[id];
   if (!offer) return thing;
-  const taken = withValue(thing, offer.at.split('.'), offer.value) as T;
+  const taken = withOffered(thing, offer) as T;
   return { ...taken, offers: without(thing.offers ?? {}, ({ at }) => at === offer.at) };
 }
 

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { BackupsSchema } from '@zt/core';
-import { allBackups, backUp } from '../../backup/schedule';
+import { allBackups, backUp, MOST_KEPT } from '../../backup/schedule';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, failures, notFound } from '../../errors';
@@ -22,7 +22,7 @@ const make = createRoute({
 });
 
 export function backupRoutes({ store, backups, now }: Context) {
-  const listed = () => ({ folder: backups, kept: backups ? allBackups(backups) : [] });
+  const listed = () => ({ folder: backups, kept: backups ? allBackups(backups) : [], most: MOST_KEPT });
   const app = new OpenAPIHono({ defaultHook })
     .openapi(list, (c) => c.json(listed(), 200))
     .openapi(make, async (c) => {

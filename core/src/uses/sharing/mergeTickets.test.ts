@@ -1,0 +1,71 @@
+import fc from 'fast-check';
+import { say } from '../../base/units/phrase';
+import { STAGES } from '../../model/stages';
+import { type Ticket, TicketSchema } from '../../model/ticket';
+import { planTicket } from '../../planner/plan';
+import { exampleA, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
+import { variedJob } from '../../testing/variedTickets';
+import { offeredInWords } from './inWords';
+import { mergeTickets } from './mergeTickets';
+import { offerLeft, offerTaken } from './offers';
+
+const WHO = { by: 'a phone', when: '2026-05-04T10:00:00.000Z' };
+const BASE = exampleA();
+const MM = { system: 'mm' } as const;
+const merge = (mine: Ticket, theirs: Ticket) => mergeTickets({ base: BASE, mine, theirs }, WHO);
+const onlyOffer = (ticket: Ticket): string => Object.keys(ticket.offers)[0] ?? '';
+
+it('whatever two devices make of a ticket can be saved, and so can what is said of each offer', () => {
+  const stages = fc.subarray([...STAGES]);
+  fc.assert(
+    fc.property(fc.nat(2000), fc.nat(2000), stages, stages, (m, t, mineIn, theirsIn) => {
+      const [one, other] = [variedJob(m).ticket, variedJob(t).ticket];
+      const taking = (from: Ticket, which: readonly string[]): Ticket =>
+        ({ ...BASE, ...Object.fromEntries(which.map((stage) => [stage, from[stage as 'piece']])) }) as Ticket;
+      const merged = merge(taking(one, mineIn), taking(other, theirsIn));
+      expect(TicketSchema.safeParse(merged).error).toBeUndefined();
+      expect(() => planTicket(merged, SAMPLE_SHELF, SAMPLE_RULES)).not.toThrow();
+      for (const id of Object.keys(merged.offers))
+        expect(TicketSchema.safeParse(offerLeft(merged, id)).error).toBeUndefined();
+      if (mineIn.every((stage) => !theirsIn.includes(stage))) expect(merged.offers).toEqual({});
+    }),
+    { numRuns: 300 },
+  );
+});
+
+it('stages settled on either device are settled, one taken back is not, and nothing is asked', () => {
+  const base = { ...BASE, settled: ['piece', 'design'] } satisfies Ticket;
+  const three = {
+    base,
+    mine: { ...base, settled: ['piece', 'design', 'place'] } satisfies Ticket,
+    theirs: { ...base, settled: ['piece', 'hoop'] } satisfies Ticket,
+  };
+  expect(mergeTickets(three, WHO)).toMatchObject({ settled: ['piece', 'hoop', 'place'], offers: {} });
+});
+
+it('a length is offered in the units of who reads, found at its stage, and gone once it is settled', () => {
+  const at = (widthMm: number): Ticket => ({ ...BASE, design: { ...BASE.design, widthMm } });
+  const merged = merge(at(85), at(90));
+  const id = onlyOffer(merged);
+  const offer = merged.offers[id];
+  const words = offer && offeredInWords(merged, offer, '10:00');
+  expect(say(words?.stands ?? [], MM)).toBe('Here stands 90 mm.');
+  expect(say(words?.offered ?? [], MM)).toBe('From a phone, 10:00: 85 mm.');
+  const said = (ticket: Ticket) =>
+    planTicket(ticket, SAMPLE_SHELF, SAMPLE_RULES)
+      .findings.filter(({ code }) => code === 'offered')
+      .map(({ stage, field, text }) => [stage, field, say(text, MM)]);
+  expect(said(merged)).toEqual([
+    ['design', id, 'design width was changed on two devices: say which is right.'],
+  ]);
+  expect([offerTaken(merged, id).design.widthMm, said(offerTaken(merged, id))]).toEqual([85, []]);
+  expect([offerLeft(merged, id).design.widthMm, said(offerLeft(merged, id))]).toEqual([90, []]);
+});
+
+it('texts that could not be taken are offered too, by the field they stand in', () => {
+  const typed = (text: string): Ticket => ({ ...BASE, unread: { 'place.edgeGapMm': text } });
+  const merged = merge(typed('about two'), typed('some'));
+  const taken = offerTaken(merged, onlyOffer(merged));
+  expect(taken.unread).toEqual({ 'place.edgeGapMm': 'about two' });
+  expect(TicketSchema.safeParse(taken).error).toBeUndefined();
+});
