@@ -56,8 +56,10 @@ test('a missing stabilizer has its substitute with what it costs in risk, and st
   const ticket = onTicket(page);
   // Offcuts that other tests left are put away first.
   const { materials } = (await (await request.get('/api/shelf')).json()) as Shelf;
-  for (const roll of materials.filter(({ type }) => type === 'cut-away'))
-    await request.put(`/api/shelf/materials/${roll.id}`, { data: { ...roll, loose: [] } });
+  const put = materials
+    .filter(({ type }) => type === 'cut-away')
+    .map((roll) => ({ noun: 'materials', item: { ...roll, loose: [] } }));
+  await request.post('/api/shelf', { data: { put } });
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^Cut-away, medium, 75 g\/m²: / }).click();
   await ticket.fill('metres left', '0');

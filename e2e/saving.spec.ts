@@ -43,7 +43,7 @@ test.describe('when the shop’s computer does not answer', () => {
       schools: { layerCount: 'alwaysTwo' },
       numbers: { needleHours: 6 },
     };
-    await request.put(`${baseURL}/api/rules`, { data: own });
+    await request.put(`${baseURL}/api/rules`, { data: { rules: own } });
     await page.route('**/api/rules', (route) => route.abort());
     await page.goto('/shelf');
     await expect(page.getByRole('heading', { name: 'The shop’s computer does not answer' })).toBeVisible();
@@ -69,7 +69,7 @@ test.describe('when the shop’s computer does not answer', () => {
       route.request().method() === 'PUT' ? route.abort() : route.continue(),
     );
     await ticket.fill('Name of the ticket', 'Kept on this device');
-    await ticket.reads('One ticket has changes that wait for the shop’s computer.');
+    await ticket.reads('One change waits for the shop’s computer. It is kept on this device.');
     await page.close();
     await context.unroute('**/api/tickets/*');
     const next = await context.newPage();

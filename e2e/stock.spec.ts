@@ -43,7 +43,8 @@ test('a list is one request, however long it is', async ({ page }) => {
     buffer: Buffer.from(['name,hex', ...rows].join('\n')),
   });
   await ticket.reads('120 threads brought in.');
-  expect(asked).toEqual(['POST /api/shelf/batch']);
+  await ticket.saved();
+  expect(asked).toEqual(['POST /api/shelf']);
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('button', { name: /^row 7:/ })).toHaveCount(0);
 });

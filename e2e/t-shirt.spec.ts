@@ -122,7 +122,7 @@ test('a tee that leans is placed by the wearer’s line, or the seams’ when th
   await ticket.stage('Place');
   await ticket.reads(/Its halves are not alike/);
   await request.put(`${baseURL}/api/rules`, {
-    data: { units: { system: 'mm' }, schools: { centreLine: 'seams' }, numbers: {} },
+    data: { rules: { units: { system: 'mm' }, schools: { centreLine: 'seams' }, numbers: {} } },
   });
   await page.goto('/ticket/demo-ticket-07/piece');
   await ticket.reads("Placed by the seams' line");

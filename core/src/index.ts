@@ -38,19 +38,24 @@ export {
   LoggedSchema,
   type LogPiece,
   LogPieceSchema,
+  MovementsSchema,
   type OnPractice,
   OnPracticeSchema,
   PlanAnswerSchema,
   PlanQuestionSchema,
   type SavedTicket,
   SavedTicketSchema,
+  type SaveRules,
+  SaveRulesSchema,
   type SaveTicket,
   SaveTicketSchema,
   SET_ASIDE_PLACES,
+  SendingSchema,
   type SetAside,
   SetAsideSchema,
-  type ShelfBatch,
-  ShelfBatchSchema,
+  ShelfChangedSchema,
+  type ShelfChanges,
+  ShelfChangesSchema,
 } from './model/api';
 export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from './model/faults';
 export { allBounds, type Bounds, boundsAt } from './model/fields/bounds';
@@ -213,7 +218,7 @@ export { answersTo, textOfBelief, textOfNumber } from './uses/houseRules/search'
 export { type ChangedTicket, whatChanges } from './uses/houseRules/whatChanges';
 export { asUsed } from './uses/logbook/asUsed';
 export { drawnFrom, frozenPlan, PLANNER_VERSION } from './uses/logbook/frozenPlan';
-export { shelfAfter, shelfUseOf } from './uses/logbook/shelfUse';
+export { shelfUseOf } from './uses/logbook/shelfUse';
 export { usesInWords } from './uses/logbook/useInWords';
 export { type ShoppingLine, type ShoppingUnit, shoppingList } from './uses/shopping/shopping';
 export { type SizeRow, sizeRun, widestOf } from './uses/sizes/sizeRun';

@@ -24,7 +24,7 @@ export const test = base.extend<Fixtures, { shop: Shop }>({
   allowed: [[], { option: true }],
   quiet: [
     async ({ page, allowed, shop, request }, use) => {
-      await request.put(`${shop.url}/api/rules`, { data: RULES_IN });
+      await request.put(`${shop.url}/api/rules`, { data: { rules: RULES_IN } });
       const heard: string[] = [];
       page.on('pageerror', (error) => heard.push(`page error: ${error.message}`));
       page.on('console', (message) => {

@@ -18,7 +18,7 @@ const save = (ticket: Ticket, rev = 0) => shop.put(`/api/tickets/${ticket.id}`, 
 const sql = (statement: string, ...args: string[]) => shop.store.db.$client.execute({ sql: statement, args });
 const fill = async () => {
   for (const noun of ['machines', 'hoops', 'threads', 'materials'] as const)
-    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+    for (const item of SAMPLE_SHELF[noun]) await shop.putItem(noun, item);
 };
 const entryOf = (ticket: Ticket, id: string) => ({ id, ticket });
 
@@ -110,7 +110,7 @@ it('a sum past its bound stays at the bound, and everything can be read after', 
   const [machine] = SAMPLE_SHELF.machines;
   if (!machine) throw new Error('the shelf has a machine');
   const worn = { ...machine, fitted: [{ type: null, hours: MOST_COUNTED }] };
-  expect((await shop.put(`/api/shelf/machines/${machine.id}`, worn)).status).toBe(200);
+  expect((await shop.putItem('machines', worn)).status).toBe(200);
   await save(exampleA());
   expect((await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'))).status).toBe(201);
   const { machines } = (await body(shop.get('/api/shelf'))) as typeof SAMPLE_SHELF;
@@ -148,8 +148,8 @@ it('a write that fails half way leaves nothing, and the next one goes through', 
 it('an id stays with its noun', async () => {
   await fill();
   const [thread, hoop] = [SAMPLE_SHELF.threads[0], SAMPLE_SHELF.hoops[0]];
-  expect((await shop.remove(`/api/shelf/hoops/${thread?.id}`)).status).toBe(404);
-  const swapped = await shop.put(`/api/shelf/hoops/${thread?.id}`, { ...hoop, id: thread?.id });
+  await shop.takeOff('hoops', thread?.id ?? '');
+  const swapped = await shop.putItem('hoops', { ...hoop, id: thread?.id });
   expect([swapped.status, (await swapped.json()).code]).toEqual([409, 'wrong-noun']);
   expect(((await body(shop.get('/api/shelf'))) as typeof SAMPLE_SHELF).threads).toHaveLength(
     SAMPLE_SHELF.threads.length,

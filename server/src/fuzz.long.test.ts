@@ -115,9 +115,9 @@ function requestOf(i: number): Sent {
     }),
     () => ({
       what: `shelf, ${noun}`,
-      send: (shop) => shop.put(`/api/shelf/${noun}/${item.id}`, changedItem),
+      send: (shop) => shop.putItem(noun, changedItem),
     }),
-    () => ({ what: 'rules', send: (shop) => shop.put('/api/rules', rules) }),
+    () => ({ what: 'rules', send: (shop) => shop.put('/api/rules', { rules }) }),
     () => ({ what: 'no JSON', send: (shop) => shop.put(`/api/tickets/${ticket.id}`, `{"ticket":${i}`) }),
   ];
   return at(kinds, Math.floor(random() * 1000) + i)();
@@ -126,8 +126,7 @@ function requestOf(i: number): Sent {
 let shop: TestApp;
 beforeAll(async () => {
   shop = await openTestApp();
-  for (const noun of SHELF_NOUNS)
-    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+  for (const noun of SHELF_NOUNS) for (const item of SAMPLE_SHELF[noun]) await shop.putItem(noun, item);
 });
 afterAll(() => shop.close());
 

@@ -5,6 +5,7 @@ import { createContext } from './context';
 import { createApp } from './create-app';
 import { openDataFile } from './db/openDataFile';
 import { seedDemo } from './demo/seedDemo';
+import { forgetOldSendings } from './features/sending';
 import { endSaying, Unusable } from './unusable';
 
 const HOUR_MS = 60 * 60 * 1000;
@@ -24,6 +25,7 @@ async function run() {
       process.stderr.write(`No backup could be made: ${error instanceof Error ? error.message : error}\n`),
     );
   await backUp();
+  if (!readOnly) await store.write((tx) => forgetOldSendings(tx, now()));
   setInterval(backUp, HOUR_MS).unref();
 
   const server = serve(

@@ -1,6 +1,14 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { DEFAULT_HOUSE_RULES, frozenPlan, newTicket, planTicket, type Ticket, TicketSchema } from '@zt/core';
+import {
+  DEFAULT_HOUSE_RULES,
+  frozenPlan,
+  newTicket,
+  planTicket,
+  type ShelfNoun,
+  type Ticket,
+  TicketSchema,
+} from '@zt/core';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { sql } from 'drizzle-orm';
 import { readConfig } from './config/config';
@@ -120,7 +128,7 @@ describe('the plan', () => {
   });
 
   it('works out example B by its id, with the shop’s shelf', async () => {
-    for (const hoop of SAMPLE_SHELF.hoops) await shop.put(`/api/shelf/hoops/${hoop.id}`, hoop);
+    for (const hoop of SAMPLE_SHELF.hoops) await shop.putItem('hoops', hoop);
     await saveTicket(exampleB());
     const answer = await plan({ ticketId: exampleB().id });
     expect(answer.place.centre).toEqual({ x: 0, y: -182.5 });
@@ -163,24 +171,26 @@ describe('the shelf', () => {
   if (!hoop) throw new Error('the sample shelf has hoops');
 
   it('keeps what is put on it, changes it, takes it off and has it back', async () => {
-    expect((await shop.put(`/api/shelf/hoops/${hoop.id}`, hoop)).status).toBe(200);
-    await shop.put(`/api/shelf/hoops/${hoop.id}`, { ...hoop, name: 'renamed' });
+    expect((await shop.putItem('hoops', hoop)).status).toBe(200);
+    await shop.putItem('hoops', { ...hoop, name: 'renamed' });
     expect((await (await shop.get('/api/shelf')).json()).hoops).toEqual([{ ...hoop, name: 'renamed' }]);
-    await shop.remove(`/api/shelf/hoops/${hoop.id}`);
+    await shop.takeOff('hoops', hoop.id);
     expect((await (await shop.get('/api/shelf')).json()).hoops).toEqual([]);
-    await shop.put(`/api/shelf/hoops/${hoop.id}`, hoop);
+    await shop.putItem('hoops', hoop);
     expect((await (await shop.get('/api/shelf')).json()).hoops).toEqual([hoop]);
   });
 
-  it.each([
+  it.each<[ShelfNoun, object, string]>([
     ['hoops', { ...hoop, fieldWidthMm: -1 }, 'fieldWidthMm'],
     ['hoops', { ...hoop, bracket: 'above' }, 'bracket'],
     ['machines', { id: hoop.id, name: '' }, 'name'],
     ['threads', { id: hoop.id, name: 'red', hex: 'red' }, 'hex'],
   ])('refuses %s that cannot be: %#', async (noun, item, field) => {
-    const answer = await shop.put(`/api/shelf/${noun}/${hoop.id}`, item);
+    const answer = await shop.putItem(noun, item);
     expect(answer.status).toBe(400);
-    expect((await answer.json()).issues.map((i: { path: string }) => i.path)).toContain(field);
+    expect((await answer.json()).issues.map((i: { path: string }) => i.path)).toContain(
+      `put.0.item.${field}`,
+    );
   });
 });
 
@@ -188,15 +198,15 @@ describe('house rules', () => {
   it('are the defaults until they are saved', async () => {
     expect(await (await shop.get('/api/rules')).json()).toEqual(DEFAULT_HOUSE_RULES);
     const own = { ...DEFAULT_HOUSE_RULES, units: { system: 'mm' }, numbers: { leastClearanceMm: 12 } };
-    await shop.put('/api/rules', own);
+    await shop.put('/api/rules', { rules: own });
     expect(await (await shop.get('/api/rules')).json()).toEqual(own);
-    expect((await shop.put('/api/rules', { ...own, units: { system: 'ells' } })).status).toBe(400);
+    expect((await shop.put('/api/rules', { rules: { ...own, units: { system: 'ells' } } })).status).toBe(400);
   });
 });
 
 describe('the logbook', () => {
   it('keeps an entry with its frozen plan, filters it, and takes it back', async () => {
-    for (const hoop of SAMPLE_SHELF.hoops) await shop.put(`/api/shelf/hoops/${hoop.id}`, hoop);
+    for (const hoop of SAMPLE_SHELF.hoops) await shop.putItem('hoops', hoop);
     await saveTicket(exampleA());
     await saveTicket(exampleB());
     const spoilt = { ...exampleB(), log: { ...exampleB().log, faults: { puckering: 3 } } };
@@ -260,18 +270,9 @@ describe('the interface’s own description', () => {
         '/api/set-aside/{place}/{id}',
         '/api/set-aside/{place}/{id}/mend',
         '/api/set-aside/{place}/{id}/restore',
-        '/api/shelf/batch',
-        '/api/shelf/blanks/{id}',
-        '/api/shelf/fabrics/{id}',
-        '/api/shelf/placements/{id}',
-        '/api/shelf/supplies/{id}',
         '/api/rules',
         '/api/shelf',
-        '/api/shelf/hoops/{id}',
-        '/api/shelf/machines/{id}',
-        '/api/shelf/materials/{id}',
-        '/api/shelf/threads/{id}',
-        '/api/shelf/{noun}/{id}',
+        '/api/shelf/{id}/movements',
         '/api/tickets',
         '/api/tickets/{id}',
         '/api/tickets/{id}/restore',

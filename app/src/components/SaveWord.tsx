@@ -1,6 +1,6 @@
 import { Txt } from './ui/Txt';
 
-const WORDS = { saved: 'saved', saving: 'saving', failed: 'not saved, try again' } as const;
+const WORDS = { saved: 'saved', saving: 'saving', failed: 'not saved, trying again' } as const;
 
 /** The quiet word that says whether the last change has been kept. */
 export function SaveWord({ state }: { state: keyof typeof WORDS }) {

@@ -19,14 +19,13 @@ import { fieldKept, mendTaken, readingChosen, ticketChanged, triedOut } from '..
 import {
   selectPlan,
   selectReading,
-  selectRules,
-  selectShelf,
   selectStageStates,
   selectTicket,
   selectTrial,
   selectTriedPlan,
   selectTriedTicket,
 } from '../store/openTicket';
+import { selectRules, selectShelf } from '../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../store/store';
 
 /** What can be done to the open ticket. It stays the same object while the ticket is open. */

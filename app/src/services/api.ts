@@ -8,12 +8,21 @@ const fetchJson = fetchBaseQuery({
 });
 const turns = new Map<string, Mutex>();
 
+/** Of these every answer tells all that was sent before, and nothing that is on its way: amounts are counted once. */
+const READ_IN_ORDER = /^\/(shelf|rules)$/;
+
+/** What waits its turn with a request; null where none does. */
+function turnOf(args: string | FetchArgs): string | null {
+  const { url, method = 'GET' } = typeof args === 'string' ? { url: args } : args;
+  return READ_IN_ORDER.test(url) || method === 'PUT' || method === 'DELETE' ? url : null;
+}
+
 /** Saves to one address go one after the other, so that an older one never lands on a newer. */
-const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
-  if (typeof args === 'string' || (args.method !== 'PUT' && args.method !== 'DELETE'))
-    return fetchJson(args, ...rest);
-  const turn = turns.get(args.url) ?? new Mutex();
-  turns.set(args.url, turn);
+const inOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
+  const of = turnOf(args);
+  if (of === null) return fetchJson(args, ...rest);
+  const turn = turns.get(of) ?? new Mutex();
+  turns.set(of, turn);
   return turn.runExclusive(async () => fetchJson(args, ...rest));
 };
 
@@ -23,7 +32,7 @@ const savesInOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
  */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: savesInOrder,
-  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside', 'backups'],
+  baseQuery: inOrder,
+  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside', 'backups', 'movements'],
   endpoints: () => ({}),
 });

@@ -12,13 +12,13 @@ export const logbookApi = api.injectEndpoints({
     entry: build.query<KeptEntry, string>({ query: (id) => `/logbook/${id}` }),
     addEntry: build.mutation<Logged, LogPiece>({
       query: (piece) => ({ url: '/logbook', method: 'POST', body: piece }),
-      invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
+      invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf', 'movements'],
     }),
     removeEntry: build.mutation<unknown, string>({
       query: (id) => ({ url: `/logbook/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf'],
+      invalidatesTags: ['logbook', 'tickets', 'ticket', 'shelf', 'movements'],
     }),
   }),
 });
 
-export const { useLogbookQuery, useEntryQuery, useAddEntryMutation, useRemoveEntryMutation } = logbookApi;
+export const { useLogbookQuery, useEntryQuery } = logbookApi;

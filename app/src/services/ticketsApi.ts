@@ -25,10 +25,4 @@ export const ticketsApi = api.injectEndpoints({
   }),
 });
 
-export const {
-  useTicketsQuery,
-  useTicketQuery,
-  useSaveTicketMutation,
-  useRemoveTicketMutation,
-  useRestoreTicketMutation,
-} = ticketsApi;
+export const { useTicketsQuery, useTicketQuery } = ticketsApi;

@@ -1,13 +1,10 @@
-import { DEFAULT_HOUSE_RULES, type DisplayUnits, EMPTY_SHELF, type HouseRules, type Shelf } from '@zt/core';
+import type { DisplayUnits, HouseRules, Shelf } from '@zt/core';
 import { useCallback } from 'react';
-import { useRulesQuery, useSaveRulesMutation } from '../services/rulesApi';
+import { useRulesQuery } from '../services/rulesApi';
 import { useShelfQuery } from '../services/shelfApi';
-
-export type ShopSaveState = 'saved' | 'saving' | 'failed';
-
-/** Whether what was last sent has been kept. */
-export const saveStateOf = (sent: { isLoading: boolean; isError: boolean }): ShopSaveState =>
-  sent.isLoading ? 'saving' : sent.isError ? 'failed' : 'saved';
+import { setRules as queueRules } from '../store/shopActs';
+import { type ShopSaveState, saveStateOf, selectRules, selectShelf } from '../store/shopNow';
+import { useAppDispatch, useAppSelector } from '../store/store';
 
 export interface Shop {
   shelf: Shelf;
@@ -24,25 +21,27 @@ export interface Shop {
   setUnits: (units: DisplayUnits) => void;
 }
 
+const rulesSaveState = saveStateOf('saveRules');
+
 /** The shelf and the house rules, with the units that everything is shown in. */
 export function useShop(): Shop {
-  const shelf = useShelfQuery();
-  const kept = useRulesQuery();
-  const [save, saving] = useSaveRulesMutation({ fixedCacheKey: 'rules' });
-  const rules = kept.data ?? DEFAULT_HOUSE_RULES;
-  const setRules = useCallback((next: HouseRules) => void save(next), [save]);
-  const setUnits = useCallback((units: DisplayUnits) => void save({ ...rules, units }), [save, rules]);
+  const dispatch = useAppDispatch();
+  const kept = { shelf: useShelfQuery(), rules: useRulesQuery() };
+  const shelf = useAppSelector(selectShelf);
+  const rules = useAppSelector(selectRules);
+  const setRules = useCallback((next: HouseRules) => dispatch(queueRules(next)), [dispatch]);
+  const setUnits = useCallback((units: DisplayUnits) => setRules({ ...rules, units }), [setRules, rules]);
   return {
-    shelf: shelf.data ?? EMPTY_SHELF,
+    shelf,
     rules,
     units: rules.units,
-    ready: shelf.data !== undefined && kept.data !== undefined,
-    failed: shelf.isError || kept.isError,
+    ready: kept.shelf.data !== undefined && kept.rules.data !== undefined,
+    failed: kept.shelf.isError || kept.rules.isError,
     retry: () => {
-      void shelf.refetch();
-      void kept.refetch();
+      void kept.shelf.refetch();
+      void kept.rules.refetch();
     },
-    rulesSave: saveStateOf(saving),
+    rulesSave: useAppSelector(rulesSaveState),
     setRules,
     setUnits,
   };

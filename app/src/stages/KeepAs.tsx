@@ -6,8 +6,9 @@ import { Stack } from '../components/ui/Stack';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
 import { newId } from '../hooks/newId';
-import { usePutItemMutation } from '../services/shelfApi';
 import { useShop } from '../shop/useShop';
+import { putItem } from '../store/shopActs';
+import { useAppDispatch } from '../store/store';
 
 interface KeepAsProps<N extends ShelfNoun> {
   label: string;
@@ -19,7 +20,7 @@ interface KeepAsProps<N extends ShelfNoun> {
 /** Keeps something of this ticket on the shelf under a name, for the next time. */
 export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }: KeepAsProps<N>) {
   const { shelf, units } = useShop();
-  const [put, putting] = usePutItemMutation();
+  const dispatch = useAppDispatch();
   const [name, setName] = useState('');
   const [kept, setKept] = useState('');
   const twice = name.trim() !== kept && isNameTaken(shelf[noun], { name });
@@ -27,7 +28,7 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
   const read = bounds && readField(name.trim(), bounds, units);
   const error = read?.state === 'unread' ? say(read.why, units) : null;
   const keep = () => {
-    void put({ noun, item: itemOf(newId(), name.trim()) });
+    dispatch(putItem(noun, itemOf(newId(), name.trim())));
     setKept(name.trim());
     setName('');
   };
@@ -47,14 +48,7 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
           {`There is a “${name.trim()}” already. Keep this one under another name.`}
         </Txt>
       ) : null}
-      {putting.isSuccess ? <Txt as="small" live>{`“${kept}” is on the shelf.`}</Txt> : null}
-      {putting.isError ? (
-        <Txt
-          as="small"
-          tone="madder"
-          live
-        >{`“${kept}” could not be kept. The ticket is as it was; try again.`}</Txt>
-      ) : null}
+      {kept !== '' ? <Txt as="small" live>{`“${kept}” is on the shelf.`}</Txt> : null}
     </Stack>
   );
 }

@@ -5,8 +5,8 @@ import { Press } from '../components/ui/Press';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { useTicket, useUnits } from '../hooks/useTicket';
-import { useRestoreTicketMutation } from '../services/ticketsApi';
 import { putBackOnBench } from '../store/editor';
+import { putTicketBack } from '../store/shopActs';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES } from '../tape/Tape';
 
@@ -53,15 +53,15 @@ export function OffBench() {
   const ticket = useTicket('id');
   const dispatch = useAppDispatch();
   const offBench = useAppSelector((state) => state.editor.offBench);
-  const [restore] = useRestoreTicketMutation();
   if (!offBench) return null;
-  const putBack = async () => {
-    if ('data' in (await restore(ticket.id))) dispatch(putBackOnBench());
+  const putBack = () => {
+    dispatch(putTicketBack(ticket.id));
+    dispatch(putBackOnBench());
   };
   return (
     <UndoBar
       text="This ticket was taken off the bench. What you change is kept, and it stays off."
-      onPutBack={() => void putBack()}
+      onPutBack={putBack}
     />
   );
 }

@@ -7,17 +7,22 @@ import { OpenTicketProvider } from '../hooks/useTicket';
 import { useTicketQuery } from '../services/ticketsApi';
 import { type Shop, useShop } from '../shop/useShop';
 import { ticketOpened } from '../store/editor';
+import { ticketHere } from '../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../store/store';
 
 /** Loads a ticket into the editor unless it is there already. */
 function useEditedTicket(id: string) {
   const dispatch = useAppDispatch();
-  const kept = useTicketQuery(id);
   const open = useAppSelector((state) => state.editor.present?.id === id);
+  const isNew = useAppSelector(({ editor: { present, rev } }) => present?.id === id && rev === 0);
+  const kept = useTicketQuery(id, { skip: isNew });
+  /** While it cannot be asked for: what this device has of it. */
+  const here = useAppSelector((state) => ticketHere(state, id));
+  const found = kept.data?.ticket.id === id ? kept.data : kept.isError ? here : null;
   useEffect(() => {
-    if (kept.data && kept.data.ticket.id === id && !open) dispatch(ticketOpened(kept.data));
-  }, [kept.data, id, open, dispatch]);
-  return { open, loggedAs: kept.data?.loggedAs ?? null, failed: kept.isError && !open };
+    if (found && !open) dispatch(ticketOpened(found));
+  }, [found, open, dispatch]);
+  return { open, loggedAs: found?.loggedAs ?? null, failed: kept.isError && !found && !open };
 }
 
 /** Opens a ticket for what is drawn with it; says so while it is fetched, or when it cannot be. */

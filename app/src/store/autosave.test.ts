@@ -2,6 +2,7 @@ import { newTicket } from '@zt/core';
 import { IDBFactory } from 'fake-indexeddb';
 import { keepOutbox } from './autosave';
 import { outboxFound, ticketChanged, ticketOpened, undone } from './editor';
+import { NOTHING_UNSENT } from './outbox';
 import { type AppStore, makeStore } from './store';
 
 const TICKET = newTicket('autosave-ticket', 'bath-towel');
@@ -194,7 +195,7 @@ describe('autosave', () => {
     const puts = fakeServer(['down', 200, 200]);
     const store = openStore();
     store.dispatch(turned(5));
-    await until(() => store.getState().editor.offline);
+    await until(() => store.getState().queue.offline);
     store.dispatch(turned(6));
     await until(() => puts.length === 2 && store.getState().editor.save === 'saved');
     expect(puts.map(({ rev, turnDeg }) => [rev, turnDeg])).toEqual([
@@ -202,7 +203,7 @@ describe('autosave', () => {
       [2, 6],
     ]);
     expect(puts[0]?.sending).not.toEqual(puts[1]?.sending);
-    expect(store.getState().editor.offline).toBe(false);
+    expect(store.getState().queue.offline).toBe(false);
   }, 30_000);
 });
 
@@ -216,9 +217,9 @@ describe('the outbox', () => {
     const store = openStore();
     keepOutbox(store).begin();
     store.dispatch(turned(5));
-    await until(() => store.getState().editor.offline);
+    await until(() => store.getState().queue.offline);
     const again = keepOutbox(openStore());
-    expect((await again.found).map(({ value }) => value.place.turnDeg)).toEqual([5]);
+    expect((await again.found).tickets.map(({ value }) => value.place.turnDeg)).toEqual([5]);
   }, 30_000);
 
   it('is empty once all is acknowledged', async () => {
@@ -228,7 +229,7 @@ describe('the outbox', () => {
     store.dispatch(turned(5));
     await until(() => store.getState().editor.save === 'saved');
     await pause(50);
-    expect(await keepOutbox(openStore()).found).toEqual([]);
+    expect(await keepOutbox(openStore()).found).toEqual(NOTHING_UNSENT);
   });
 
   it('gives back what waited to a page that opens, which sends it', async () => {
@@ -236,10 +237,10 @@ describe('the outbox', () => {
     const closed = openStore();
     keepOutbox(closed).begin();
     closed.dispatch(turned(5));
-    await until(() => closed.getState().editor.offline);
+    await until(() => closed.getState().queue.offline);
     const puts = fakeServer([]);
     const store = emptyStore();
-    store.dispatch(outboxFound(await keepOutbox(store).found));
+    store.dispatch(outboxFound([...(await keepOutbox(store).found).tickets]));
     await until(() => store.getState().editor.waiting.length === 0);
     expect(puts.map(({ turnDeg }) => turnDeg)).toContain(5);
   }, 30_000);

@@ -1,29 +1,22 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
-import type { Refusal, SaveTicket, Ticket } from '@zt/core';
-import { isUnsent, type Replica, sending } from '@zt/core/uses/sharing/index';
-import { v7 } from 'uuid';
-import { thisDevice } from '../services/device';
-import { ticketsApi } from '../services/ticketsApi';
 import {
-  type EditorState,
   fieldKept,
   mendTaken,
   offerSettled,
-  openReplica,
   outboxFound,
   redone,
-  saveDone,
-  saveFailed,
-  saveRefused,
-  saveStarted,
   stageSettled,
   ticketChanged,
   ticketHeard,
   ticketNamed,
   ticketOpened,
+  ticketStarted,
   undone,
 } from './editor';
 import { openOutbox } from './outbox';
+import { queued, queueFound, refusalSettled, sendFailed } from './queue';
+import { allUnsent, nextUnsaved, sendNext, ticketSending } from './send';
+import type { AppStore, RootState } from './store';
 
 /** Rest after the last change before it is saved, ms. */
 const QUIET_MS = 350;
@@ -39,107 +32,49 @@ const isChange = isAnyOf(
   undone,
   redone,
   ticketOpened,
+  ticketStarted,
   ticketHeard,
   offerSettled,
   outboxFound,
+  queued,
+  queueFound,
+  refusalSettled,
 );
-type WithEditor = { editor: EditorState };
 
-const statusOf = (error: unknown): unknown => (error as { status?: unknown } | undefined)?.status;
-const isConflict = (error: unknown) => statusOf(error) === 409;
-
-/** What the server said of a ticket that it does not take; null when it may take it another time. */
-function whyNotTaken(error: unknown): Refusal[] | null {
-  const status = statusOf(error);
-  if (typeof status !== 'number' || status < 400 || status >= 500 || status === 408 || status === 429)
-    return null;
-  const { message, issues } = (error as { data?: { message?: string; issues?: ServerIssue[] } }).data ?? {};
-  const named = (issues ?? []).map(({ path, message: why }) => ({
-    at: path.replace(/^ticket\./, ''),
-    message: why,
-  }));
-  return named.length > 0 ? named : [{ at: '', message: message ?? 'The shop’s computer does not take it.' }];
-}
-
-interface ServerIssue {
-  path: string;
-  message: string;
-}
-
-/** What is to be saved next: a ticket that was left unsaved, else the open one; null when all is kept. */
-export function nextUnsaved(state: EditorState): Replica<Ticket> | null {
-  const left = state.waiting.find((w) => w.refused.length === 0);
-  if (left) return left;
-  const open = openReplica(state);
-  return open && state.save !== 'saved' && state.save !== 'refused' ? open : null;
-}
-
-/** All that is not acknowledged yet. */
-export function allUnsent(state: EditorState): Replica<Ticket>[] {
-  const open = openReplica(state);
-  return [...state.waiting, ...(open && state.save !== 'saved' && isUnsent(open) ? [open] : [])];
-}
-
-interface Answered {
-  data?: { rev: number; onBench: boolean; ticket?: Ticket };
-  error?: unknown;
-}
-
-/** Saves every change by itself, one save at a time, and tries again when one fails. */
+/** Sends every change by itself, one at a time, and tries again when it does not get through. */
 export function createAutosave() {
   const autosave = createListenerMiddleware();
   let running = false;
 
   autosave.startListening({
-    predicate: (action) => isChange(action) || saveFailed.match(action),
+    predicate: (action) => isChange(action) || sendFailed.match(action),
     effect: async (action, listener) => {
       listener.cancelActiveListeners();
-      await listener.delay(saveFailed.match(action) ? RETRY_MS : QUIET_MS);
+      await listener.delay(sendFailed.match(action) ? RETRY_MS : QUIET_MS);
       while (running) await listener.delay(20);
-      const editorNow = () => (listener.getState() as WithEditor).editor;
-      const put = async (body: SaveTicket): Promise<Answered> =>
-        (await listener.dispatch(ticketsApi.endpoints.saveTicket.initiate(body) as never)) as Answered;
-      // From here on this save is carried to its end, whatever is changed meanwhile.
+      const send = () => listener.dispatch(sendNext() as never) as Promise<boolean> | null;
+      // From here on this is carried to its end, whatever is changed meanwhile.
       listener.unsubscribe();
       running = true;
-      for (let next = nextUnsaved(editorNow()); next; next = nextUnsaved(editorNow())) {
-        const { id, name } = thisDevice();
-        const { inFlight } = sending(next, { id: v7(), device: id });
-        listener.dispatch(saveStarted(inFlight));
-        const { value: ticket, rev, base } = inFlight;
-        const body = { ticket, rev, sending: { id: inFlight.id, device: id, name } };
-        const first = await put(body);
-        // Others were quicker: both are put together there.
-        const { data, error } = isConflict(first.error) ? await put({ ...body, base }) : first;
-        const refused = whyNotTaken(error);
-        if (data) listener.dispatch(saveDone({ ticket, ...data }));
-        else if (refused) listener.dispatch(saveRefused({ id: ticket.id, refused }));
-        else {
-          running = false;
-          listener.subscribe();
-          listener.dispatch(saveFailed(ticket.id));
-          return;
-        }
-      }
+      let answered: boolean | null = true;
+      while (answered) answered = await send();
       running = false;
       listener.subscribe();
+      if (answered === false) listener.dispatch(sendFailed());
     },
   });
   return autosave.middleware;
 }
 
 /** Puts every change into the outbox before it is sent, and takes it out once it is acknowledged. */
-export function keepOutbox(store: {
-  getState: () => WithEditor;
-  subscribe: (seen: () => void) => () => void;
-}) {
+export function keepOutbox(store: Pick<AppStore, 'getState' | 'subscribe'>) {
   const outbox = openOutbox();
-  let last: EditorState | null = null;
+  let last: Pick<RootState, 'editor' | 'queue'> | null = null;
   const keep = () => {
-    const { editor } = store.getState();
-    if (editor === last) return;
-    last = editor;
-    void outbox.keep(allUnsent(editor));
+    const { editor, queue } = store.getState();
+    if (editor === last?.editor && queue === last.queue) return;
+    last = { editor, queue };
+    void outbox.keep({ tickets: allUnsent(editor), queue: queue.waiting });
   };
   return { found: outbox.read(), begin: () => store.subscribe(keep) };
 }
@@ -149,22 +84,29 @@ export function leaveField(): void {
   if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
 }
 
-/** Sends what is not saved yet when the page is closed; the browser carries it out after the page has gone. */
-export function saveOnLeaving(getState: () => WithEditor): () => void {
+/** Carried out by the browser after the page has gone; what does not get through waits for the next page. */
+const sendLast = (method: 'PUT' | 'POST', path: string, body: unknown) =>
+  void fetch(`/api${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    keepalive: true,
+  }).catch(() => undefined);
+
+/** Sends what is not saved yet when the page is closed. */
+export function saveOnLeaving(getState: () => RootState): () => void {
   const leave = () => {
     leaveField();
-    const next = nextUnsaved(getState().editor);
-    if (!next) return;
-    const { id, name } = thisDevice();
-    const { inFlight } = sending(next, { id: v7(), device: id });
-    const { value: ticket, rev } = inFlight;
-    const body = { ticket, rev, sending: { id: inFlight.id, device: id, name } } satisfies SaveTicket;
-    void fetch(`/api/tickets/${ticket.id}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-      keepalive: true,
-    });
+    const { editor, queue } = getState();
+    const next = nextUnsaved(editor);
+    if (next) {
+      const { body } = ticketSending(next);
+      sendLast('PUT', `/tickets/${body.ticket.id}`, body);
+    }
+    for (const one of queue.waiting) {
+      if (one.endpoint === 'changeShelf') sendLast('POST', '/shelf', one.arg);
+      if (one.endpoint === 'saveRules') sendLast('PUT', '/rules', one.arg);
+    }
   };
   window.addEventListener('pagehide', leave);
   // Before the router: a screen that goes takes its fields with it.

@@ -48,8 +48,6 @@ export interface EditorState {
   base: Ticket | null;
   inFlight: Sending<Ticket> | null;
   save: SaveState;
-  /** Whether the last sending did not get through. */
-  offline: boolean;
   /** Whether another device changed it since the last change here. */
   news: boolean;
   /** The gesture or field whose changes are one step to undo. */
@@ -76,7 +74,6 @@ const EMPTY: EditorState = {
   base: null,
   inFlight: null,
   save: 'saved',
-  offline: false,
   news: false,
   gesture: null,
   waiting: [],
@@ -182,13 +179,21 @@ const editor = createSlice({
       const waiting = left.filter((w) => w !== own);
       return {
         ...EMPTY,
-        offline: state.offline,
         waiting,
         offBench: payload.onBench === false,
         takenBefore,
         ...opened,
       };
     },
+    /** A new ticket: nothing of it is kept yet. */
+    ticketStarted: (state, { payload: ticket }: PayloadAction<Ticket>) => ({
+      ...EMPTY,
+      waiting: leftUnsaved(state as EditorState, ticket.id),
+      takenBefore: ticket.piece.readings,
+      present: ticket,
+      base: ticket,
+      save: 'unsaved' as const,
+    }),
     /** What waited in the outbox when the app was closed. */
     outboxFound: (state, { payload }: PayloadAction<Replica<Ticket>[]>) => {
       for (const found of payload) {
@@ -278,7 +283,6 @@ const editor = createSlice({
     saveDone: (state, { payload }: PayloadAction<SaveDone>) => {
       const kept = { rev: payload.rev, value: payload.ticket };
       const open = openReplica(state as EditorState);
-      state.offline = false;
       if (open?.value.id === payload.ticket.id) {
         const next = acknowledged(open, kept, mergedHere);
         putReplica(state as EditorState, next);
@@ -316,7 +320,6 @@ const editor = createSlice({
     },
     /** A sending did not get through; it goes on waiting, and is sent again as it was. */
     saveFailed: (state, { payload }: PayloadAction<string>) => {
-      state.offline = true;
       if (state.present?.id === payload) state.save = 'failed';
     },
     /** The server does not take a ticket: it is not asked again until the ticket is another. */
@@ -336,6 +339,7 @@ export const {
   triedOut,
   readingChosen,
   ticketOpened,
+  ticketStarted,
   ticketChanged,
   mendTaken,
   ticketNamed,

@@ -1,22 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
-import {
-  applyMend,
-  DEFAULT_HOUSE_RULES,
-  EMPTY_SHELF,
-  makePlanner,
-  type Plan,
-  stageStates,
-  type Ticket,
-} from '@zt/core';
-import { rulesApi } from '../services/rulesApi';
-import { shelfApi } from '../services/shelfApi';
+import { applyMend, makePlanner, type Plan, stageStates, type Ticket } from '@zt/core';
+import { selectRules, selectShelf } from './shopNow';
 import type { RootState } from './store';
-
-const shelfAnswer = shelfApi.endpoints.shelf.select();
-const rulesAnswer = rulesApi.endpoints.rules.select();
-
-export const selectShelf = (state: RootState) => shelfAnswer(state).data ?? EMPTY_SHELF;
-export const selectRules = (state: RootState) => rulesAnswer(state).data ?? DEFAULT_HOUSE_RULES;
 
 /** The ticket that is being worked on. */
 export function selectTicket(state: RootState): Ticket {

@@ -2,6 +2,8 @@ import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
 import { keepOutbox } from './autosave';
 import { outboxFound } from './editor';
+import { NOTHING_UNSENT } from './outbox';
+import { queueFound } from './queue';
 import { type AppStore, makeStore } from './store';
 
 /** The store of a page, with the shop on its way before anything is drawn, and what waited on this device in it. */
@@ -12,9 +14,10 @@ export function openedStore(): AppStore {
   const outbox = keepOutbox(store);
   // Where the browser's database cannot be read, what is done from now on is kept all the same if it can be.
   void outbox.found
-    .catch(() => [])
-    .then((found) => {
-      if (found.length > 0) store.dispatch(outboxFound(found));
+    .catch(() => NOTHING_UNSENT)
+    .then(({ tickets, queue }) => {
+      if (tickets.length > 0) store.dispatch(outboxFound([...tickets]));
+      if (queue.length > 0) store.dispatch(queueFound([...queue]));
       outbox.begin();
     });
   return store;

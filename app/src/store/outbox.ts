@@ -3,32 +3,47 @@ import type { Replica } from '@zt/core/uses/sharing/index';
 import { Mutex } from 'async-mutex';
 import { createStore, delMany, entries, setMany, type UseStore } from 'idb-keyval';
 import { thisDevice } from '../services/device';
+import type { Queued } from './queue';
 
 /** What waits on this device until the shop's computer has acknowledged it. It outlives the page. */
-export interface Outbox {
-  /** All that waits. */
-  read: () => Promise<Replica<Ticket>[]>;
-  /** Keeps just these; each call is carried out whole, after the one before. */
-  keep: (unsent: readonly Replica<Ticket>[]) => Promise<void>;
+export interface Unsent {
+  tickets: readonly Replica<Ticket>[];
+  queue: readonly Queued[];
 }
+
+export interface Outbox {
+  /** All that waits, what was queued first in front. */
+  read: () => Promise<Unsent>;
+  /** Keeps just this; each call is carried out whole, after the one before. */
+  keep: (unsent: Unsent) => Promise<void>;
+}
+
+export const NOTHING_UNSENT: Unsent = { tickets: [], queue: [] };
+type Row = Replica<Ticket> | Queued;
+const isQueued = (row: Row): row is Queued => 'endpoint' in row;
 
 /** The outbox in the browser's own database; one that keeps nothing where there is none. */
 export function openOutbox(): Outbox {
-  if (!('indexedDB' in globalThis)) return { read: async () => [], keep: async () => undefined };
+  if (!('indexedDB' in globalThis)) return { read: async () => NOTHING_UNSENT, keep: async () => undefined };
   const store: UseStore = createStore('zealous-thimble', 'outbox');
   const turn = new Mutex();
   /** Each page keeps its own: two pages may have one ticket in hand. What a page left behind, the next one sends. */
-  const keyOf = ({ value }: Replica<Ticket>) => `${thisDevice().id} ${value.id}`;
-  let held = new Map<string, Replica<Ticket>>();
+  const keyOf = (row: Row) => `${thisDevice().id} ${isQueued(row) ? row.id : row.value.id}`;
+  let held = new Map<string, Row>();
   const read = async () => {
-    held = new Map(await entries<string, Replica<Ticket>>(store));
-    return [...held.values()];
+    held = new Map(await entries<string, Row>(store));
+    const rows = [...held.values()];
+    return {
+      tickets: rows.filter((row): row is Replica<Ticket> => !isQueued(row)),
+      // Their ids sort by time.
+      queue: rows.filter(isQueued).sort((a, b) => (a.id < b.id ? -1 : 1)),
+    };
   };
-  const keep = (unsent: readonly Replica<Ticket>[]) =>
+  const keep = ({ tickets, queue }: Unsent) =>
     turn.runExclusive(async () => {
-      const now = new Map(unsent.map((replica) => [keyOf(replica), replica]));
+      const now = new Map([...tickets, ...queue].map((row) => [keyOf(row), row]));
       const gone = [...held.keys()].filter((id) => !now.has(id));
-      const changed = [...now].filter(([id, replica]) => held.get(id) !== replica);
+      const changed = [...now].filter(([id, row]) => held.get(id) !== row);
       if (changed.length > 0) await setMany(changed, store);
       if (gone.length > 0) await delMany(gone, store);
       held = now;

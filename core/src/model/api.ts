@@ -3,9 +3,10 @@ import { IdSchema } from '../base/ids';
 import { FindingSchema } from './finding';
 import { HouseRulesSchema } from './houseRules';
 import { LogEntrySchema, LogSummarySchema } from './logEntry';
+import { MovementSchema } from './movement';
 import { PracticeJobSchema, PracticePoseSchema, PracticeStateSchema } from './practice';
 import { ReasonSchema } from './reason';
-import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM, ShelfSchema } from './shelf';
+import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM, type ShelfNoun, ShelfSchema } from './shelf';
 import { ShelfUseSchema } from './shelfUse';
 import { STAGES, type Stage } from './stages';
 import { TicketSchema } from './ticket';
@@ -26,7 +27,7 @@ export const KeptTicketSchema = z.object({
 export type KeptTicket = z.infer<typeof KeptTicketSchema>;
 
 /** Which device sends, under what name people know it, and the sending's own id: taken once, however often it comes. */
-const SendingSchema = z.object({ id: IdSchema, device: IdSchema, name: z.string().max(60) });
+export const SendingSchema = z.object({ id: IdSchema, device: IdSchema, name: z.string().max(60) });
 
 /**
  * A ticket, and the revision it was read at; 0 for a new one. With the ticket as it was then, it is put together with
@@ -51,15 +52,47 @@ export type SavedTicket = z.infer<typeof SavedTicketSchema>;
 const MOST_CHANGES = SHELF_ROOM.threads;
 const ShelfRowSchema = z.object({ noun: z.enum(SHELF_NOUNS), id: z.string() });
 
-/** Many changes of the shelf at once: all of them are made, or none. */
-export const ShelfBatchSchema = z.object({
+/** An item as it is to be, and as it was when it was changed; without that it takes the place of what is kept. */
+const putOf = <N extends ShelfNoun>(noun: N) =>
+  z.object({
+    noun: z.literal(noun),
+    item: SHELF_ITEMS[noun],
+    base: SHELF_ITEMS[noun].optional(),
+  });
+const [FIRST, ...OTHERS] = SHELF_NOUNS;
+
+/**
+ * Changes of the shelf: all of them are made, or none. Each is put together with what others made of the item
+ * meanwhile; its amounts go up or down by what they were changed by.
+ */
+export const ShelfChangesSchema = z.object({
   put: z
-    .array(z.union(SHELF_NOUNS.map((noun) => z.object({ noun: z.literal(noun), item: SHELF_ITEMS[noun] }))))
+    .array(z.discriminatedUnion('noun', [putOf(FIRST), ...OTHERS.map(putOf)]))
     .max(MOST_CHANGES)
     .default([]),
   remove: z.array(ShelfRowSchema).max(MOST_CHANGES).default([]),
+  /** What raises an amount: a purchase, or a recount. */
+  as: z.enum(['bought', 'corrected']).default('corrected'),
+  sending: SendingSchema.optional(),
 });
-export type ShelfBatch = z.infer<typeof ShelfBatchSchema>;
+/** The changes as they are sent. */
+export type ShelfChanges = z.input<typeof ShelfChangesSchema>;
+
+/** An item that was changed, as it is kept now. */
+export const ShelfChangedSchema = z.object({
+  put: z.array(z.object({ noun: z.enum(SHELF_NOUNS), item: z.unknown() })),
+});
+
+/** What came and went of one item, the latest first. */
+export const MovementsSchema = z.array(MovementSchema);
+
+/** House rules as they are to be, and as they were when they were changed. */
+export const SaveRulesSchema = z.object({
+  rules: HouseRulesSchema,
+  base: HouseRulesSchema.optional(),
+  sending: SendingSchema.optional(),
+});
+export type SaveRules = z.infer<typeof SaveRulesSchema>;
 
 /** What the logbook is filtered by. */
 export const LogFilterSchema = LogSummarySchema.pick({
@@ -74,6 +107,7 @@ export type LogFilter = z.infer<typeof LogFilterSchema>;
 export const LogPieceSchema = z.object({ id: IdSchema, ticket: TicketSchema });
 export type LogPiece = z.infer<typeof LogPieceSchema>;
 
+/** The entry that stands for the piece: another than was sent where the ticket was logged before. */
 export const LoggedSchema = LogEntrySchema.pick({ id: true, loggedAt: true });
 export type Logged = z.infer<typeof LoggedSchema>;
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { atMost } from '../base/units/schema';
 import { UnreadSchema } from './fields/unread';
+import { OffersSchema } from './offer';
 import { QUESTION_IDS, type QuestionId, SCHOOL_IDS, type SchoolOf } from './schoolIds';
 import { WaySchema } from './way';
 
@@ -32,6 +33,8 @@ export const HouseRulesSchema = z.object({
   ways: z.array(WaySchema).max(MOST_WAYS).default([]),
   /** What was typed for a number and could not be taken. */
   unread: UnreadSchema.optional(),
+  /** What was entered on another device where this one was changed too. */
+  offers: OffersSchema.optional(),
 });
 export type HouseRules = z.infer<typeof HouseRulesSchema>;
 

@@ -3,14 +3,18 @@ import { PointSchema } from '../base/geometry/schema';
 import { IdSchema } from '../base/ids';
 import { FARTHEST_MM, lengthMm } from '../base/units/schema';
 import { type Unread, UnreadSchema } from './fields/unread';
+import { OffersSchema } from './offer';
 import { CHOICE_IDS } from './ticket/layers';
 import { FabricSchema, HexSchema, PieceInputSchema } from './ticket/piece';
 import { PlaceInputSchema } from './ticket/place';
 
 export const SIDES = ['left', 'right', 'back', 'front'] as const;
 
-/** What every item has: its id, and what was typed on its form and could not be taken. */
-const ITEM = { id: IdSchema, unread: UnreadSchema.optional() };
+/**
+ * What every item has: its id, what was typed on its form and could not be taken, and what was entered on another
+ * device in a field that was changed here too.
+ */
+const ITEM = { id: IdSchema, unread: UnreadSchema.optional(), offers: OffersSchema.optional() };
 const name = z.string().min(1).max(120);
 const side = lengthMm(20, 1200);
 /** What adds up with the work, hours or metres, is kept up to here, and stays here when more is added. */

@@ -1,7 +1,7 @@
-import { DEFAULT_HOUSE_RULES, SHELF_NOUNS } from '@zt/core';
+import { DEFAULT_HOUSE_RULES, SHELF_NOUNS, type ShelfChanges } from '@zt/core';
 import type { Context } from '../context';
 import { addEntry } from '../features/logbook/writer';
-import { putItem } from '../features/shelf/writer';
+import { changeShelf } from '../features/shelf/writer';
 import { listTickets } from '../features/tickets/reader';
 import { saveTicket } from '../features/tickets/writer';
 import { demoEntries } from './entries';
@@ -14,9 +14,10 @@ export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): 
   const today = new Date(now());
   const entries = demoEntries(DEMO_SHELF, DEFAULT_HOUSE_RULES, today);
   await store.write(async (tx) => {
-    for (const noun of SHELF_NOUNS) {
-      for (const item of DEMO_SHELF[noun]) await putItem(tx, noun, item);
-    }
+    const put = SHELF_NOUNS.flatMap((noun) =>
+      DEMO_SHELF[noun].map((item) => ({ noun, item })),
+    ) as ShelfChanges['put'];
+    await changeShelf(tx, { put }, now());
     for (const ticket of [...demoTickets(DEFAULT_HOUSE_RULES, today), ...entries.map((e) => e.ticket)]) {
       await saveTicket(tx, { ticket, rev: 0 }, now());
     }

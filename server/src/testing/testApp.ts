@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { ShelfNoun } from '@zt/core';
 import { createContext } from '../context';
 import { createApp } from '../create-app';
 import { openStore } from '../db/client';
@@ -47,6 +48,9 @@ export async function openTestApp() {
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),
     remove: (path: string) => send('DELETE', path),
+    putItem: (noun: ShelfNoun, item: unknown, more: object = {}) =>
+      send('POST', '/api/shelf', { put: [{ noun, item }], ...more }),
+    takeOff: (noun: ShelfNoun, id: string) => send('POST', '/api/shelf', { remove: [{ noun, id }] }),
     close: async () => {
       await store.close();
       rmSync(folder, { recursive: true, force: true });

@@ -27,11 +27,12 @@ import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useBenchKeys } from '../../hooks/useBenchKeys';
-import { useRestoreTicketMutation, useTicketsQuery } from '../../services/ticketsApi';
+import { useBench } from '../../hooks/useBenchTickets';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
-import { useAppSelector } from '../../store/store';
+import { putTicketBack } from '../../store/shopActs';
+import { useAppDispatch, useAppSelector } from '../../store/store';
 import { STAGE_NAMES } from '../../tape/Tape';
 import { usePalette } from '../../theme/palette';
 
@@ -43,7 +44,6 @@ interface BenchRow {
 
 function rowsOf(tickets: readonly KeptTicket[], shelf: Shelf, rules: HouseRules): BenchRow[] {
   return tickets
-    .filter((kept) => kept.loggedAs === null)
     .map((kept) => {
       const plan = planTicket(kept.ticket, shelf, rules);
       return { kept, plan, states: stageStates(kept.ticket, plan) };
@@ -145,12 +145,12 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
 
 function RemovedBar({ id }: { id: string }) {
   const router = useRouter();
-  const [restore] = useRestoreTicketMutation();
-  const undo = async () => {
-    await restore(id);
+  const dispatch = useAppDispatch();
+  const undo = () => {
+    dispatch(putTicketBack(id));
     router.replace('/');
   };
-  return <UndoBar text="The ticket is off the bench." onPutBack={() => void undo()} />;
+  return <UndoBar text="The ticket is off the bench." onPutBack={undo} />;
 }
 
 /** Tickets left with something that the server does not take: they wait here, and hold up no other. */
@@ -176,18 +176,14 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const shop = useShop();
   const p = usePalette();
   const router = useRouter();
-  const tickets = useTicketsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const { kept, isHere, failed } = useBench();
   const [sought, setSought] = useState('');
   useBenchKeys();
-  const rows = useMemo(
-    () => rowsOf(tickets.data ?? [], shop.shelf, shop.rules),
-    [tickets.data, shop.shelf, shop.rules],
-  );
+  const rows = useMemo(() => rowsOf(kept, shop.shelf, shop.rules), [kept, shop.shelf, shop.rules]);
   const found = rows.filter(({ kept: { ticket } }) =>
     `${ticket.name} ${ticket.customer}`.toLowerCase().includes(sought.toLowerCase()),
   );
   const minutes = rows.reduce((sum, row) => sum + (row.plan.stitch?.totalMinutes ?? 0), 0);
-  const failed = tickets.isError || shop.failed;
   const subtitle = `${format(new Date(), 'EEEE')}, ${rows.length} ${rows.length === 1 ? 'piece' : 'pieces'}, ${Math.round(minutes)} min of stitching`;
   const start = <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />;
   return (
@@ -205,7 +201,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         {removed ? <RemovedBar id={removed} /> : null}
         <SetAsideRows place="tickets" />
         <NotSaved />
-        {failed ? (
+        {failed || shop.failed ? (
           <Txt tone="madder" live>
             The shop’s computer does not answer. Nothing is lost; this page tries again when you come back to
             it.
@@ -214,7 +210,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         {rows.length > 5 ? (
           <TextField label="Find a ticket" value={sought} onText={setSought} placeholder="name or customer" />
         ) : null}
-        {tickets.isSuccess && rows.length === 0 ? (
+        {isHere && rows.length === 0 ? (
           <Txt>Nothing on the bench. Start a piece, and measure it first.</Txt>
         ) : null}
         <Row gap={0} columns>

@@ -17,10 +17,9 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useSaveTicketMutation } from '../../services/ticketsApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { useShop } from '../../shop/useShop';
-import { ticketOpened } from '../../store/editor';
+import { ticketStarted } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
 
@@ -57,8 +56,6 @@ export function NewTicketScreen() {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { shelf, rules } = useShop();
-  const [save] = useSaveTicketMutation();
-  const [failed, setFailed] = useState(false);
   const [sought, setSought] = useState('');
   const plans = useMemo(
     () =>
@@ -69,11 +66,9 @@ export function NewTicketScreen() {
       })),
     [shelf, rules],
   );
-  const start = async (kind: PieceKindId) => {
+  const start = (kind: PieceKindId) => {
     const ticket = newTicket(newId(), kind);
-    const result = await save({ ticket, rev: 0 });
-    if (!result.data) return setFailed(true);
-    dispatch(ticketOpened({ ticket, rev: result.data.rev }));
+    dispatch(ticketStarted(ticket));
     router.replace(`/ticket/${ticket.id}/piece`);
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
@@ -83,11 +78,6 @@ export function NewTicketScreen() {
       subtitle="What is it?"
       aside={<Press title="Back" onPress={() => router.replace('/')} />}
     >
-      {failed ? (
-        <Txt tone="madder" live>
-          The ticket could not be kept, so it was not started. Try again.
-        </Txt>
-      ) : null}
       <TextField
         label="Find a kind"
         value={sought}
@@ -106,7 +96,7 @@ export function NewTicketScreen() {
             </Txt>
             <Row wrap>
               {kinds.map(({ id, kind, plan }) => (
-                <KindCard key={id} name={kind.name} plan={plan} onStart={() => void start(id)} />
+                <KindCard key={id} name={kind.name} plan={plan} onStart={() => start(id)} />
               ))}
             </Row>
           </Stack>

@@ -1,14 +1,12 @@
 import { type HouseRules, planTicket, whatChanges } from '@zt/core';
 import { useMemo, useState } from 'react';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
-import { useTicketsQuery } from '../../services/ticketsApi';
 import { useShop } from '../../shop/useShop';
 
 /** What the tickets on the bench say of the rules: which rule decides which, and what a change of school changed. */
 export function useBenchPlans() {
   const { shelf, rules, setRules } = useShop();
   const tickets = useBenchTickets();
-  const { isSuccess } = useTicketsQuery();
   const [switched, setSwitched] = useState<{
     question: string;
     before: HouseRules;
@@ -25,11 +23,8 @@ export function useBenchPlans() {
     return names;
   }, [tickets, shelf, rules]);
   const changed = useMemo(
-    () =>
-      switched && isSuccess
-        ? { question: switched.question, tickets: whatChanges(tickets, shelf, switched) }
-        : null,
-    [switched, isSuccess, tickets, shelf],
+    () => (switched ? { question: switched.question, tickets: whatChanges(tickets, shelf, switched) } : null),
+    [switched, tickets, shelf],
   );
   const follow = (question: string, after: HouseRules) => {
     setSwitched({ question, before: rules, after });

@@ -12,9 +12,11 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
-import { usePutItemMutation, useRemoveItemMutation } from '../../services/shelfApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
-import { saveStateOf, useShop } from '../../shop/useShop';
+import { useShop } from '../../shop/useShop';
+import { putBackOnShelf, putItem, takeOffShelf } from '../../store/shopActs';
+import { saveStateOf } from '../../store/shopNow';
+import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ItemRow } from './ItemRow';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
 import { ShoppingList } from './ShoppingList';
@@ -42,12 +44,12 @@ interface NounListProps<N extends ShelfNoun> {
 /** The form of one item: what is typed past its bounds stays with the item, and is not used. */
 function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N][number] }) {
   const { shelf, rules, units } = useShop();
-  const [save] = usePutItemMutation({ fixedCacheKey: 'shelf' });
+  const dispatch = useAppDispatch();
   const { fields, put, refused } = useThing<Shelf[N][number]>({
     thing: item,
     units,
     schema: SHELF_ITEMS[noun],
-    onThing: (changed) => void save({ noun, item: changed }),
+    onThing: (changed) => dispatch(putItem(noun, changed)),
   });
   return (
     <FieldsContext.Provider value={fields}>
@@ -64,14 +66,14 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
 /** All of one noun, each a line that opens into its form. */
 function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounListProps<N>) {
   const { shelf, units } = useShop();
-  const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
+  const dispatch = useAppDispatch();
   const view = NOUN_VIEWS[noun];
   const items: readonly Shelf[N][number][] = shelf[noun];
   const { add } = view;
   const addNew = () => {
     if (!add) return;
     const item = add.make();
-    void put({ noun, item });
+    dispatch(putItem(noun, item));
     onOpen(item.id);
   };
   return (
@@ -109,15 +111,17 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
   );
 }
 
+const shelfSaveState = saveStateOf('changeShelf');
+
 /** What the shop owns and what it keeps for the next time. */
 export function ShelfScreen() {
   const { units, setUnits } = useShop();
-  const [put, putting] = usePutItemMutation({ fixedCacheKey: 'shelf' });
-  const [remove] = useRemoveItemMutation();
+  const dispatch = useAppDispatch();
+  const saved = useAppSelector(shelfSaveState);
   const [open, setOpen] = useState<string | null>(null);
   const [removed, setRemoved] = useState<Removed | null>(null);
   const takeOff = (taken: Removed) => {
-    void remove({ noun: taken.noun, id: taken.item.id });
+    dispatch(takeOffShelf(taken.noun, taken.item.id));
     setRemoved(taken);
     setOpen(null);
   };
@@ -128,7 +132,7 @@ export function ShelfScreen() {
         subtitle="What you own, and what you keep for the next time"
         aside={
           <>
-            <SaveWord state={saveStateOf(putting)} />
+            <SaveWord state={saved} />
             <UnitsToggle units={units} onUnits={setUnits} />
           </>
         }
@@ -137,15 +141,10 @@ export function ShelfScreen() {
           <UndoBar
             text={`${removed.item.name} is off the shelf.`}
             onPutBack={() => {
-              void put(removed);
+              dispatch(putBackOnShelf(removed.noun, removed.item));
               setRemoved(null);
             }}
           />
-        ) : null}
-        {putting.isError ? (
-          <Txt tone="madder" live>
-            That was not saved. The shelf is as it was; try again.
-          </Txt>
         ) : null}
         <SetAsideRows place="shelf" />
         <ShoppingList />

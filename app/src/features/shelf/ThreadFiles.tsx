@@ -14,8 +14,9 @@ import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useChangeShelfMutation } from '../../services/shelfApi';
 import { useShop } from '../../shop/useShop';
+import { changeShelf } from '../../store/shopActs';
+import { useAppDispatch } from '../../store/store';
 import { type Decoded, decoded, tellingLine } from './decoded';
 
 const asFile = (type: string, text: string) => `data:${type};charset=utf-8,${encodeURIComponent(text)}`;
@@ -34,11 +35,11 @@ const keyOf = (t: { name: string; hex: string; weight: number; fibre: string }) 
 /** Threads brought in from a file, in one go: all of them, or none; and those that were here already. */
 function useBringIn() {
   const { shelf } = useShop();
-  const [change, changing] = useChangeShelfMutation();
+  const dispatch = useAppDispatch();
   const [brought, setBrought] = useState<Brought | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [asked, setAsked] = useState<Decoded[]>([]);
-  const take = async ({ text }: Decoded) => {
+  const take = ({ text }: Decoded) => {
     setAsked([]);
     setBrought(null);
     const read = readThreads(text);
@@ -49,22 +50,20 @@ function useBringIn() {
       .filter((thread) => !owned.has(keyOf(thread)))
       .map((thread) => ({ noun: 'threads' as const, item: { id: newId(), ...thread } }));
     const known = read.threads.length - put.length + read.doubles;
-    const answer = put.length > 0 ? await change({ put }) : { data: null };
-    if ('error' in answer)
-      return setRefusal('The list was not brought in. The shelf is as it was; try again.');
+    if (put.length > 0) dispatch(changeShelf({ put }));
     setBrought({ ids: put.map(({ item }) => item.id), known, refused: read.refused });
   };
   const open = async (file: File) => {
     const texts = decoded(new Uint8Array(await file.arrayBuffer()));
     const [only] = texts;
-    if (only && texts.length === 1) await take(only);
+    if (only && texts.length === 1) take(only);
     else setAsked(texts);
   };
-  const putBack = async () => {
-    const remove = (brought?.ids ?? []).map((id) => ({ noun: 'threads' as const, id }));
-    if ('data' in (await change({ remove }))) setBrought(null);
+  const putBack = () => {
+    dispatch(changeShelf({ remove: (brought?.ids ?? []).map((id) => ({ noun: 'threads' as const, id })) }));
+    setBrought(null);
   };
-  return { open, take, putBack, brought, refusal, asked, working: changing.isLoading };
+  return { open, take, putBack, brought, refusal, asked };
 }
 
 /** Which encoding a file is in, told by a line of it in each. */
@@ -102,7 +101,7 @@ function RefusedLines({ refused }: { refused: Listed['refused'] }) {
 /** The threads as a file, and from one: CSV, or open palette text. */
 export function ThreadFiles() {
   const { shelf } = useShop();
-  const { open, take, putBack, brought, refusal, asked, working } = useBringIn();
+  const { open, take, putBack, brought, refusal, asked } = useBringIn();
   const input = useRef<HTMLInputElement>(null);
   return (
     <Stack gap={8}>
@@ -135,15 +134,7 @@ export function ThreadFiles() {
           fileName="threads.txt"
         />
       </Row>
-      {working ? (
-        <>
-          {createElement('progress', { 'aria-label': 'Bringing the list in', style: { width: '100%' } })}
-          <Txt as="small" live>
-            Bringing the list in: all of it, or nothing.
-          </Txt>
-        </>
-      ) : null}
-      {asked.length > 0 ? <WhichReads texts={asked} onText={(text) => void take(text)} /> : null}
+      {asked.length > 0 ? <WhichReads texts={asked} onText={take} /> : null}
       {refusal ? (
         <Txt tone="madder" live>
           {refusal}
@@ -153,7 +144,7 @@ export function ThreadFiles() {
         <>
           <UndoBar
             text={`${countOf(brought.ids.length, 'thread')} brought in${brought.known > 0 ? `, ${brought.known} were here already` : ''}.`}
-            onPutBack={() => void putBack()}
+            onPutBack={putBack}
           />
           <RefusedLines refused={brought.refused} />
         </>

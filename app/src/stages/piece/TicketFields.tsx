@@ -6,8 +6,8 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useTicket, useTicketActs } from '../../hooks/useTicket';
-import { useRemoveTicketMutation } from '../../services/ticketsApi';
 import { ticketNamed } from '../../store/editor';
+import { takeTicketOff } from '../../store/shopActs';
 import { useAppDispatch } from '../../store/store';
 
 /** All pieces of the order, where other sizes add to those of this one. */
@@ -22,9 +22,8 @@ export function TicketFields() {
   const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   const router = useRouter();
-  const [remove] = useRemoveTicketMutation();
-  const takeOff = async () => {
-    await remove(ticket.id);
+  const takeOff = () => {
+    dispatch(takeTicketOff(ticket.id));
     router.replace({ pathname: '/', params: { removed: ticket.id } });
   };
   return (

@@ -20,7 +20,8 @@ import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useRules, useShelf, useUnits } from '../../hooks/useTicket';
-import { usePutItemMutation } from '../../services/shelfApi';
+import { putItem } from '../../store/shopActs';
+import { useAppDispatch } from '../../store/store';
 
 /** Machine and drawer before a needle was changed, and what to say of it. */
 interface Changed {
@@ -36,7 +37,7 @@ export function NeedleCare({ machine }: { machine: Machine }) {
   const shelf = useShelf();
   const units = useUnits();
   const care = needleCare(rules);
-  const [put] = usePutItemMutation({ fixedCacheKey: 'shelf' });
+  const dispatch = useAppDispatch();
   const [before, setBefore] = useState<Changed | null>(null);
   const stops = plan.stitch?.stops ?? [];
   const [picked, setPicked] = useState(stops[0]?.needle ?? 0);
@@ -51,12 +52,12 @@ export function NeedleCare({ machine }: { machine: Machine }) {
     const left = supply ? ` ${amount(supply.left, SUPPLIES[supply.type].unit)} left of it.` : '';
     const was = shelf.supplies.find(({ id }) => id === supply?.id) ?? null;
     setBefore({ machine, supply: was, text: `${which} counts from 0.${left}` });
-    void put({ noun: 'machines', item });
-    if (supply) void put({ noun: 'supplies', item: supply });
+    dispatch(putItem('machines', item));
+    if (supply) dispatch(putItem('supplies', supply));
   };
   const putBack = () => {
-    if (before) void put({ noun: 'machines', item: before.machine });
-    if (before?.supply) void put({ noun: 'supplies', item: before.supply });
+    if (before) dispatch(putItem('machines', before.machine));
+    if (before?.supply) dispatch(putItem('supplies', before.supply));
     setBefore(null);
   };
   return (

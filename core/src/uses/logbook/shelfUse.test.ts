@@ -8,8 +8,9 @@ import { planTicket } from '../../planner/plan';
 import { bobbinAfter } from '../../stages/stitch/planStitch';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { sheetPieces } from '../cutting/sheetPieces';
+import { shelfAfter } from '../ledger/pieceMoves';
 import { shoppingList } from '../shopping/shopping';
-import { shelfAfter, shelfUseOf } from './shelfUse';
+import { shelfUseOf } from './shelfUse';
 
 const useOf = (ticket = exampleA(), shelf = SAMPLE_SHELF) =>
   shelfUseOf(planTicket(ticket, shelf, DEFAULT_HOUSE_RULES), shelf, DEFAULT_HOUSE_RULES);

@@ -5,7 +5,6 @@ import {
   isSameThread,
   type Machine,
   type Material,
-  MOST_COUNTED,
   type Shelf,
   type SupplyType,
   type Thread,
@@ -124,67 +123,4 @@ export function shelfUseOf(plan: Plan, shelf: Shelf, rules: HouseRules): ShelfUs
     ...(mount?.machine ? [machineUse(stitch, mount.machine)] : []),
     ...supplyUses(plan, shelf, rules),
   ];
-}
-
-/** A use with the item of the shelf that it changes, as that item then is. */
-type ChangedItem = {
-  [N in ShelfUse['noun']]: { noun: N; item: Shelf[N][number] };
-}[ShelfUse['noun']];
-
-/** A count as the shelf keeps it: to a millionth, and within its bounds. */
-const rounded = (value: number): number => Math.min(MOST_COUNTED, Math.max(0, Math.round(value * 1e6) / 1e6));
-
-/** The bobbin in a machine as a piece left it; taking the piece back gives back the one before, unless it is another. */
-function bobbinOf(
-  { bobbinLeftM }: Machine,
-  { was, is }: { was: number | null; is: number | null },
-  by: 1 | -1,
-): number | null {
-  const now = is === null ? null : rounded(is);
-  if (by === 1) return now;
-  return bobbinLeftM === now ? was : bobbinLeftM;
-}
-
-/** How each noun's item is once a use of it is taken (`by` 1) or given back (`by` −1). */
-const AFTER: {
-  [N in ShelfUse['noun']]: (
-    item: Shelf[N][number],
-    use: Extract<ShelfUse, { noun: N }>,
-    by: 1 | -1,
-  ) => Shelf[N][number];
-} = {
-  materials: (item, { metres, sheets, offcuts }, by) => ({
-    ...item,
-    metresLeft: rounded(item.metresLeft - by * metres),
-    loose:
-      by === 1
-        ? withLoose(withLoose(item.loose, sheets, -1), offcuts, 1)
-        : withLoose(withLoose(item.loose, offcuts, -1), sheets, 1),
-  }),
-  threads: (item, { metres }, by) => ({
-    ...item,
-    metresLeft: item.metresLeft === null ? null : rounded(item.metresLeft - by * metres),
-  }),
-  machines: (item, { hours, bobbin }, by) => ({
-    ...item,
-    bobbinLeftM: bobbin ? bobbinOf(item, bobbin, by) : item.bobbinLeftM,
-    fitted: needlesOf(item).map((needle, i) => ({
-      ...needle,
-      hours: rounded(needle.hours + by * (hours[i] ?? 0)),
-    })),
-  }),
-  supplies: (item, { amount }, by) => ({ ...item, left: rounded(item.left - by * amount) }),
-};
-
-/**
- * The items of a shelf that uses change, as they are once taken (`by` 1) or given back (`by` −1). What is no longer
- * on the shelf is passed over, and so is an offcut that was used up in between.
- */
-export function shelfAfter(uses: readonly ShelfUse[], shelf: Shelf, by: 1 | -1): ChangedItem[] {
-  const changed = <N extends ShelfUse['noun']>(use: Extract<ShelfUse, { noun: N }>): ChangedItem[] => {
-    const items: readonly Shelf[N][number][] = shelf[use.noun as N];
-    const item = items.find(({ id }) => id === use.id);
-    return item ? [{ noun: use.noun, item: AFTER[use.noun as N](item, use, by) } as ChangedItem] : [];
-  };
-  return uses.flatMap((use) => changed(use));
 }

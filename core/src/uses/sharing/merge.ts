@@ -82,6 +82,8 @@ const OFFERED = 'a6d2f0f4-5f0e-4a52-9d0e-3c1f6a5b7e21';
 /** What says which thing it is, what is offered on it, or follows from other fields: it is not offered itself. */
 const NOT_OFFERED = ['id', 'offers', 'settledAs'];
 
+const isOffered = (key: string): boolean => key !== '' && !NOT_OFFERED.includes(key);
+
 /** A thing that two devices may work on at once. */
 export interface Shared {
   offers?: Offers | undefined;
@@ -98,11 +100,39 @@ export function mergeThree<T extends Shared>(three: Three<T>, who: Pick<Offer, '
   const merged = mergeValue(three, [], clashes) as T;
   const offers = clashes.flatMap(({ keys, mine }): [string, Offer][] => {
     const at = keys.join('.');
-    if (NOT_OFFERED.includes(keys[0] ?? '') || at === '') return [];
+    if (!isOffered(keys[0] ?? '')) return [];
     const value = mine === undefined ? {} : { value: mine };
     return [[v5(`${at}\n${JSON.stringify(mine)}`, OFFERED), { at, ...value, ...who }]];
   });
   return offers.length === 0
     ? merged
     : { ...merged, offers: { ...merged.offers, ...Object.fromEntries(offers) } };
+}
+
+/** All that was changed here, part by part, offered on top of what stands there. */
+function offeredWhole<T extends Shared & object>(
+  { base, mine, theirs }: Three<T>,
+  who: Pick<Offer, 'by' | 'when'>,
+): T {
+  const keys = Object.keys(mine).filter(isOffered) as (keyof T & string)[];
+  const changed = keys.filter((key) => !isEqual(mine[key], base[key]));
+  // Written and read, since what is offered is kept as JSON.
+  const offers = changed.map((key) => [
+    `${key} of ${who.when}`.slice(0, 40),
+    { at: key, value: JSON.parse(JSON.stringify(mine[key])), ...who },
+  ]);
+  return { ...theirs, offers: { ...theirs.offers, ...Object.fromEntries(offers) } };
+}
+
+/**
+ * What two devices made of one thing, put together. Where fields that fit on either side do not fit together, theirs
+ * stays as a whole and the parts of mine are offered.
+ */
+export function mergeFitting<T extends Shared & object>(
+  three: Three<T>,
+  who: Pick<Offer, 'by' | 'when'>,
+  fits: (thing: T) => boolean,
+): T {
+  const merged = mergeThree(three, who);
+  return fits(merged) ? merged : offeredWhole(three, who);
 }

@@ -121,7 +121,8 @@ const FIELDS = ['a', 'b', 'c'];
 
 /** Three devices and the shop's computer, with messages on their way that may come late, twice, or never. */
 class Shop {
-  kept: KeptAt<Thing> = { rev: 1, value: { fields: {} }, taken: {} };
+  kept: KeptAt<Thing> = { rev: 1, value: { fields: {} } };
+  taken = new Set<string>();
   devices: Replica<Thing>[] = DEVICES.map(() => replicaOf(this.kept));
   asked: Sending<Thing>[] = [];
   answers: { device: number; to: string; kept: KeptAt<Thing> }[] = [];
@@ -174,7 +175,8 @@ class Shop {
     const sent = this.asked[nth % Math.max(1, this.asked.length)];
     if (!sent) return;
     if (!again) this.asked.splice(this.asked.indexOf(sent), 1);
-    this.kept = received(this.kept, sent, mergeBy(sent.device));
+    if (!this.taken.has(sent.id)) this.kept = received(this.kept, sent, mergeBy(sent.device));
+    this.taken.add(sent.id);
     this.answers.push({ device: DEVICES.indexOf(sent.device), to: sent.id, kept: this.kept });
     this.news.push(this.kept);
   }

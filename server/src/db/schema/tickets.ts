@@ -6,8 +6,6 @@ export const tickets = sqliteTable('tickets', {
   ticket: text({ mode: 'json' }).$type<Ticket>().notNull(),
   /** Counts the saves; a save must name the one it builds on. */
   rev: integer().notNull(),
-  /** The last sending that was taken of each device: none is taken twice. */
-  taken: text({ mode: 'json' }).$type<Record<string, string>>().notNull().default({}),
   updatedAt: text().notNull(),
   deletedAt: text(),
 });

@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import { PLANNER_VERSION, type Shelf, ShelfUseSchema, shelfAfter } from '@zt/core';
+import { PLANNER_VERSION, type Shelf, ShelfUseSchema } from '@zt/core';
 import { exampleA, SAMPLE_SHELF, sheet } from '@zt/core/testing/samples';
+import { shelfAfter } from '@zt/core/uses/ledger/pieceMoves';
 import { openStore } from '../../db/client';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
@@ -12,7 +13,7 @@ let shop: TestApp;
 beforeEach(async () => {
   shop = await openTestApp();
   for (const noun of ['machines', 'hoops', 'materials', 'threads'] as const)
-    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+    for (const item of SAMPLE_SHELF[noun]) await shop.putItem(noun, item);
   await shop.put(`/api/tickets/${exampleA().id}`, { ticket: exampleA(), rev: 0 });
 });
 afterEach(() => shop.close());
@@ -65,7 +66,7 @@ describe('a logged piece and the shelf', () => {
 
   it('leaves what was taken off the shelf in between where it is', async () => {
     await log();
-    await shop.remove('/api/shelf/materials/material-0');
+    await shop.takeOff('materials', 'material-0');
     expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
     expect((await shelfNow()).materials.some((m) => m.id === 'material-0')).toBe(false);
   });

@@ -59,12 +59,12 @@ export function logbookRoutes({ store, now }: Context) {
     .openapi(add, async (c) => {
       const { id, ticket } = c.req.valid('json');
       const loggedAt = now();
-      await store.write(async (tx) => {
+      const logged = await store.write(async (tx) => {
         if (!(await findTicket(tx, ticket.id)))
           throw new ApiError(404, 'not-found', 'Save the ticket before logging it: nothing was logged.');
-        await logPiece(tx, { id, loggedAt, ticket });
+        return logPiece(tx, { id, loggedAt, ticket });
       });
-      return c.json({ id, loggedAt }, 201);
+      return c.json(logged, 201);
     })
     .openapi(remove, async (c) => {
       if (!(await store.write((tx) => takeBack(tx, c.req.valid('param').id, now())))) throw notFound('entry');

@@ -2,18 +2,17 @@ import {
   asUsed,
   frozenPlan,
   type LogEntry,
+  type Logged,
   type LogPiece,
   planTicket,
-  shelfAfter,
   shelfUseOf,
   type Ticket,
 } from '@zt/core';
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull, or } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
-import { readShelf } from '../shelf/reader';
-import { putItem } from '../shelf/writer';
+import { moveUses } from '../shelf/writer';
 import { readShop } from '../shop';
 import { rowOf } from './map';
 import { takenOf } from './reader';
@@ -38,22 +37,38 @@ const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
 const isUsedOtherwise = ({ log: { used } }: Ticket): boolean =>
   Object.values(used).some((what) => what !== null);
 
+/** The entry that a ticket ended in, or that has this id; null while there is none. */
+async function loggedOf(tx: Transaction, entry: { id: string; ticketId: string }): Promise<Logged | null> {
+  const [row] = await tx
+    .select({ id: logEntries.id, loggedAt: logEntries.loggedAt })
+    .from(logEntries)
+    .where(
+      and(
+        or(eq(logEntries.ticketId, entry.ticketId), eq(logEntries.id, entry.id)),
+        isNull(logEntries.deletedAt),
+      ),
+    );
+  return row ?? null;
+}
+
 /**
- * Keeps a finished piece with its plan, and takes off the shelf what it really used; an entry that is kept already
- * takes nothing more.
+ * Keeps a finished piece with its plan, and takes off the shelf what it really used. A ticket that is logged already,
+ * here or on another device, takes nothing more: its entry is returned as it is.
  */
 export async function logPiece(
   tx: Transaction,
   { id, loggedAt, ticket }: LogPiece & Pick<LogEntry, 'loggedAt'>,
-): Promise<void> {
-  if (await isKept(tx, id)) return;
+): Promise<Logged> {
+  const before = await loggedOf(tx, { id, ticketId: ticket.id });
+  if (before) return before;
   const { shelf, rules } = await readShop(tx);
   const plan = planTicket(ticket, shelf, rules);
   const used = isUsedOtherwise(ticket) ? planTicket(asUsed(ticket), shelf, rules) : plan;
   const taken = shelfUseOf(used, shelf, rules);
   await addEntry(tx, { id, loggedAt, ticket, plan: frozenPlan(plan), log: ticket.log });
   await tx.update(logEntries).set({ taken }).where(eq(logEntries.id, id));
-  for (const { noun, item } of shelfAfter(taken, shelf, 1)) await putItem(tx, noun, item);
+  await moveUses(tx, taken, { entryId: id, by: 1, now: loggedAt });
+  return { id, loggedAt };
 }
 
 /** Takes an entry back, for undo, and gives the shelf what it took. Returns whether there was one. */
@@ -64,8 +79,6 @@ export async function takeBack(tx: Transaction, id: string, deletedAt: string): 
     .set({ deletedAt })
     .where(eq(logEntries.id, id))
     .returning({ taken: textOf(logEntries.taken) });
-  const shelf = await readShelf(tx);
-  for (const { noun, item } of shelfAfter(takenOf(row?.taken ?? '[]'), shelf, -1))
-    await putItem(tx, noun, item);
+  await moveUses(tx, takenOf(row?.taken ?? '[]'), { entryId: id, by: -1, now: deletedAt });
   return true;
 }

@@ -56,7 +56,7 @@ describe('paper', () => {
 
   it('draws the path of the needle in its hoop', async () => {
     const id = await kept();
-    await shop.put('/api/shelf/hoops/hoop-100x100', SAMPLE_SHELF.hoops[1]);
+    await shop.putItem('hoops', SAMPLE_SHELF.hoops[1]);
     const trace = await (await shop.get(`/api/paper/${id}/trace.svg`)).text();
     expect(trace).toMatch(/^<svg [^>]*width="144mm" height="152mm"/);
     expect((await shop.get('/api/paper/no-such-ticket/trace.svg')).status).toBe(404);

@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
-import { HouseRulesSchema } from '@zt/core';
+import { HouseRulesSchema, SaveRulesSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, failures } from '../../errors';
@@ -15,17 +15,16 @@ const read = createRoute({
 const save = createRoute({
   method: 'put',
   path: '/',
-  summary: 'Save the house rules',
-  request: { body: body(HouseRulesSchema) },
+  summary: 'Save the house rules; put together with later saves if it is said what they were made from',
+  request: { body: body(SaveRulesSchema) },
   responses: { 200: answers(HouseRulesSchema, 'As saved'), 400: failures[400] },
 });
 
-export function rulesRoutes({ store }: Context) {
+export function rulesRoutes({ store, now }: Context) {
   return new OpenAPIHono({ defaultHook })
     .openapi(read, async (c) => c.json(await readRules(store.db), 200))
     .openapi(save, async (c) => {
-      const rules = c.req.valid('json');
-      await store.write((tx) => saveRules(tx, rules));
-      return c.json(rules, 200);
+      const save = c.req.valid('json');
+      return c.json(await store.write((tx) => saveRules(tx, save, now())), 200);
     });
 }

@@ -15,11 +15,11 @@ interface Row {
   now: string;
 }
 
-async function mendItem(tx: Transaction, { id }: Row): Promise<boolean> {
+async function mendItem(tx: Transaction, { id, now }: Row): Promise<boolean> {
   const row = await findShelfRow(tx, id);
   if (!row || row.kept.ok || !(row.noun in SHELF_ITEMS)) return false;
   const item = mendKept<Shelf[ShelfNoun][number]>(SHELF_ITEMS[row.noun] as never, row.kept.raw);
-  if (item) await putItem(tx, row.noun, item);
+  if (item) await putItem(tx, { noun: row.noun, item }, { sending: undefined, now, as: 'corrected' });
   return item !== null;
 }
 

@@ -15,7 +15,7 @@ describe('what the shop keeps for the next time', () => {
     const { piece } = exampleA();
     const { kind, fabricId, fabricChanges, colour, readings } = piece;
     const blank = { id: 'blank-our-tee', name: 'our tee', kind, fabricId, fabricChanges, colour, readings };
-    expect((await shop.put('/api/shelf/blanks/blank-our-tee', blank)).status).toBe(200);
+    expect((await shop.putItem('blanks', blank)).status).toBe(200);
     const own = {
       id: 'place-club',
       name: 'Our club chest',
@@ -25,12 +25,12 @@ describe('what the shop keeps for the next time', () => {
       atWidthMm: 520,
       school: null,
     };
-    expect((await shop.put('/api/shelf/placements/place-club', own)).status).toBe(200);
+    expect((await shop.putItem('placements', own)).status).toBe(200);
     const shelf = await (await shop.get('/api/shelf')).json();
     expect(shelf.blanks).toEqual([blank]);
     expect(shelf.placements).toEqual([own]);
-    const wrong = await shop.put('/api/shelf/placements/place-club', { ...own, atWidthMm: 0 });
-    expect([wrong.status, (await wrong.json()).issues[0].path]).toEqual([400, 'atWidthMm']);
+    const wrong = await shop.putItem('placements', { ...own, atWidthMm: 0 });
+    expect([wrong.status, (await wrong.json()).issues[0].path]).toEqual([400, 'put.0.item.atWidthMm']);
   });
 
   it('a placement of the shop’s own grows with the width it was made at', async () => {

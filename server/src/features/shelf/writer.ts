@@ -1,26 +1,132 @@
-import { SHELF_ITEMS, SHELF_ROOM, type ShelfNoun } from '@zt/core';
+import {
+  SHELF_ITEMS,
+  SHELF_ROOM,
+  type Shelf,
+  type ShelfChanges,
+  type ShelfNoun,
+  type ShelfUse,
+} from '@zt/core';
+import { type Amounts, amountsOf, type ItemOf, moved } from '@zt/core/uses/ledger/amounts';
+import { changeBy, undoing, withBobbin } from '@zt/core/uses/ledger/pieceMoves';
+import { type ItemChange, putTogether } from '@zt/core/uses/ledger/putTogether';
 import { and, count, eq, isNull } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
+import { readKept, textOf } from '../../db/kept';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { ApiError } from '../../errors';
+import { remember, type Sent, wasTaken, whoSent } from '../sending';
+import { amountsKept, keepMoves } from './ledger';
+
+type Item = Shelf[ShelfNoun][number];
+type Put = ItemChange & { noun: ShelfNoun };
+interface Changed {
+  noun: ShelfNoun;
+  item: Item;
+}
+
+interface KeptItem {
+  noun: ShelfNoun;
+  /** Null where it cannot be read. */
+  value: Item | null;
+  deletedAt: string | null;
+}
+
+async function keptItem(tx: Transaction, id: string): Promise<KeptItem | null> {
+  const [row] = await tx
+    .select({ noun: shelfItems.noun, item: textOf(shelfItems.item), deletedAt: shelfItems.deletedAt })
+    .from(shelfItems)
+    .where(eq(shelfItems.id, id));
+  if (!row) return null;
+  const read = row.noun in SHELF_ITEMS ? readKept<Item>(row.item, SHELF_ITEMS[row.noun]) : null;
+  return { ...row, value: read?.ok ? read.value : null };
+}
+
+/** What of its ledger an item stands on; the ledger itself where the item cannot be read. */
+const amountsHad = async (tx: Transaction, kept: KeptItem | null, id: string): Promise<Amounts> =>
+  kept?.value ? amountsOf(kept.noun, kept.value as never) : kept ? amountsKept(tx, id) : {};
+
+async function write(
+  tx: Transaction,
+  { noun, item, deletedAt }: { noun: ShelfNoun; item: Item; deletedAt: string | null },
+): Promise<Item> {
+  const parsed = SHELF_ITEMS[noun].parse(item);
+  const row = { id: item.id, noun, item: parsed, deletedAt };
+  await tx.insert(shelfItems).values(row).onConflictDoUpdate({ target: shelfItems.id, set: row });
+  return parsed;
+}
 
 /**
- * Puts an item on the shelf or changes it; one taken off before comes back. What is written passes the schema that
- * it is read with. An id stays with its noun.
+ * Puts an item on the shelf or changes it; one taken off before comes back. It is put together with what others made
+ * of it meanwhile, and its amounts move by what they were changed by. An id stays with its noun. Returns the item as
+ * it is kept.
  */
-export async function putItem(tx: Transaction, noun: ShelfNoun, item: { id: string }): Promise<void> {
-  const row = { id: item.id, noun, item: SHELF_ITEMS[noun].parse(item), deletedAt: null };
-  const [kept] = await tx
-    .select({ noun: shelfItems.noun })
-    .from(shelfItems)
-    .where(eq(shelfItems.id, item.id));
+export async function putItem(
+  tx: Transaction,
+  { noun, item, base }: Put,
+  sent: Sent & { as: 'bought' | 'corrected' },
+): Promise<Item> {
+  const kept = await keptItem(tx, item.id);
   if (kept && kept.noun !== noun)
     throw new ApiError(409, 'wrong-noun', `This id is one of the ${kept.noun}. Nothing was saved.`);
-  await tx.insert(shelfItems).values(row).onConflictDoUpdate({ target: shelfItems.id, set: row });
+  const who = whoSent(sent);
+  const before = { value: kept?.value ?? null, had: await amountsHad(tx, kept, item.id) } as never;
+  const { item: next, moves } = putTogether(noun, before, { item, base } as never, who);
+  const kind = kept ? sent.as : 'opening';
+  await keepMoves(tx, moves, { itemId: item.id, kind, entryId: null, at: sent.now, by: who.by });
+  return write(tx, { noun, item: next, deletedAt: null });
+}
+
+/** The items of a change that came before, as they are kept now. */
+async function asKept(tx: Transaction, put: readonly Put[]): Promise<Changed[]> {
+  const items: Changed[] = [];
+  for (const { noun, item } of put) items.push({ noun, item: (await keptItem(tx, item.id))?.value ?? item });
+  return items;
+}
+
+/**
+ * Makes every change in the transaction given, once however often it is sent; returns the items that were put, as they
+ * are kept.
+ */
+export async function changeShelf(
+  tx: Transaction,
+  { put = [], remove = [], as = 'corrected', sending }: ShelfChanges,
+  now: string,
+): Promise<Changed[]> {
+  const sent = { sending, now };
+  if (await wasTaken(tx, sent)) return asKept(tx, put as Put[]);
+  await remember(tx, sent);
+  const items: Changed[] = [];
+  for (const one of put as Put[])
+    items.push({ noun: one.noun, item: await putItem(tx, one, { ...sent, as }) });
+  for (const row of remove) await markItem(tx, row, now);
+  for (const noun of new Set(items.map((one) => one.noun))) await checkRoom(tx, noun);
+  return items;
+}
+
+/**
+ * Takes what a finished piece used off the shelf (`by` 1), or gives it back (`by` −1). An item that was taken off the
+ * shelf meanwhile stays off it.
+ */
+export async function moveUses(
+  tx: Transaction,
+  uses: readonly ShelfUse[],
+  { entryId, by, now }: { entryId: string; by: 1 | -1; now: string },
+): Promise<void> {
+  for (const use of uses) {
+    const kept = await keptItem(tx, use.id);
+    if (!kept?.value || kept.noun !== use.noun) continue;
+    const { noun, deletedAt } = kept;
+    const change = by === 1 ? changeBy(use) : undoing(changeBy(use));
+    const had = amountsOf(noun, kept.value as never);
+    const { item, moves } = moved(noun, withBobbin<ItemOf>(kept.value, use, by) as never, { had, change });
+    await write(tx, { noun, item, deletedAt });
+    const kind = by === 1 ? ('used' as const) : ('given-back' as const);
+    await keepMoves(tx, moves, { itemId: use.id, kind, entryId, at: now, by: '' });
+  }
 }
 
 /** Refuses the transaction when the shelf then holds more of a noun than there is room for. */
-export async function checkRoom(tx: Transaction, noun: ShelfNoun): Promise<void> {
+async function checkRoom(tx: Transaction, noun: ShelfNoun): Promise<void> {
   const [row] = await tx
     .select({ there: count() })
     .from(shelfItems)
@@ -29,16 +135,14 @@ export async function checkRoom(tx: Transaction, noun: ShelfNoun): Promise<void>
     throw new ApiError(400, 'too-many', `The shelf holds ${SHELF_ROOM[noun]} ${noun}. Nothing was changed.`);
 }
 
-/** Takes one of a noun off the shelf, or puts it back (`null`). Returns whether there was one. */
-export async function markItem(
+/** Takes one of a noun off the shelf; one that is not there stays away. */
+async function markItem(
   tx: Transaction,
   { noun, id }: { noun: ShelfNoun; id: string },
-  deletedAt: string | null,
-): Promise<boolean> {
-  const changed = await tx
+  deletedAt: string,
+): Promise<void> {
+  await tx
     .update(shelfItems)
     .set({ deletedAt })
-    .where(and(eq(shelfItems.id, id), eq(shelfItems.noun, noun)))
-    .returning({ id: shelfItems.id });
-  return changed.length > 0;
+    .where(and(eq(shelfItems.id, id), eq(shelfItems.noun, noun)));
 }

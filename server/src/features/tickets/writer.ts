@@ -4,13 +4,14 @@ import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';
 import { tickets } from '../../db/schema/tickets';
+import { remember, wasTaken, whoSent } from '../sending';
 import { findTicket } from './reader';
 
 export type SaveResult =
   | { ok: true; rev: number; onBench: boolean; ticket: Ticket }
   | { ok: false; code: 'conflict'; rev: number };
 
-const NOTHING_YET = { rev: 0, deletedAt: null, taken: {} };
+const NOTHING_YET = { rev: 0, deletedAt: null };
 
 /** What is kept of a ticket and could be read; what is sent counts where nothing is, or it cannot be. */
 async function keptAt(
@@ -18,7 +19,7 @@ async function keptAt(
   { ticket, rev }: SaveTicket,
 ): Promise<KeptAt<Ticket> & { deletedAt: string | null; isRead: boolean }> {
   const [row] = await tx
-    .select({ rev: tickets.rev, deletedAt: tickets.deletedAt, taken: tickets.taken })
+    .select({ rev: tickets.rev, deletedAt: tickets.deletedAt })
     .from(tickets)
     .where(eq(tickets.id, ticket.id));
   const kept = row ?? NOTHING_YET;
@@ -35,26 +36,17 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
   const { ticket, rev, base, sending } = save;
   const kept = await keptAt(tx, save);
   const onBench = kept.deletedAt === null;
-  const isKnown = sending !== undefined && kept.taken[sending.device] === sending.id;
-  if (kept.isRead && isEqual(kept.value, ticket))
-    return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
-  if (!isKnown && kept.rev !== rev && !base) return { ok: false, code: 'conflict', rev: kept.rev };
-  const who = { by: sending?.name ?? 'another device', when: now };
-  const sent = {
-    id: sending?.id ?? '',
-    device: sending?.device ?? '',
-    rev,
-    base: base ?? ticket,
-    value: ticket,
-  };
-  const after = received(kept, sent, (three) => mergeTickets(three, who));
-  if (after.rev === kept.rev) return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
-  const taken = sending ? after.taken : kept.taken;
+  const sent = { sending, now };
+  const isJustSo = kept.isRead && isEqual(kept.value, ticket);
+  if (isJustSo || (await wasTaken(tx, sent))) return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
+  if (kept.rev !== rev && !base) return { ok: false, code: 'conflict', rev: kept.rev };
+  await remember(tx, sent);
+  const made = { rev, base: base ?? ticket, value: ticket };
+  const after = received(kept, made, (three) => mergeTickets(three, whoSent(sent)));
   const row = {
     id: ticket.id,
     ticket: after.value,
     rev: after.rev,
-    taken,
     updatedAt: now,
     deletedAt: kept.deletedAt,
   };

@@ -1,0 +1,53 @@
+import type { HouseRules, Shelf, ShelfChanges, ShelfNoun, Ticket } from '@zt/core';
+import { v7 } from 'uuid';
+import { thisDevice } from '../services/device';
+import { type Queued, queued, type Requests } from './queue';
+import { selectRules, selectShelf } from './shopNow';
+import type { AppThunk } from './store';
+
+type Item<N extends ShelfNoun> = Shelf[N][number];
+type Put = NonNullable<ShelfChanges['put']>[number];
+
+function ofThisDevice() {
+  const { id: device, name } = thisDevice();
+  return { id: v7(), device, name };
+}
+
+/** Done here at once, and sent when it can be. */
+function queue<E extends keyof Requests>(endpoint: E, arg: Requests[E]): AppThunk {
+  return (dispatch) =>
+    void dispatch(queued({ id: v7(), endpoint, arg, tried: false, refused: null } as Queued));
+}
+
+/** Changes the shelf: all of it counts from what is on it now. */
+export const changeShelf =
+  ({ put = [], remove = [], as = 'corrected' }: Omit<ShelfChanges, 'sending'>): AppThunk =>
+  (dispatch, getState) => {
+    const shelf = selectShelf(getState());
+    const withBase = put.map((one) => {
+      const base = (shelf[one.noun] as { id: string }[]).find(({ id }) => id === one.item.id);
+      return { ...one, base: one.base ?? base } as Put;
+    });
+    dispatch(queue('changeShelf', { put: withBase, remove, as, sending: ofThisDevice() }));
+  };
+
+export const putItem = <N extends ShelfNoun>(noun: N, item: Item<N>, as?: ShelfChanges['as']): AppThunk =>
+  changeShelf({ put: [{ noun, item } as unknown as Put], as });
+
+export const takeOffShelf = (noun: ShelfNoun, id: string): AppThunk =>
+  changeShelf({ remove: [{ noun, id }] });
+
+/** Puts back what was just taken off; it is as it was, whatever was used of it since. */
+export const putBackOnShelf = <N extends ShelfNoun>(noun: N, item: Item<N>): AppThunk =>
+  changeShelf({ put: [{ noun, item, base: item } as unknown as Put] });
+
+export const setRules =
+  (rules: HouseRules): AppThunk =>
+  (dispatch, getState) =>
+    dispatch(queue('saveRules', { rules, base: selectRules(getState()), sending: ofThisDevice() }));
+
+export const logPiece = (ticket: Ticket): AppThunk => queue('addEntry', { id: v7(), ticket });
+export const takeEntryBack = (id: string, ticketId: string): AppThunk =>
+  queue('removeEntry', { id, ticketId });
+export const takeTicketOff = (id: string): AppThunk => queue('removeTicket', id);
+export const putTicketBack = (id: string): AppThunk => queue('restoreTicket', id);

@@ -1,0 +1,91 @@
+import { createSelector } from '@reduxjs/toolkit';
+import {
+  DEFAULT_HOUSE_RULES,
+  EMPTY_SHELF,
+  type HouseRules,
+  HouseRulesSchema,
+  type KeptTicket,
+} from '@zt/core';
+import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
+import { mergeFitting } from '@zt/core/uses/sharing/merge';
+import { rulesApi } from '../services/rulesApi';
+import { shelfApi } from '../services/shelfApi';
+import { ticketsApi } from '../services/ticketsApi';
+import { openReplica } from './editor';
+import type { Queued } from './queue';
+import type { RootState } from './store';
+
+/** How a change stands: acknowledged, on its way, or waiting for the shop's computer to answer. */
+export type ShopSaveState = 'saved' | 'saving' | 'failed';
+
+const shelfAnswer = shelfApi.endpoints.shelf.select();
+const rulesAnswer = rulesApi.endpoints.rules.select();
+const ticketsAnswer = ticketsApi.endpoints.tickets.select();
+const selectWaiting = (state: RootState) => state.queue.waiting;
+
+/** The shelf with what was changed here and is not acknowledged yet. */
+export const selectShelf = createSelector(
+  [(state: RootState) => shelfAnswer(state).data ?? EMPTY_SHELF, selectWaiting],
+  (shelf, waiting) =>
+    waiting.reduce((now, one) => (one.endpoint === 'changeShelf' ? shelfWith(now, one.arg) : now), shelf),
+);
+
+const fits = (rules: HouseRules) => HouseRulesSchema.safeParse(rules).success;
+function rulesWith(theirs: HouseRules, one: Queued): HouseRules {
+  if (one.endpoint !== 'saveRules') return theirs;
+  const { rules: mine, base, sending } = one.arg;
+  return base ? mergeFitting({ base, mine, theirs }, { by: sending?.name ?? '', when: '' }, fits) : mine;
+}
+
+/** The house rules with what was changed here and is not acknowledged yet. */
+export const selectRules = createSelector(
+  [(state: RootState) => rulesAnswer(state).data ?? DEFAULT_HOUSE_RULES, selectWaiting],
+  (rules, waiting) => waiting.reduce(rulesWith, rules),
+);
+
+function benchWith(kept: readonly KeptTicket[], one: Queued): readonly KeptTicket[] {
+  if (one.endpoint === 'removeTicket') return kept.filter(({ ticket }) => ticket.id !== one.arg);
+  if (one.endpoint === 'addEntry')
+    return kept.map((k) => (k.ticket.id === one.arg.ticket.id ? { ...k, loggedAs: one.arg.id } : k));
+  if (one.endpoint === 'removeEntry')
+    return kept.map((k) => (k.ticket.id === one.arg.ticketId ? { ...k, loggedAs: null } : k));
+  return kept;
+}
+
+const selectUnsentTickets = createSelector(
+  [(state: RootState) => state.editor.waiting, (state: RootState) => state.editor],
+  (waiting, editor) => {
+    const open = openReplica(editor);
+    return open && editor.save !== 'saved' && !editor.offBench ? [...waiting, open] : waiting;
+  },
+);
+
+/** The tickets that are not taken off the bench, with what was done here and is not acknowledged yet. */
+export const selectBench = createSelector(
+  [(state: RootState) => ticketsAnswer(state).data, selectUnsentTickets, selectWaiting],
+  (answer, unsent, waiting) => {
+    const kept = (answer ?? []).map((k) => {
+      const own = unsent.find(({ value }) => value.id === k.ticket.id);
+      return own ? { ...k, ticket: own.value } : k;
+    });
+    const isNew = (id: string) => !kept.some(({ ticket }) => ticket.id === id);
+    const started = unsent
+      .filter(({ rev, value }) => rev === 0 && isNew(value.id))
+      .map(({ value: ticket, rev }) => ({ ticket, rev, updatedAt: '', loggedAs: null, onBench: true }));
+    return waiting.reduce(benchWith, [...kept, ...started] as readonly KeptTicket[]);
+  },
+);
+
+/** A ticket as this device has it: in the list of the bench as last heard, or never heard of anywhere else. */
+export function ticketHere(state: RootState, id: string): KeptTicket | null {
+  const listed = ticketsAnswer(state).data?.find(({ ticket }) => ticket.id === id);
+  const left = state.editor.waiting.find(({ value }) => value.id === id);
+  if (listed || !left) return listed ?? null;
+  return { ticket: left.base, rev: left.rev, updatedAt: '', loggedAs: null, onBench: true };
+}
+
+/** How the changes of the shelf, or of the rules, stand with the shop's computer. */
+export const saveStateOf =
+  (endpoint: 'changeShelf' | 'saveRules') =>
+  ({ queue }: RootState): ShopSaveState =>
+    queue.waiting.some((one) => one.endpoint === endpoint) ? (queue.offline ? 'failed' : 'saving') : 'saved';

@@ -1,0 +1,43 @@
+import type { z } from '@hono/zod-openapi';
+import type { SendingSchema } from '@zt/core';
+import type { Offer } from '@zt/core/model/offer';
+import { eq, lt } from 'drizzle-orm';
+import type { Transaction } from '../db/client';
+import { sendings } from '../db/schema/sendings';
+
+export type Sending = z.infer<typeof SendingSchema>;
+
+/** Who sends, and when it came here. */
+export interface Sent {
+  sending?: Sending | undefined;
+  now: string;
+}
+
+/** How somebody is called who did not say. */
+const SOMEBODY = 'another device';
+export const whoSent = ({ sending, now }: Sent): Pick<Offer, 'by' | 'when'> => ({
+  by: sending?.name ?? SOMEBODY,
+  when: now,
+});
+
+/** Whether this very sending was taken before: its answer did not get through, or two pages sent it. */
+export async function wasTaken(tx: Transaction, { sending }: Sent): Promise<boolean> {
+  if (!sending) return false;
+  const rows = await tx.select({ id: sendings.id }).from(sendings).where(eq(sendings.id, sending.id));
+  return rows.length > 0;
+}
+
+/** Remembers that a sending was taken; in the transaction that takes it. */
+export async function remember(tx: Transaction, { sending, now }: Sent): Promise<void> {
+  if (sending) await tx.insert(sendings).values({ id: sending.id, at: now }).onConflictDoNothing();
+}
+
+/** No device waits longer than this with what it has to send. */
+const REMEMBERED_DAYS = 400;
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/** Forgets sendings that nobody can send again. */
+export const forgetOldSendings = (tx: Transaction, now: string) =>
+  tx
+    .delete(sendings)
+    .where(lt(sendings.at, new Date(Date.parse(now) - REMEMBERED_DAYS * DAY_MS).toISOString()));
