@@ -187,7 +187,7 @@ test('a trace that meets a pin says by how much, and no longer when the pin is d
   await page.mouse.up();
   await expect(page.getByText(/The foot meets the pin/)).toHaveCount(0);
   const waiting = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'The needle’s path as SVG' }).click();
+  await page.getByRole('button', { name: 'The needle’s path as SVG' }).click();
   expect((await waiting).suggestedFilename()).toBe('trace.svg');
   await page.getByRole('button', { name: 'Take pin 1 off' }).click();
   await expect(page.getByTestId('trace')).toHaveText(/^Foot to ring/);

@@ -40,12 +40,13 @@ test('every sheet of a tiled template and of the ruler proves itself, on Letter 
 test('the sheet comes as SVG in millimetres and as a picture', async ({ page }) => {
   await page.goto('/ticket/demo-ticket-02/place');
   await page.getByRole('button', { name: 'Print at true size' }).click();
-  for (const [name, file] of [
-    ['Sheet as SVG', 'sheet.svg'],
-    ['Sheet as picture', 'sheet.png'],
+  for (const [role, name, file] of [
+    ['button', 'Sheet as SVG', 'sheet.svg'],
+    ['button', 'Template as SVG', 'template.svg'],
+    ['link', 'Sheet as picture', 'sheet.png'],
   ] as const) {
     const waiting = page.waitForEvent('download');
-    await page.getByRole('link', { name }).click();
+    await page.getByRole(role, { name }).click();
     expect((await waiting).suggestedFilename()).toBe(file);
   }
 });

@@ -29,7 +29,7 @@ export const bin = (name) => join(ROOT, 'node_modules/.bin', name);
 
 const SKIPPED = ['node_modules', 'dist', '.expo'];
 
-function filesUnder(path, skipped = SKIPPED) {
+export function filesUnder(path, skipped = SKIPPED) {
   if (!existsSync(path)) return [];
   if (statSync(path).isFile()) return [path];
   return readdirSync(path)
@@ -82,6 +82,7 @@ export function ensureWebApp() {
   onceFor('web', { reads: ['app', 'core/src', 'package-lock.json'], makes: 'app/dist/index.html' }, () => {
     console.log('Building the web app (about a minute).');
     run(bin('expo'), ['export', '-p', 'web'], { cwd: join(ROOT, 'app'), env: { CI: '1' } });
+    run('node', [join(ROOT, 'scripts/serviceWorker.mjs')]);
     for (const file of filesUnder(join(ROOT, 'app/dist'), []).filter((name) => PACKED.test(name))) pack(file);
   });
 }

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { ThemeProvider } from '../components/ui/elements';
 import { elementsTheme } from '../components/ui/elementsTheme';
+import { NewerAppBar } from '../shop/NewerAppBar';
 import { ShopGate } from '../shop/ShopGate';
 import { Waiting } from '../shop/Waiting';
 import { saveOnLeaving } from '../store/autosave';
@@ -14,14 +15,15 @@ import { FONT_FILES } from '../theme/fonts';
 import { usePalette } from '../theme/palette';
 
 export default function Layout() {
-  const [store] = useState(openedStore);
+  const [{ store, keepLast }] = useState(openedStore);
   const palette = usePalette();
   useFonts(FONT_FILES);
-  useEffect(() => saveOnLeaving(store.getState), [store]);
+  useEffect(() => saveOnLeaving(store.getState, keepLast), [store, keepLast]);
   useEffect(() => followChanges(store), [store]);
   return (
     <Provider store={store}>
       <ThemeProvider theme={elementsTheme(palette)}>
+        <NewerAppBar />
         <Waiting />
         <ShopGate>
           <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />

@@ -2,7 +2,10 @@ import { type DisplayUnits, formatLength, type ShoppingUnit } from '@zt/core';
 
 /** Figures that have no place in a phrase: one digit after the point, and metres off a roll to the centimetre. */
 export const oneDigit = (value: number): string => String(Math.round(value * 10) / 10);
-export const metres = (m: number): string => `${Math.round(m * 100) / 100} m`;
+export const metres = (m: number): string => `${hundredth(m)} m`;
+
+/** An amount in a field, to the hundredth. */
+export const hundredth = (value: number): number => Math.round(value * 100) / 100;
 
 /** So much of a supply, in what it is counted in: "1 needle", "0.6 cans", "14 m". */
 export function amount(value: number, unit: ShoppingUnit): string {

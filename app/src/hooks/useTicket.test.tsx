@@ -4,7 +4,7 @@ import { type Change, newTicket, type Plan, STAGES, type Ticket } from '@zt/core
 import { useEffect } from 'react';
 import { Provider } from 'react-redux';
 import { ticketChanged, ticketNamed, ticketOpened, triedOut } from '../store/editor';
-import { rootReducer } from '../store/store';
+import { rootReducer } from '../store/state';
 import { OpenTicketProvider, TriedOut, usePlan, useTicket } from './useTicket';
 
 /** A store that saves nothing. */

@@ -4,13 +4,24 @@ import { Row } from '../components/ui/Row';
 import { Txt } from '../components/ui/Txt';
 import { type Queued, refusalSettled } from '../store/queue';
 import { allUnsent } from '../store/send';
-import { type RootState, useAppDispatch, useAppSelector } from '../store/store';
+import type { RootState } from '../store/state';
+import { useAppDispatch, useAppSelector } from '../store/store';
 
 /** How many things are done on this device and not acknowledged, while the shop's computer does not answer. */
 const waitingCount = ({ editor, queue }: RootState): number =>
-  queue.offline
+  queue.offline || !queue.heard
     ? allUnsent(editor).length + queue.waiting.filter(({ refused }) => refused === null).length
     : 0;
+const isHeard = ({ queue }: RootState): boolean => queue.heard;
+
+const AS_LAST_HEARD = 'The shop’s computer does not answer: you see it all as it was last heard.';
+
+function inWords(count: number): string {
+  if (count === 0) return 'What you change is kept on this device until it does.';
+  return count === 1
+    ? 'One change waits for the shop’s computer. It is kept on this device.'
+    : `${count} changes wait for the shop’s computer. They are kept on this device.`;
+}
 
 const WHAT: Record<Queued['endpoint'], string> = {
   changeShelf: 'A change of the shelf',
@@ -46,16 +57,14 @@ function NotTakenThere() {
 /** Says on every page, quietly, what waits for the shop’s computer while it does not answer. */
 export function Waiting() {
   const count = useAppSelector(waitingCount);
-  const what =
-    count === 1
-      ? 'One change waits for the shop’s computer. It is'
-      : `${count} changes wait for the shop’s computer. They are`;
+  const heard = useAppSelector(isHeard);
   return (
     <>
       <NotTakenThere />
-      {count === 0 ? null : (
+      {count === 0 && heard ? null : (
         <Callout tone="tape" role="status" gap={0}>
-          <Txt as="small">{`${what} kept on this device.`}</Txt>
+          {heard ? null : <Txt as="small">{AS_LAST_HEARD}</Txt>}
+          <Txt as="small">{inWords(count)}</Txt>
         </Callout>
       )}
     </>

@@ -77,6 +77,8 @@ afterEach(async () => {
     await until(() => ['saved', 'refused'].includes(store.getState().editor.save));
     await until(() => store.getState().editor.waiting.every(({ refused }) => refused.length > 0));
   }
+  // The store tells its last changes with the next frame.
+  await pause(100);
 }, 30_000);
 
 function openStore() {

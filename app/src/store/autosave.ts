@@ -16,7 +16,7 @@ import {
 import { openOutbox } from './outbox';
 import { queued, queueFound, refusalSettled, sendFailed } from './queue';
 import { allUnsent, nextUnsaved, sendNext, ticketSending } from './send';
-import type { AppStore, RootState } from './store';
+import type { RootState } from './state';
 
 /** Rest after the last change before it is saved, ms. */
 const QUIET_MS = 350;
@@ -67,7 +67,10 @@ export function createAutosave() {
 }
 
 /** Puts every change into the outbox before it is sent, and takes it out once it is acknowledged. */
-export function keepOutbox(store: Pick<AppStore, 'getState' | 'subscribe'>) {
+export function keepOutbox(store: {
+  getState: () => RootState;
+  subscribe: (seen: () => void) => () => void;
+}) {
   const outbox = openOutbox();
   let last: Pick<RootState, 'editor' | 'queue'> | null = null;
   const keep = () => {
@@ -76,7 +79,11 @@ export function keepOutbox(store: Pick<AppStore, 'getState' | 'subscribe'>) {
     last = { editor, queue };
     void outbox.keep({ tickets: allUnsent(editor), queue: queue.waiting });
   };
-  return { found: outbox.read(), begin: () => store.subscribe(keep) };
+  const keepLast = () => {
+    const { editor, queue } = store.getState();
+    outbox.keepLast({ tickets: allUnsent(editor), queue: queue.waiting });
+  };
+  return { found: outbox.read(), begin: () => store.subscribe(keep), keepLast };
 }
 
 /** Leaves the field in the hand, so that what it reads is taken. */
@@ -93,10 +100,11 @@ const sendLast = (method: 'PUT' | 'POST', path: string, body: unknown) =>
     keepalive: true,
   }).catch(() => undefined);
 
-/** Sends what is not saved yet when the page is closed. */
-export function saveOnLeaving(getState: () => RootState): () => void {
+/** Keeps and sends what is not saved yet when the page is closed. */
+export function saveOnLeaving(getState: () => RootState, keepLast: () => void): () => void {
   const leave = () => {
     leaveField();
+    keepLast();
     const { editor, queue } = getState();
     const next = nextUnsaved(editor);
     if (next) {

@@ -3,6 +3,7 @@ import { api } from '../services/api';
 import { thisDevice } from '../services/device';
 import { ticketsApi } from '../services/ticketsApi';
 import { ticketHeard } from './editor';
+import { hearingChanged } from './queue';
 import type { AppStore } from './store';
 
 const ChangeSchema = z.object({
@@ -19,16 +20,26 @@ async function hearTicket({ dispatch }: AppStore, id: string) {
   if (data) dispatch(ticketHeard(data));
 }
 
+/** A break that is over sooner is nothing to speak of, ms. */
+const LOST_MS = 3000;
+
 /** Follows what other devices change, as it happens, and after a break what was changed meanwhile. Returns its end. */
 export function followChanges(store: AppStore): () => void {
   if (!('EventSource' in globalThis)) return () => undefined;
   const source = new EventSource('/api/changes');
   let opened = false;
+  let lost: ReturnType<typeof setTimeout> | undefined;
+  source.addEventListener('error', () => {
+    lost ??= setTimeout(() => store.dispatch(hearingChanged(false)), LOST_MS);
+  });
   const hearOpen = () => {
     const { present } = store.getState().editor;
     if (present) void hearTicket(store, present.id);
   };
   source.addEventListener('open', () => {
+    clearTimeout(lost);
+    lost = undefined;
+    store.dispatch(hearingChanged(true));
     if (opened) {
       store.dispatch(api.util.invalidateTags(['tickets', 'shelf', 'rules', 'logbook']));
       hearOpen();
@@ -46,5 +57,8 @@ export function followChanges(store: AppStore): () => void {
       store.dispatch(api.util.invalidateTags(['logbook', 'tickets', 'shelf']));
     else store.dispatch(api.util.invalidateTags([change.noun]));
   });
-  return () => source.close();
+  return () => {
+    clearTimeout(lost);
+    source.close();
+  };
 }

@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { applyMend, makePlanner, type Plan, stageStates, type Ticket } from '@zt/core';
 import { selectRules, selectShelf } from './shopNow';
-import type { RootState } from './store';
+import type { RootState } from './state';
 
 /** The ticket that is being worked on. */
 export function selectTicket(state: RootState): Ticket {

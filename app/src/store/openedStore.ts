@@ -7,7 +7,7 @@ import { queueFound } from './queue';
 import { type AppStore, makeStore } from './store';
 
 /** The store of a page, with the shop on its way before anything is drawn, and what waited on this device in it. */
-export function openedStore(): AppStore {
+export function openedStore(): { store: AppStore; keepLast: () => void } {
   const store = makeStore();
   void store.dispatch(shelfApi.endpoints.shelf.initiate());
   void store.dispatch(rulesApi.endpoints.rules.initiate());
@@ -20,5 +20,5 @@ export function openedStore(): AppStore {
       if (queue.length > 0) store.dispatch(queueFound([...queue]));
       outbox.begin();
     });
-  return store;
+  return { store, keepLast: outbox.keepLast };
 }

@@ -16,21 +16,51 @@ export interface Outbox {
   read: () => Promise<Unsent>;
   /** Keeps just this; each call is carried out whole, after the one before. */
   keep: (unsent: Unsent) => Promise<void>;
+  /** Keeps what a page has in hand as it is left: at once, since nothing else of it is carried to its end. */
+  keepLast: (unsent: Unsent) => void;
 }
 
 export const NOTHING_UNSENT: Unsent = { tickets: [], queue: [] };
 type Row = Replica<Ticket> | Queued;
 const isQueued = (row: Row): row is Queued => 'endpoint' in row;
 
+/** Under this name pages that were left keep their last rows, until the next page has put them into the outbox. */
+const LAST = 'outbox-last';
+
+function lastRows(): [string, Row][] {
+  try {
+    return JSON.parse(localStorage.getItem(LAST) ?? '[]');
+  } catch {
+    return [];
+  }
+}
+
+/** Where the browser keeps no more, what was kept before a moment ago still stands. */
+function keepRows(rows: [string, Row][]): void {
+  try {
+    localStorage.setItem(LAST, JSON.stringify([...new Map([...lastRows(), ...rows])]));
+  } catch {}
+}
+
+function forgetLast(): void {
+  try {
+    localStorage.removeItem(LAST);
+  } catch {}
+}
+
 /** The outbox in the browser's own database; one that keeps nothing where there is none. */
 export function openOutbox(): Outbox {
-  if (!('indexedDB' in globalThis)) return { read: async () => NOTHING_UNSENT, keep: async () => undefined };
+  if (!('indexedDB' in globalThis))
+    return { read: async () => NOTHING_UNSENT, keep: async () => undefined, keepLast: () => undefined };
   const store: UseStore = createStore('zealous-thimble', 'outbox');
   const turn = new Mutex();
   /** Each page keeps its own: two pages may have one ticket in hand. What a page left behind, the next one sends. */
   const keyOf = (row: Row) => `${thisDevice().id} ${isQueued(row) ? row.id : row.value.id}`;
   let held = new Map<string, Row>();
   const read = async () => {
+    const last = lastRows();
+    if (last.length > 0) await setMany(last, store);
+    forgetLast();
     held = new Map(await entries<string, Row>(store));
     const rows = [...held.values()];
     return {
@@ -48,5 +78,9 @@ export function openOutbox(): Outbox {
       if (gone.length > 0) await delMany(gone, store);
       held = now;
     });
-  return { read, keep };
+  const keepLast = ({ tickets, queue }: Unsent) => {
+    const rows = [...tickets, ...queue];
+    if (rows.length > 0) keepRows(rows.map((row) => [keyOf(row), row]));
+  };
+  return { read, keep, keepLast };
 }

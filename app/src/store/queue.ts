@@ -29,6 +29,8 @@ export interface QueueState {
   waiting: Queued[];
   /** Whether the last sending, of a ticket or of something here, did not get through. */
   offline: boolean;
+  /** Whether what others change is heard: the shop's computer is there. */
+  heard: boolean;
 }
 
 /** The one item that a change of the shelf puts; null where it does more. */
@@ -57,7 +59,7 @@ const undoes = (before: Queued, next: Queued): boolean =>
 
 const queue = createSlice({
   name: 'queue',
-  initialState: { waiting: [], offline: false } as QueueState,
+  initialState: { waiting: [], offline: false, heard: true } as QueueState,
   reducers: {
     queued: (state, { payload }: PayloadAction<Queued>) => {
       const waiting = state.waiting as Queued[];
@@ -90,6 +92,9 @@ const queue = createSlice({
       state.offline = false;
       for (const one of state.waiting) if (one.id === payload.id) one.refused = payload.why;
     },
+    hearingChanged: (state, { payload }: PayloadAction<boolean>) => {
+      state.heard = payload;
+    },
     /** Somebody has read that it is not taken: it is sent once more, or let go. */
     refusalSettled: (state, { payload }: PayloadAction<{ id: string; again: boolean }>) => {
       if (payload.again) for (const one of state.waiting) if (one.id === payload.id) one.refused = null;
@@ -106,8 +111,16 @@ const queue = createSlice({
   },
 });
 
-export const { queued, queueFound, sendStarted, sent, sendFailed, sendRefused, refusalSettled } =
-  queue.actions;
+export const {
+  queued,
+  queueFound,
+  sendStarted,
+  sent,
+  sendFailed,
+  sendRefused,
+  hearingChanged,
+  refusalSettled,
+} = queue.actions;
 export const queueReducer = queue.reducer;
 
 /** What is sent next; null when nothing waits that the shop's computer may take. */

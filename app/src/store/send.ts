@@ -9,7 +9,7 @@ import { shelfApi } from '../services/shelfApi';
 import { ticketsApi } from '../services/ticketsApi';
 import { type EditorState, openReplica, saveDone, saveFailed, saveRefused, saveStarted } from './editor';
 import { nextQueued, type Queued, type Requests, sendRefused, sendStarted, sent } from './queue';
-import type { AppThunk } from './store';
+import type { AppThunk } from './state';
 
 const statusOf = (error: unknown): unknown => (error as { status?: unknown } | undefined)?.status;
 

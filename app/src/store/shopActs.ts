@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { thisDevice } from '../services/device';
 import { type Queued, queued, type Requests } from './queue';
 import { selectRules, selectShelf } from './shopNow';
-import type { AppThunk } from './store';
+import type { AppThunk } from './state';
 
 type Item<N extends ShelfNoun> = Shelf[N][number];
 type Put = NonNullable<ShelfChanges['put']>[number];

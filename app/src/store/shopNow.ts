@@ -13,7 +13,7 @@ import { shelfApi } from '../services/shelfApi';
 import { ticketsApi } from '../services/ticketsApi';
 import { openReplica } from './editor';
 import type { Queued } from './queue';
-import type { RootState } from './store';
+import type { RootState } from './state';
 
 /** How a change stands: acknowledged, on its way, or waiting for the shop's computer to answer. */
 export type ShopSaveState = 'saved' | 'saving' | 'failed';

@@ -30,6 +30,7 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
+import { OffersOn } from '../../shop/OffersOn';
 import { useShop } from '../../shop/useShop';
 import { Backups } from './Backups';
 import { Beliefs } from './Beliefs';
@@ -136,6 +137,7 @@ export function RulesScreen() {
         subtitle="Where practitioners disagree, your shop decides"
         aside={<SaveWord state={rulesSave} />}
       >
+        <OffersOn thing={rules} schema={HouseRulesSchema} onThing={put} />
         <Choice
           label="Lengths shown in"
           options={[

@@ -1,4 +1,5 @@
 import { type DisplayUnits, type Material, STABILIZERS, TOPPERS } from '@zt/core';
+import { hundredth } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
@@ -43,7 +44,7 @@ export function MaterialForm({ material, units, onMaterial }: MaterialFormProps)
       <NumberField
         label="metres left"
         at="metresLeft"
-        value={material.metresLeft}
+        value={hundredth(material.metresLeft)}
         onNumber={(metresLeft) => onMaterial({ ...material, metresLeft })}
       />
       <LooseEditor

@@ -12,12 +12,14 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
+import { OffersOn } from '../../shop/OffersOn';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { putBackOnShelf, putItem, takeOffShelf } from '../../store/shopActs';
 import { saveStateOf } from '../../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ItemRow } from './ItemRow';
+import { Ledger } from './Ledger';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
 import { ShoppingList } from './ShoppingList';
 
@@ -41,6 +43,14 @@ interface NounListProps<N extends ShelfNoun> {
   onTakeOff: (removed: Removed) => void;
 }
 
+/** Of which nouns amounts are counted. */
+const IS_COUNTED: Partial<Record<ShelfNoun, boolean>> = {
+  materials: true,
+  threads: true,
+  supplies: true,
+  machines: true,
+};
+
 /** The form of one item: what is typed past its bounds stays with the item, and is not used. */
 function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N][number] }) {
   const { shelf, rules, units } = useShop();
@@ -53,7 +63,9 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
   });
   return (
     <FieldsContext.Provider value={fields}>
+      <OffersOn thing={item} schema={SHELF_ITEMS[noun]} onThing={put} />
       {NOUN_VIEWS[noun].form(item, put, { shelf, rules, units })}
+      {IS_COUNTED[noun] ? <Ledger noun={noun} item={item} /> : null}
       {refused ? (
         <Txt tone="madder" live>
           {refused}
@@ -97,6 +109,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
           detail={[
             view.detail(item, units),
             ...notRead(item),
+            ...(Object.keys(item.offers ?? {}).length > 0 ? ['changed on two devices: say which'] : []),
             ...(NAMED_ONCE.includes(noun) && isNameTaken(items, item) ? ['another has this name'] : []),
           ].join('; ')}
           aside={view.aside?.(item)}

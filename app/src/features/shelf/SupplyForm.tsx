@@ -1,4 +1,5 @@
 import { type Machine, SUPPLIES, SUPPLY_TYPES, type Supply } from '@zt/core';
+import { hundredth } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
@@ -35,7 +36,7 @@ export function SupplyForm({ supply, machines, onSupply }: SupplyFormProps) {
       <NumberField
         label={`${unit === 'm' ? 'metres' : unit} left`}
         at="left"
-        value={supply.left}
+        value={hundredth(supply.left)}
         onNumber={(left) => onSupply({ ...supply, left })}
       />
       <Choice

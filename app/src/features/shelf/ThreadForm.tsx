@@ -1,4 +1,5 @@
 import type { Thread } from '@zt/core';
+import { hundredth } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
@@ -39,7 +40,7 @@ export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (th
         label="metres left"
         hint={thread.metresLeft === null ? 'Empty: not counted, and never called nearly gone.' : undefined}
         at="metresLeft"
-        value={thread.metresLeft}
+        value={thread.metresLeft === null ? null : hundredth(thread.metresLeft)}
         onNumber={(metresLeft) => onThread({ ...thread, metresLeft })}
       />
     </Stack>

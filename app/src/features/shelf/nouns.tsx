@@ -125,7 +125,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     },
     above: () => <ThreadFiles />,
     detail: (t) =>
-      `${t.weight} wt ${t.fibre}, ${t.metresLeft === null ? 'metres not counted' : `${t.metresLeft} m`}`,
+      `${t.weight} wt ${t.fibre}, ${t.metresLeft === null ? 'metres not counted' : metres(t.metresLeft)}`,
     aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
     form: (thread, save) => <ThreadForm thread={thread} onThread={save} />,
   },

@@ -5,7 +5,8 @@ import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { useLoggedAs, usePlan, useTicket } from '../../hooks/useTicket';
 import { logPiece, takeEntryBack } from '../../store/shopActs';
-import { type RootState, useAppDispatch, useAppSelector } from '../../store/store';
+import type { RootState } from '../../store/state';
+import { useAppDispatch, useAppSelector } from '../../store/store';
 
 /** Why a ticket cannot be logged yet, or null. */
 function useWhyNotLogged(): string | null {

@@ -1,18 +1,18 @@
 import { formatLength, OBSTACLE_KINDS, OBSTACLE_SIZES, type Obstacle } from '@zt/core';
 import { Disclosure } from '../../components/ui/Disclosure';
-import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
+import { SvgPress } from '../SvgPress';
 
 const TURN_DEG = 45;
 
 /** What lies on the hoop that the foot must not meet: put down, dragged on the drawing, turned, taken away. */
 export function TraceFields() {
-  const ticket = useTicket('mount', 'id');
+  const ticket = useTicket('mount');
   const plan = usePlan('mount', 'hoop');
   const units = useUnits();
   const { change } = useTicketActs();
@@ -69,7 +69,7 @@ export function TraceFields() {
           );
         })}
         <Row gap={0}>
-          <FileLink href={`/api/paper/${ticket.id}/trace.svg`} name="The needle’s path as SVG" />
+          <SvgPress paper="trace" title="The needle’s path as SVG" />
         </Row>
       </Disclosure>
     </Stack>

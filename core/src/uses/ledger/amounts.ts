@@ -18,13 +18,24 @@ interface Counted<N extends ShelfNoun> {
 const LOOSE = 'loose ';
 export const looseFigure = ({ widthMm, heightMm }: Omit<LooseSheets, 'count'>): string =>
   `${LOOSE}${widthMm}x${heightMm}`;
-export const hoursFigure = (needle: number): string => `hours ${needle}`;
+const HOURS = 'hours ';
+export const hoursFigure = (needle: number): string => `${HOURS}${needle}`;
+
+/** The size of the loose sheets that a figure counts; null for other figures. */
+export function sizeOfFigure(figure: string): Omit<LooseSheets, 'count'> | null {
+  if (!figure.startsWith(LOOSE)) return null;
+  const [widthMm = 0, heightMm = 0] = figure.slice(LOOSE.length).split('x').map(Number);
+  return { widthMm, heightMm };
+}
+
+/** The needle, from 0, whose hours a figure counts; null for other figures. */
+export const needleOfFigure = (figure: string): number | null =>
+  figure.startsWith(HOURS) ? Number(figure.slice(HOURS.length)) : null;
 
 function looseOf(amounts: Amounts): LooseSheets[] {
   const sheets = Object.entries(amounts).flatMap(([figure, count]) => {
-    if (!figure.startsWith(LOOSE)) return [];
-    const [widthMm = 0, heightMm = 0] = figure.slice(LOOSE.length).split('x').map(Number);
-    return [{ widthMm, heightMm, count }];
+    const size = sizeOfFigure(figure);
+    return size ? [{ ...size, count }] : [];
   });
   return withLoose(sheets, [], 1);
 }

@@ -1,5 +1,6 @@
 export type { PaperDrawing, PaperMark } from './drawing';
 export { drawingToSvg } from './drawingToSvg';
+export { PAPER, type Paper, type PaperName, type Printed, paperTitle } from './papers';
 export { placementRuler } from './placementRuler';
 export { PROVING_MM } from './provingRulers';
 export { rulerSlots, type Slot } from './rulerSlots';

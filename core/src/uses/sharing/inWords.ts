@@ -1,16 +1,17 @@
+import type { z } from 'zod';
 import { shortened } from '../../base/shortened';
 import { type Phrase, phrase } from '../../base/units/phrase';
 import { boundsAt } from '../../model/fields/bounds';
 import { valueAt } from '../../model/fields/path';
 import type { Offer } from '../../model/offer';
-import { type Ticket, TicketSchema } from '../../model/ticket';
+import { wordsOfPath } from '../../planner/fieldNames';
 import { fieldOffered, keysOf } from './offers';
 
 const MOST_LETTERS = 60;
 
 /** A value of a field, as far as it can be said in a line. */
-function inWords(at: string, value: unknown): Phrase {
-  const bounds = boundsAt(TicketSchema, at);
+function inWords(schema: z.ZodType, at: string, value: unknown): Phrase {
+  const bounds = boundsAt(schema, at);
   if (value === undefined || value === null || value === '') return phrase`nothing`;
   if (typeof value === 'number' && bounds?.kind === 'number' && bounds.isLength) return [{ mm: value }];
   if (typeof value === 'number' || typeof value === 'string')
@@ -23,15 +24,21 @@ function inWords(at: string, value: unknown): Phrase {
   return phrase`${shortened(names.join(', ') || 'what was chosen there', MOST_LETTERS)}`;
 }
 
+/** Which field of something that the shop keeps was changed on two devices. */
+export const offeredText = (thing: unknown, offer: Offer): Phrase =>
+  phrase`${shortened(wordsOfPath(fieldOffered(thing, offer)), MOST_LETTERS)} was changed on two devices: say which is right.`;
+
 /** What stands in a field that was changed on two devices, and what the other entered there; its time as it is said. */
 export function offeredInWords(
-  ticket: Ticket,
+  schema: z.ZodType,
+  thing: unknown,
   offer: Offer,
   time: string,
 ): { stands: Phrase; offered: Phrase } {
-  const field = fieldOffered(ticket, offer);
+  const field = fieldOffered(thing, offer);
+  const said = (value: unknown) => inWords(schema, field, value);
   return {
-    stands: phrase`Here stands ${inWords(field, valueAt(ticket, keysOf(ticket, offer.at)))}.`,
-    offered: phrase`From ${offer.by}${time === '' ? '' : `, ${time}`}: ${inWords(field, offer.value)}.`,
+    stands: phrase`Here stands ${said(valueAt(thing, keysOf(thing, offer.at)))}.`,
+    offered: phrase`From ${offer.by}${time === '' ? '' : `, ${time}`}: ${said(offer.value)}.`,
   };
 }

@@ -1,4 +1,4 @@
-export { offeredInWords } from './inWords';
+export { offeredInWords, offeredText } from './inWords';
 export { mergeTickets } from './mergeTickets';
 export { fieldOffered, offerLeft, offerTaken } from './offers';
 export {

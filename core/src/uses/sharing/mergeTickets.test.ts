@@ -48,7 +48,7 @@ it('a length is offered in the units of who reads, found at its stage, and gone 
   const merged = merge(at(85), at(90));
   const id = onlyOffer(merged);
   const offer = merged.offers[id];
-  const words = offer && offeredInWords(merged, offer, '10:00');
+  const words = offer && offeredInWords(TicketSchema, merged, offer, '10:00');
   expect(say(words?.stands ?? [], MM)).toBe('Here stands 90 mm.');
   expect(say(words?.offered ?? [], MM)).toBe('From a phone, 10:00: 85 mm.');
   const said = (ticket: Ticket) =>

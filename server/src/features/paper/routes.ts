@@ -1,27 +1,17 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import {
-  type DesignFacts,
-  type HouseRules,
-  heightOf,
-  IdSchema,
-  type PlacePlan,
-  type Plan,
-  type Shelf,
-  type Ticket,
-  widthOf,
-} from '@zt/core';
+import { heightOf, IdSchema, widthOf } from '@zt/core';
 import {
   drawingToSvg,
   MOST_PAGES,
+  PAPER,
   PAPER_IDS,
+  type Paper,
   type PaperDrawing,
   type PaperId,
+  type PaperName,
+  type Printed,
   pageCount,
-  placementRuler,
-  rulerSlots,
-  sheetDrawing,
-  templateDrawing,
-  traceDrawing,
+  paperTitle,
 } from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
@@ -61,41 +51,11 @@ const traceSvg = file(
 );
 const sheetPng = file('/{id}/sheet.png', 'A picture of the pattern sheet', 'image/png');
 
-interface Printed {
-  ticket: Ticket;
-  plan: Plan;
-  shelf: Shelf;
-  rules: HouseRules;
-}
-
-/** What is printed needs a place: nothing is drawn from numbers that are missing or cannot be right. */
-function placedOrSay({ plan }: Printed): { facts: DesignFacts; place: PlacePlan } {
-  const { facts } = plan.design;
-  if (facts && plan.place) return { facts, place: plan.place };
-  throw new ApiError(
-    400,
-    'not-placed',
-    'There is nothing to print yet: piece, design and place must be right first. The ticket is as it was.',
-  );
-}
-
-function template(printed: Printed): PaperDrawing {
-  const { facts, place } = placedOrSay(printed);
-  const name = [printed.ticket.name, printed.ticket.design.name].filter(Boolean).join(', ') || 'Design';
-  return templateDrawing(facts, place, {
-    name,
-    where: place.placement.name.toLowerCase(),
-    units: printed.rules.units,
-  });
-}
-
-function ruler(printed: Printed): PaperDrawing {
-  const { place } = placedOrSay(printed);
-  return placementRuler(rulerSlots(printed.ticket, printed.shelf, printed.rules), {
-    title: `${place.placement.name}, ${printed.plan.piece.kind.name}`,
-    landmark: place.depthName,
-    units: printed.rules.units,
-  });
+/** A drawing; refused with why while there is none. */
+function drawingOf(name: PaperName, printed: Printed): PaperDrawing {
+  const paper: Paper = PAPER[name](printed);
+  if (!paper.ok) throw new ApiError(400, paper.code, paper.why);
+  return paper.drawing;
 }
 
 /** A drawing as PDF at true size; refused where it would take more paper than anyone lays together. */
@@ -117,50 +77,39 @@ const download = (c: Asked, body: Uint8Array | string, type: string, name: strin
     'cache-control': 'no-store',
   });
 
+const svgOf = (name: PaperName, printed: Printed): string =>
+  drawingToSvg(drawingOf(name, printed), paperTitle(printed));
+
 /** Files to print and to cut by: the paper template, the placement ruler, the sheet. */
 export function paperRoutes({ store }: Context) {
-  const printedOf = (id: string): Promise<Printed> => planKept(store.db, { ticketId: id });
-  const titleOf = ({ ticket }: Printed) => ticket.name || 'Ticket';
+  const printedOf = (c: { req: { valid: (of: 'param') => { id: string } } }): Promise<Printed> =>
+    planKept(store.db, { ticketId: c.req.valid('param').id });
   return new OpenAPIHono({ defaultHook })
     .openapi(templatePdf, async (c) => {
-      const printed = await printedOf(c.req.valid('param').id);
-      const pdf = await pdfOf(template(printed), c.req.valid('query').paper, titleOf(printed));
+      const printed = await printedOf(c);
+      const { paper } = c.req.valid('query');
+      const pdf = await pdfOf(drawingOf('template', printed), paper, paperTitle(printed));
       return download(c, pdf, 'application/pdf', 'template.pdf');
     })
     .openapi(rulerPdf, async (c) => {
-      const printed = await printedOf(c.req.valid('param').id);
-      const pdf = await pdfOf(ruler(printed), c.req.valid('query').paper, titleOf(printed));
+      const printed = await printedOf(c);
+      const { paper } = c.req.valid('query');
+      const pdf = await pdfOf(drawingOf('ruler', printed), paper, paperTitle(printed));
       return download(c, pdf, 'application/pdf', 'placement-ruler.pdf');
     })
-    .openapi(templateSvg, async (c) => {
-      const printed = await printedOf(c.req.valid('param').id);
-      return download(c, drawingToSvg(template(printed), titleOf(printed)), 'image/svg+xml', 'template.svg');
-    })
-    .openapi(sheetSvg, async (c) => {
-      const printed = await printedOf(c.req.valid('param').id);
-      const svg = drawingToSvg(sheetDrawing(printed.plan, printed.rules.units), titleOf(printed));
-      return download(c, svg, 'image/svg+xml', 'sheet.svg');
-    })
-    .openapi(traceSvg, async (c) => {
-      const printed = await printedOf(c.req.valid('param').id);
-      const { mount, hoop } = printed.plan;
-      placedOrSay(printed);
-      if (!mount || !hoop?.laid)
-        throw new ApiError(
-          400,
-          'not-hooped',
-          'There is no path yet: no hoop on the shelf takes this design.',
-        );
-      const drawing = traceDrawing(mount.trace, hoop.laid.verdict.hoop, printed.ticket.mount.obstacles);
-      return download(c, drawingToSvg(drawing, titleOf(printed)), 'image/svg+xml', 'trace.svg');
-    })
+    .openapi(templateSvg, async (c) =>
+      download(c, svgOf('template', await printedOf(c)), 'image/svg+xml', 'template.svg'),
+    )
+    .openapi(sheetSvg, async (c) =>
+      download(c, svgOf('sheet', await printedOf(c)), 'image/svg+xml', 'sheet.svg'),
+    )
+    .openapi(traceSvg, async (c) =>
+      download(c, svgOf('trace', await printedOf(c)), 'image/svg+xml', 'trace.svg'),
+    )
     .openapi(sheetPng, async (c) => {
-      const printed = await printedOf(c.req.valid('param').id);
-      const drawing = sheetDrawing(printed.plan, printed.rules.units);
-      const png = await svgToPng(
-        drawingToSvg(drawing, titleOf(printed)),
-        heightOf(drawing.box) / widthOf(drawing.box),
-      );
+      const printed = await printedOf(c);
+      const { box } = drawingOf('sheet', printed);
+      const png = await svgToPng(svgOf('sheet', printed), heightOf(box) / widthOf(box));
       return download(c, png, 'image/png', 'sheet.png');
     });
 }

@@ -72,7 +72,13 @@ export async function putItem(
   const before = { value: kept?.value ?? null, had: await amountsHad(tx, kept, item.id) } as never;
   const { item: next, moves } = putTogether(noun, before, { item, base } as never, who);
   const kind = kept ? sent.as : 'opening';
-  await keepMoves(tx, moves, { itemId: item.id, kind, entryId: null, at: sent.now, by: who.by });
+  await keepMoves(tx, moves, {
+    itemId: item.id,
+    kind,
+    entryId: null,
+    at: sent.now,
+    by: sent.sending?.name ?? '',
+  });
   return write(tx, { noun, item: next, deletedAt: null });
 }
 
