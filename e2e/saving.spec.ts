@@ -125,3 +125,21 @@ test.describe('two pages on one ticket', () => {
     }
   });
 });
+
+test('how a ticket was before it was changed is seen, brought back, and undone', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('Bath towel');
+  await ticket.fill('Name of the ticket', 'Morning towel');
+  await ticket.fill('side to side', '700 mm');
+  await ticket.saved();
+  await page.reload();
+  await page.getByRole('button', { name: 'How it was earlier' }).click();
+  await page.getByRole('button', { name: /^before \d\d:\d\d, when a (phone|computer) changed it$/ }).click();
+  await ticket.reads(/^name: nothing, now “Morning towel”$/);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await ticket.reads(/^It is as it was before \d\d:\d\d\.$/);
+  await expect(page.getByRole('heading', { name: 'New ticket' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('heading', { name: 'Morning towel' })).toBeVisible();
+  await ticket.saved();
+});

@@ -91,3 +91,23 @@ test('a name is kept once', async ({ page, request, baseURL }) => {
   await ticket.reads(`There is a “${name.toUpperCase()}” already. Keep this one under another name.`);
   await expect(page.getByRole('button', { name: 'Keep these measurements as: keep' })).toBeDisabled();
 });
+
+test('what was bought is added, and stands in the ledger of the thread with its first count', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^slate: / }).click();
+  const left = page.getByRole('textbox', { name: 'metres left' });
+  const metres = Number(await left.inputValue());
+  await ticket.fill('Bought, m', 'half');
+  await ticket.reads(/^“half” was not taken: a number/);
+  await ticket.fill('Bought, m', '250');
+  await page.getByRole('button', { name: 'Add what was bought' }).click();
+  await expect(left).toHaveValue(String(metres + 250));
+  await ticket.saved();
+  await page.getByRole('button', { name: 'What came and went' }).click();
+  await ticket.reads(/^bought 250 m$/);
+  await ticket.reads(/^first count: /);
+  await expectNoSidewaysScroll(page);
+});

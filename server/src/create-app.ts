@@ -12,6 +12,7 @@ import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, tellingChanges } from './features/changes/routes';
+import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
 import { planRoutes } from './features/plan/routes';
@@ -105,6 +106,7 @@ export function createApp(context: Context) {
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
+  app.route('/api/history', historyRoutes(context));
   app.route('/api/backups', backupRoutes(context));
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));

@@ -254,6 +254,8 @@ describe('the interface’s own description', () => {
     expect(Object.keys(document.paths).sort()).toEqual(
       [
         '/api/backups',
+        '/api/history/{id}',
+        '/api/history/{noun}/{id}',
         '/api/logbook',
         '/api/logbook/{id}',
         '/api/paper/{id}/ruler.pdf',

@@ -1,5 +1,6 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import {
+  broughtBack,
   fieldKept,
   mendTaken,
   offerSettled,
@@ -24,6 +25,7 @@ const QUIET_MS = 350;
 const RETRY_MS = 3000;
 
 const isChange = isAnyOf(
+  broughtBack,
   fieldKept,
   ticketChanged,
   mendTaken,

@@ -242,6 +242,10 @@ const editor = createSlice({
       const next = { ...ticket, settled, settledAs: { ...ticket.settledAs, [stage]: as } };
       if (!isEqual(next, ticket)) step(state, next, null);
     },
+    /** An earlier state of the ticket takes the place of what is there, as one step to undo. */
+    broughtBack: (state, { payload }: PayloadAction<Ticket>) => {
+      if (state.present?.id === payload.id) step(state, payload, null);
+    },
     triedOut: (state, { payload }: PayloadAction<Mend | null>) => {
       state.trial = payload;
     },
@@ -356,5 +360,6 @@ export const {
   outboxFound,
   ticketHeard,
   offerSettled,
+  broughtBack,
 } = editor.actions;
 export const editorReducer = editor.reducer;

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ShelfNoun } from '@zt/core';
-import { createContext } from '../context';
+import { type Context, createContext } from '../context';
 import { createApp } from '../create-app';
 import { openStore } from '../db/client';
 
@@ -18,7 +18,7 @@ function readable(response: Response) {
 }
 
 /** The whole server over a real file of its own; `close` takes the file away. */
-export async function openTestApp() {
+export async function openTestApp(overrides: Partial<Context> = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'thimble-server-'));
   const url = `file:${join(folder, 'shop.db')}`;
   const store = await openStore(url, MIGRATIONS);
@@ -26,7 +26,7 @@ export async function openTestApp() {
   const now = () => new Date(Date.UTC(2026, 4, 4, 10, minute++)).toISOString();
   const context = await createContext(
     { port: 0, host: '127.0.0.1', databaseUrl: url, webRoot: folder, demo: false },
-    { store, now, backups: join(folder, 'backups') },
+    { store, now, backups: join(folder, 'backups'), ...overrides },
   );
   const app = createApp(context);
   const send = async (method: string, path: string, body?: unknown) => {

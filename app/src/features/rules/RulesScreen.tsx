@@ -30,6 +30,7 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
+import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
 import { useShop } from '../../shop/useShop';
 import { Backups } from './Backups';
@@ -189,6 +190,7 @@ export function RulesScreen() {
             </Row>
           </FieldsContext.Provider>
         </Disclosure>
+        <History noun="rules" id="shop" schema={HouseRulesSchema} now={rules} onBringBack={put} />
         <Disclosure title="Backups">
           <Backups />
         </Disclosure>

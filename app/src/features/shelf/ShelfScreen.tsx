@@ -1,4 +1,5 @@
 import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
+import { withAmountsOf } from '@zt/core/uses/ledger/amounts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
@@ -12,6 +13,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
+import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
@@ -71,6 +73,13 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
           {refused}
         </Txt>
       ) : null}
+      <History
+        noun="shelf"
+        id={item.id}
+        schema={SHELF_ITEMS[noun]}
+        now={item}
+        onBringBack={(value) => put(withAmountsOf(noun, value, item))}
+      />
     </FieldsContext.Provider>
   );
 }

@@ -13,6 +13,7 @@ import { Measuring } from './Measuring';
 import { OpenedSeams } from './OpenedSeams';
 import { SewingFields } from './SewingFields';
 import { TicketFields } from './TicketFields';
+import { TicketHistory } from './TicketHistory';
 
 /** Measure the piece, say what cloth it is. */
 export function PiecePanel() {
@@ -52,6 +53,7 @@ export function PiecePanel() {
       <SewingFields />
       <OpenedSeams />
       <TicketFields />
+      <TicketHistory />
     </Stack>
   );
 }

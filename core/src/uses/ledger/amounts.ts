@@ -112,3 +112,7 @@ export function moved<N extends ShelfNoun>(
   const next = withAmounts(noun, item, Object.fromEntries(wanted));
   return { item: next, moves: difference(had, amountsOf(noun, next)) };
 }
+
+/** An item with the amounts of another: what was used since does not come back with its name. */
+export const withAmountsOf = <N extends ShelfNoun>(noun: N, item: ItemOf<N>, of: ItemOf<N>): ItemOf<N> =>
+  withAmounts(noun, item, amountsOf(noun, of));

@@ -10,7 +10,7 @@ import { fieldOffered, keysOf } from './offers';
 const MOST_LETTERS = 60;
 
 /** A value of a field, as far as it can be said in a line. */
-function inWords(schema: z.ZodType, at: string, value: unknown): Phrase {
+export function inWords(schema: z.ZodType, at: string, value: unknown): Phrase {
   const bounds = boundsAt(schema, at);
   if (value === undefined || value === null || value === '') return phrase`nothing`;
   if (typeof value === 'number' && bounds?.kind === 'number' && bounds.isLength) return [{ mm: value }];

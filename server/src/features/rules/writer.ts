@@ -2,9 +2,12 @@ import { type HouseRules, HouseRulesSchema, type SaveRules } from '@zt/core';
 import { mergeFitting } from '@zt/core/uses/sharing/merge';
 import type { Transaction } from '../../db/client';
 import { houseRules } from '../../db/schema/houseRules';
+import { keepEarlier } from '../history/writer';
 import { remember, wasTaken, whoSent } from '../sending';
 import { readRules } from './reader';
 
+/** The one row of the shop's rules. */
+const SHOP = 'shop';
 const fits = (rules: HouseRules) => HouseRulesSchema.safeParse(rules).success;
 
 /** Saves the rules, put together with what others made of them meanwhile; returns them as they are kept. */
@@ -16,8 +19,9 @@ export async function saveRules(
   const [sent, theirs] = [{ sending, now }, await readRules(tx)];
   if (await wasTaken(tx, sent)) return theirs;
   await remember(tx, sent);
+  await keepEarlier(tx, { noun: 'rules', id: SHOP }, sent);
   const together = base ? mergeFitting({ base, mine: rules, theirs }, whoSent(sent), fits) : rules;
-  const row = { id: 'shop', rules: together };
+  const row = { id: SHOP, rules: together };
   await tx.insert(houseRules).values(row).onConflictDoUpdate({ target: houseRules.id, set: row });
   return together;
 }

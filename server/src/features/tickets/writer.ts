@@ -4,6 +4,7 @@ import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';
 import { tickets } from '../../db/schema/tickets';
+import { keepEarlier } from '../history/writer';
 import { remember, wasTaken, whoSent } from '../sending';
 import { findTicket } from './reader';
 
@@ -41,6 +42,7 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
   if (isJustSo || (await wasTaken(tx, sent))) return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
   if (kept.rev !== rev && !base) return { ok: false, code: 'conflict', rev: kept.rev };
   await remember(tx, sent);
+  await keepEarlier(tx, { noun: 'ticket', id: ticket.id }, sent);
   const made = { rev, base: base ?? ticket, value: ticket };
   const after = received(kept, made, (three) => mergeTickets(three, whoSent(sent)));
   const row = {

@@ -1,0 +1,24 @@
+import { planTicket, type Ticket, TicketSchema } from '@zt/core';
+import { useRules, useShelf, useTicket } from '../../hooks/useTicket';
+import { Thumbnail } from '../../sheet/Thumbnail';
+import { History } from '../../shop/History';
+import { broughtBack } from '../../store/editor';
+import { useAppDispatch } from '../../store/store';
+
+/** How the ticket was before each sitting, drawn as it would be planned now. */
+export function TicketHistory() {
+  const ticket = useTicket();
+  const shelf = useShelf();
+  const rules = useRules();
+  const dispatch = useAppDispatch();
+  return (
+    <History<Ticket>
+      noun="ticket"
+      id={ticket.id}
+      schema={TicketSchema}
+      now={ticket}
+      draw={(value) => <Thumbnail plan={planTicket(value, shelf, rules)} />}
+      onBringBack={(value) => dispatch(broughtBack(value))}
+    />
+  );
+}
