@@ -111,3 +111,30 @@ test('a newer app is offered in the middle of a deck, changes nothing there, and
   await expect.poll(() => page.title()).toContain('anew');
   await expect(offer).toHaveCount(0);
 });
+
+test('from House rules the shop goes back to a backup, on every open page, and its data comes as one document', async () => {
+  const page = await context.newPage();
+  await page.goto('/rules');
+  await page.getByRole('button', { name: 'Backups' }).click();
+  await page.getByRole('button', { name: 'Make one now' }).click();
+  await expect(page.getByText(/^made here, [\d.]+ MB$/)).toBeVisible();
+  const other = await context.newPage();
+  await other.goto('/ticket/demo-ticket-02/piece');
+  await onTicket(other).fill('Name of the ticket', 'After the backup');
+  await onTicket(other).saved();
+  await page
+    .getByRole('button', { name: /^Go back to the backup of/ })
+    .first()
+    .click();
+  await expect(other.getByRole('heading', { name: 'Bath towel, monogram' })).toBeVisible();
+  await page.getByRole('button', { name: 'Backups' }).click();
+  await expect(page.getByText(/^before going back to another, /)).toBeVisible();
+  await page.getByRole('button', { name: 'All data as a document' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'All data as JSON' }).click();
+  const file = await (await download).path();
+  await page.getByLabel('All data of a shop', { exact: true }).setInputFiles(file);
+  await expect(
+    page.getByText(/^Brought in: 0 tickets, 0 things on the shelf, 0 log entries.* were here already\.$/),
+  ).toBeVisible();
+});

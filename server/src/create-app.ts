@@ -12,6 +12,7 @@ import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, tellingChanges } from './features/changes/routes';
+import { exportedRoutes } from './features/exported/routes';
 import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
@@ -22,14 +23,18 @@ import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
 import { onlyOwnPages, pageHeaders } from './http/guard';
+import { Unusable } from './unusable';
 
-const MOST_BODY_BYTES = 8 * 1024 * 1024;
+const MEGABYTE = 1024 * 1024;
+const MOST_BODY_MB = 8;
+/** All data of a shop. */
+const MOST_EXPORT_MB = 256;
 
 /** A file that bears the hash of what it holds: under this name it is never another. */
 const HASHED = /[-.][0-9a-f]{32}\.\w+$/;
 
 /** What is asked by POST and changes nothing of the data. */
-const QUESTIONS = /^\/api\/(plan|paper|backups)/;
+const QUESTIONS = /^\/api\/(plan|paper|backups$)/;
 
 const API_DOCUMENT = {
   openapi: '3.1.0',
@@ -47,6 +52,7 @@ function answerError(
 ): { status: 400 | 403 | 404 | 409 | 413 | 500 | 503; body: ErrorBody } {
   if (error instanceof ApiError)
     return { status: error.status, body: { code: error.code, message: error.message } };
+  if (error instanceof Unusable) return { status: 400, body: { code: 'unusable', message: error.message } };
   if (error instanceof HTTPException && error.status < 500) {
     const message = `${whatWasNotDone(path)} ${shortened(error.message)}`;
     return { status: 400, body: { code: 'unreadable', message } };
@@ -61,6 +67,19 @@ function answerError(
   };
 }
 
+const atMost = (megabytes: number) =>
+  bodyLimit({
+    maxSize: megabytes * MEGABYTE,
+    onError: (c) =>
+      c.json(
+        {
+          code: 'too-large',
+          message: `This is over ${megabytes} MB. ${whatWasNotDone(c.req.path)}`,
+        } satisfies ErrorBody,
+        413,
+      ),
+  });
+
 /** The whole server: the interface under /api, the web app for everything else. */
 export function createApp(context: Context) {
   const app = new OpenAPIHono();
@@ -74,21 +93,10 @@ export function createApp(context: Context) {
     await next();
     c.header('cache-control', c.res.headers.get('cache-control') ?? 'no-cache');
   });
-  app.use(
-    '/api/*',
-    bodyLimit({
-      maxSize: MOST_BODY_BYTES,
-      onError: (c) =>
-        c.json(
-          {
-            code: 'too-large',
-            message: `This is over 8 MB. ${whatWasNotDone(c.req.path)}`,
-          } satisfies ErrorBody,
-          413,
-        ),
-    }),
-  );
+  const [limit, exportLimit] = [atMost(MOST_BODY_MB), atMost(MOST_EXPORT_MB)];
+  app.use('/api/*', (c, next) => (c.req.path === '/api/export' ? exportLimit : limit)(c, next));
   app.use('/api/*', async (c, next) => {
+    await context.store.ready;
     const isQuestion = c.req.method === 'GET' || QUESTIONS.test(c.req.path);
     if (context.readOnly && !isQuestion) throw new ApiError(403, 'read-only', context.readOnly);
     await next();
@@ -107,6 +115,7 @@ export function createApp(context: Context) {
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/history', historyRoutes(context));
+  app.route('/api/export', exportedRoutes(context));
   app.route('/api/backups', backupRoutes(context));
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));

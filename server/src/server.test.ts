@@ -254,6 +254,9 @@ describe('the interface’s own description', () => {
     expect(Object.keys(document.paths).sort()).toEqual(
       [
         '/api/backups',
+        '/api/backups/{name}/restore',
+        '/api/export',
+        '/api/export/schema',
         '/api/history/{id}',
         '/api/history/{noun}/{id}',
         '/api/logbook',

@@ -1,4 +1,5 @@
 import type { Backups } from '@zt/core';
+import type { BroughtIn } from '@zt/core/model/exported';
 import { api } from './api';
 
 /** The backups on the shop's computer. */
@@ -9,7 +10,22 @@ export const backupsApi = api.injectEndpoints({
       query: () => ({ url: '/backups', method: 'POST' }),
       invalidatesTags: ['backups'],
     }),
+    /** A document as it was read from a file; it is checked there. */
+    bringIn: build.mutation<BroughtIn, string>({
+      query: (body) => ({
+        url: '/export',
+        method: 'POST',
+        body,
+        headers: { 'content-type': 'application/json' },
+      }),
+      invalidatesTags: ['backups', 'tickets', 'shelf', 'rules', 'logbook'],
+    }),
+    /** Every open page opens anew after it. */
+    restoreBackup: build.mutation<Backups, string>({
+      query: (name) => ({ url: `/backups/${name}/restore`, method: 'POST' }),
+    }),
   }),
 });
 
-export const { useBackupsQuery, useMakeBackupMutation } = backupsApi;
+export const { useBackupsQuery, useMakeBackupMutation, useRestoreBackupMutation, useBringInMutation } =
+  backupsApi;

@@ -7,7 +7,7 @@ import { hearingChanged } from './queue';
 import type { AppStore } from './store';
 
 const ChangeSchema = z.object({
-  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook']),
+  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook', 'all']),
   id: z.string().nullable(),
   rev: z.number().nullable(),
   device: z.string().nullable(),
@@ -46,8 +46,15 @@ export function followChanges(store: AppStore): () => void {
     }
     opened = true;
   });
+  let era: string | null = null;
+  source.addEventListener('listening', ({ data }) => {
+    // All of the data was replaced meanwhile: what this page knows of it is of no use, what waits here is kept.
+    if (era !== null && era !== data) window.location.reload();
+    era = data;
+  });
   source.addEventListener('message', ({ data }) => {
     const change = ChangeSchema.parse(JSON.parse(data));
+    if (change.noun === 'all') return window.location.reload();
     if (change.device === thisDevice().id) return;
     const { present, rev } = store.getState().editor;
     if (change.noun === 'ticket') {

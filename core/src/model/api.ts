@@ -115,7 +115,7 @@ export type Logged = z.infer<typeof LoggedSchema>;
 export const KeptEntrySchema = LogEntrySchema.extend({ taken: z.array(ShelfUseSchema) });
 export type KeptEntry = z.infer<typeof KeptEntrySchema>;
 
-export const BACKUP_KINDS = ['daily', 'weekly', 'before-migration', 'by-hand'] as const;
+export const BACKUP_KINDS = ['daily', 'weekly', 'before-migration', 'before-restore', 'by-hand'] as const;
 
 /** A backup that is kept: when it was made, on what occasion, and how large it is. */
 export const KeptBackupSchema = z.object({

@@ -19,7 +19,7 @@ beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'thimble-restore-'));
   file = join(folder, 'shop.zip');
   await shop.put(`/api/tickets/${exampleA().id}`, { ticket: exampleA(), rev: 0 });
-  for (const thread of SAMPLE_SHELF.threads) await shop.put(`/api/shelf/threads/${thread.id}`, thread);
+  for (const thread of SAMPLE_SHELF.threads) await shop.putItem('threads', thread);
 });
 afterEach(async () => {
   await shop.close();

@@ -16,28 +16,38 @@ export interface Restored {
   kept: string | null;
 }
 
-/**
- * Puts a backup in the place of a data file that no program has open. It is checked first, and what it replaces is
- * kept whole beside it, with what was not merged into it yet.
- */
-export async function restoreBackup(from: string, dataFile: string, now: string): Promise<Restored> {
+/** A backup that is whole, and that this program knows how to read. */
+export async function checkedForRestore(from: string) {
   const { manifest, database, holds } = await checkBackup(from);
   const known = readMigrationFiles({ migrationsFolder: MIGRATIONS }).length;
   if (manifest.migrations > known)
     throw new Unusable(
       `${from} was made by a newer program than this one. Take the newer program. Nothing was changed.`,
     );
+  return { database, holds, madeAt: manifest.madeAt };
+}
+
+/** Puts a database in the place of a file that nobody has open; nothing of the other's log is laid over it. */
+export function putInPlace(dataFile: string, database: Uint8Array): void {
+  writeFileSync(`${dataFile}.restoring`, database);
+  for (const end of BESIDE.slice(1)) rmSync(dataFile + end, { force: true });
+  renameSync(`${dataFile}.restoring`, dataFile);
+}
+
+/**
+ * Puts a backup in the place of a data file that no program has open. It is checked first, and what it replaces is
+ * kept whole beside it, with what was not merged into it yet.
+ */
+export async function restoreBackup(from: string, dataFile: string, now: string): Promise<Restored> {
+  const { database, holds, madeAt } = await checkedForRestore(from);
   mkdirSync(dirname(dataFile), { recursive: true });
   const release = await holdingFile(dataFile);
   try {
     const kept = existsSync(dataFile) ? `${dataFile}.before-${now.replace(/[:.]/g, '-')}` : null;
     if (kept)
       for (const end of BESIDE) if (existsSync(dataFile + end)) copyFileSync(dataFile + end, kept + end);
-    writeFileSync(`${dataFile}.restoring`, database);
-    // Its own log is merged; another’s would be laid over it.
-    for (const end of BESIDE.slice(1)) rmSync(dataFile + end, { force: true });
-    renameSync(`${dataFile}.restoring`, dataFile);
-    return { holds, madeAt: manifest.madeAt, kept };
+    putInPlace(dataFile, database);
+    return { holds, madeAt, kept };
   } finally {
     await release();
   }

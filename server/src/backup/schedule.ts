@@ -11,6 +11,7 @@ export const BACKUPS = {
   daily: { everyMs: DAY_MS, kept: 7 },
   weekly: { everyMs: 7 * DAY_MS, kept: 8 },
   'before-migration': { everyMs: 0, kept: 5 },
+  'before-restore': { everyMs: 0, kept: 5 },
   'by-hand': { everyMs: 0, kept: 10 },
 } as const satisfies Record<KeptBackup['kind'], { everyMs: number; kept: number }>;
 export type BackupKind = keyof typeof BACKUPS;

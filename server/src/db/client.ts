@@ -17,6 +17,12 @@ export interface Store {
    * file it is rolled back and tried again, for `PATIENCE_MS`; after that `StoreBusy` is thrown, and nothing written.
    */
   write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+  /** How often all of the data was replaced by other data: what pages know of it is then of no use. */
+  era: number;
+  /** Once this is so, nothing is being replaced. */
+  ready: Promise<void>;
+  /** Lets the file go, after all writes asked for before, while work puts another in its place; opens what is there then. */
+  replace: (work: () => Promise<void>) => Promise<void>;
   /** Waits for the writes that were asked for, and leaves everything in the one file. */
   close: () => Promise<void>;
 }
@@ -58,22 +64,55 @@ async function patiently<T>(client: Client, work: () => Promise<T>): Promise<T> 
   }
 }
 
-/** Opens the database, brings it up to date, and queues its writes: SQLite takes one writer at a time. */
-export async function openStore(url: string, migrationsFolder = MIGRATIONS): Promise<Store> {
+/** A connection to the database, brought up to date. */
+async function connected(url: string, migrationsFolder: string): Promise<Db> {
   const client = createClient({ url, timeout: WAIT_MS });
   await patiently(client, () => client.execute('PRAGMA journal_mode = WAL'));
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { casing: 'snake_case' });
   await patiently(client, () => migrate(db, { migrationsFolder }));
+  return db;
+}
+
+/** Leaves everything in the one file, and lets it go. */
+async function disconnected({ $client: client }: Db): Promise<void> {
+  if (client.closed) return;
+  if (client.protocol === 'file')
+    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+  client.close();
+}
+
+/** Counts how often the data was replaced as a whole; kept in the file. */
+async function eraOf({ $client }: Db): Promise<number> {
+  const { rows } = await $client.execute('PRAGMA user_version');
+  return Number(rows[0]?.user_version ?? 0);
+}
+
+/** Opens the database, brings it up to date, and queues its writes: SQLite takes one writer at a time. */
+export async function openStore(url: string, migrationsFolder = MIGRATIONS): Promise<Store> {
   const writer = new Mutex();
-  const write: Store['write'] = (work) =>
-    writer.runExclusive(() => patiently(client, () => db.transaction(work)));
-  const close = async () => {
-    if (client.closed) return;
-    await writer.runExclusive(() => undefined);
-    if (client.protocol === 'file')
-      await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
-    client.close();
+  const db = await connected(url, migrationsFolder);
+  const store: Store = {
+    db,
+    era: await eraOf(db),
+    ready: Promise.resolve(),
+    write: (work) => writer.runExclusive(() => patiently(store.db.$client, () => store.db.transaction(work))),
+    replace: async (work) => {
+      const era = store.era + 1;
+      const replaced = writer.runExclusive(async () => {
+        await disconnected(store.db);
+        try {
+          await work();
+        } finally {
+          store.db = await connected(url, migrationsFolder);
+        }
+        await store.db.$client.execute(`PRAGMA user_version = ${era}`);
+        store.era = era;
+      });
+      store.ready = replaced.catch(() => undefined);
+      await replaced;
+    },
+    close: () => writer.runExclusive(() => disconnected(store.db)),
   };
-  return { db, write, close };
+  return store;
 }

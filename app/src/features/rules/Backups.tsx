@@ -7,12 +7,13 @@ import { Row } from '../../components/ui/Row';
 import { Ruled } from '../../components/ui/Ruled';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
-import { useBackupsQuery, useMakeBackupMutation } from '../../services/backupsApi';
+import { useBackupsQuery, useMakeBackupMutation, useRestoreBackupMutation } from '../../services/backupsApi';
 
 const OCCASIONS: Record<KeptBackup['kind'], string> = {
   daily: 'of the day',
   weekly: 'of the week',
   'before-migration': 'before the data changed its form',
+  'before-restore': 'before going back to another',
   'by-hand': 'made here',
 };
 const MEGABYTE = 1_000_000;
@@ -22,6 +23,7 @@ const sizeOf = (bytes: number): string => `${Math.max(0.1, bytes / MEGABYTE).toF
 export function Backups() {
   const { data } = useBackupsQuery(undefined, { refetchOnMountOrArgChange: true });
   const [make, making] = useMakeBackupMutation();
+  const [restore, restoring] = useRestoreBackupMutation();
   if (!data) return null;
   const { folder, kept, most } = data;
   if (folder === null) return <Txt>The data is on another computer: it is backed up there.</Txt>;
@@ -29,7 +31,8 @@ export function Backups() {
     <Stack gap={8}>
       <Txt>{`By itself the shop’s computer makes one a day and one a week, and keeps the last ${most.daily} and ${most.weekly} of them in ${folder}. Each was opened and looked into when it was made.`}</Txt>
       <Txt as="small" tone="graphite">
-        To go back to one: stop the program, then npm run restore -- and its file. What it replaces is kept.
+        Going back to one brings all of the shop back as it was then, on every device. What is there now is
+        backed up first, so that you can come back.
       </Txt>
       <Row align="middle">
         <Press title="Make one now" disabled={making.isLoading} onPress={() => void make()} />
@@ -41,6 +44,12 @@ export function Backups() {
               : ''}
         </Txt>
       </Row>
+      {restoring.isLoading ? <Txt live>Backing up what is here, then going back.</Txt> : null}
+      {restoring.isError ? (
+        <Txt tone="madder" live>
+          That backup cannot be used: it is torn, or of a newer program. Nothing was changed.
+        </Txt>
+      ) : null}
       {kept.map(({ name, kind, madeAt, bytes }) => (
         <Ruled key={name} room={6}>
           <Row align="middle" wrap>
@@ -48,6 +57,12 @@ export function Backups() {
               <Txt as="strong">{format(parseISO(madeAt), 'd MMM yyyy, HH:mm')}</Txt>
               <Txt as="small" tone="graphite">{`${OCCASIONS[kind]}, ${sizeOf(bytes)}`}</Txt>
             </Stack>
+            <Press
+              title="Go back to it"
+              label={`Go back to the backup of ${format(parseISO(madeAt), 'd MMM yyyy, HH:mm')}`}
+              disabled={restoring.isLoading}
+              onPress={() => void restore(name)}
+            />
             <FileLink href={`/api/backups/${name}`} name="Fetch it" fileName={name} />
           </Row>
         </Ruled>

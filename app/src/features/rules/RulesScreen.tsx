@@ -33,6 +33,7 @@ import { useThing } from '../../hooks/useThing';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
 import { useShop } from '../../shop/useShop';
+import { AllData } from './AllData';
 import { Backups } from './Backups';
 import { Beliefs } from './Beliefs';
 import { RuleRow } from './RuleRow';
@@ -193,6 +194,9 @@ export function RulesScreen() {
         <History noun="rules" id="shop" schema={HouseRulesSchema} now={rules} onBringBack={put} />
         <Disclosure title="Backups">
           <Backups />
+        </Disclosure>
+        <Disclosure title="All data as a document">
+          <AllData />
         </Disclosure>
         <Txt as="small" tone="graphite">
           The product advises; it is not a safety authority. Follow your machine’s manual and the rules where

@@ -4,11 +4,12 @@ import {
   threadsToCsv,
   threadsToPalette,
 } from '@zt/core/uses/threadLists/palette';
-import { createElement, useRef, useState } from 'react';
+import { useState } from 'react';
 import { countOf } from '../../components/figures';
 import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
+import { FilePress } from '../../components/ui/FilePress';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
@@ -102,26 +103,14 @@ function RefusedLines({ refused }: { refused: Listed['refused'] }) {
 export function ThreadFiles() {
   const { shelf } = useShop();
   const { open, take, putBack, brought, refusal, asked } = useBringIn();
-  const input = useRef<HTMLInputElement>(null);
   return (
     <Stack gap={8}>
       <Row wrap>
-        {createElement('input', {
-          ref: input,
-          type: 'file',
-          accept: '.csv,.tsv,.txt,text/csv,text/plain',
-          'aria-label': 'Thread list',
-          style: { display: 'none' },
-          onChange: (event: { target: HTMLInputElement }) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void open(file);
-          },
-        })}
-        <Press
+        <FilePress
           title="Bring in a list"
-          label="Bring in a list of threads"
-          onPress={() => input.current?.click()}
+          label="Thread list"
+          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          onFile={(file) => void open(file)}
         />
         <FileLink
           href={asFile('text/csv', threadsToCsv(shelf.threads))}

@@ -15,7 +15,7 @@ it('are made when asked for, listed with where they lie, and fetched whole', asy
   expect(await (await app.get('/api/backups')).json()).toEqual({
     folder: join(app.folder, 'backups'),
     kept: [],
-    most: { daily: 7, weekly: 8, 'before-migration': 5, 'by-hand': 10 },
+    most: { daily: 7, weekly: 8, 'before-migration': 5, 'before-restore': 5, 'by-hand': 10 },
   });
   await app.put(`/api/tickets/${exampleA().id}`, { ticket: exampleA(), rev: 0 });
   const { kept } = await (await app.post('/api/backups')).json();

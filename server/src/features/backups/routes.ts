@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { BackupsSchema } from '@zt/core';
+import { checkedForRestore, putInPlace } from '../../backup/restore';
 import { allBackups, backUp, MOST_KEPT } from '../../backup/schedule';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
@@ -21,7 +22,17 @@ const make = createRoute({
   responses: { 200: answers(BackupsSchema, 'The backups, with the new one'), ...failures },
 });
 
-export function backupRoutes({ store, backups, now }: Context) {
+const restore = createRoute({
+  method: 'post',
+  path: '/{name}/restore',
+  summary: 'Go back to a backup; what is there now is backed up first',
+  request: { params: z.object({ name: z.string().max(120) }) },
+  responses: { 200: answers(BackupsSchema, 'The backups, with the one of what was there'), ...failures },
+});
+
+const FILE = 'file:';
+
+export function backupRoutes({ store, config, changes, backups, now }: Context) {
   const listed = () => ({ folder: backups, kept: backups ? allBackups(backups) : [], most: MOST_KEPT });
   const app = new OpenAPIHono({ defaultHook })
     .openapi(list, (c) => c.json(listed(), 200))
@@ -29,6 +40,16 @@ export function backupRoutes({ store, backups, now }: Context) {
       if (!backups)
         throw new ApiError(400, 'elsewhere', 'The data is on another computer: it is backed up there.');
       await backUp(store.db.$client, backups, { kind: 'by-hand', now: now() });
+      return c.json(listed(), 200);
+    })
+    .openapi(restore, async (c) => {
+      // Only what is listed is restored: no name leads out of the folder.
+      const kept = listed().kept.find(({ name }) => name === c.req.valid('param').name);
+      if (!kept || !backups) throw notFound('backup');
+      const { database } = await checkedForRestore(join(backups, kept.name));
+      await backUp(store.db.$client, backups, { kind: 'before-restore', now: now() });
+      await store.replace(async () => putInPlace(config.databaseUrl.slice(FILE.length), database));
+      changes.tell({ noun: 'all', id: null, rev: store.era, device: null });
       return c.json(listed(), 200);
     });
   app.get('/:name', async (c) => {

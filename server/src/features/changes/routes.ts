@@ -15,13 +15,13 @@ export const tellingChanges =
   };
 
 /** What others change, as it happens (server-sent events). Ends when the page is left. */
-export const changesRoutes = ({ changes }: Context) =>
+export const changesRoutes = ({ changes, store }: Context) =>
   new Hono().get('/', (c) => {
     c.header('cache-control', 'no-store');
     return streamSSE(c, async (stream) => {
       const unlisten = changes.listen((change) => void stream.writeSSE({ data: JSON.stringify(change) }));
       const beat = setInterval(() => void stream.writeSSE({ event: 'still', data: '' }), HEARTBEAT_MS);
-      await stream.writeSSE({ event: 'listening', data: '' });
+      await stream.writeSSE({ event: 'listening', data: String(store.era) });
       await new Promise<void>((left) => stream.onAbort(left));
       clearInterval(beat);
       unlisten();

@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { KeptEntrySchema } from './api';
+import { HouseRulesSchema } from './houseRules';
+import { MovementSchema } from './movement';
+import { ShelfSchema } from './shelf';
+import { TicketSchema } from './ticket';
+
+/** All data of a shop as one document, to take elsewhere: what people entered, and what was logged of it. */
+export const ExportedSchema = z.object({
+  format: z.literal(1),
+  exportedAt: z.string(),
+  tickets: z.array(z.object({ ticket: TicketSchema, updatedAt: z.string(), onBench: z.boolean() })),
+  shelf: ShelfSchema,
+  rules: HouseRulesSchema,
+  logbook: z.array(KeptEntrySchema),
+  /** The ledger of the stock. */
+  movements: z.array(MovementSchema),
+});
+export type Exported = z.infer<typeof ExportedSchema>;
+
+/** What of a document was brought in, and how much was here already and stayed as it was. */
+export const BroughtInSchema = z.object({
+  tickets: z.number().int(),
+  items: z.number().int(),
+  entries: z.number().int(),
+  rules: z.boolean(),
+  known: z.number().int(),
+});
+export type BroughtIn = z.infer<typeof BroughtInSchema>;

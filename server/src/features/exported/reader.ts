@@ -1,0 +1,36 @@
+import type { Exported } from '@zt/core/model/exported';
+import { asc, isNull } from 'drizzle-orm';
+import type { Db } from '../../db/client';
+import { logEntries } from '../../db/schema/logEntries';
+import { movements } from '../../db/schema/movements';
+import { tickets } from '../../db/schema/tickets';
+import { findEntry } from '../logbook/reader';
+import { readShop } from '../shop';
+import { findTicket } from '../tickets/reader';
+
+/** All data of the shop that can be read. */
+export async function readAll(db: Pick<Db, 'select'>, exportedAt: string): Promise<Exported> {
+  const ids = await db.select({ id: tickets.id }).from(tickets).orderBy(asc(tickets.id));
+  const entryIds = await db
+    .select({ id: logEntries.id })
+    .from(logEntries)
+    .where(isNull(logEntries.deletedAt))
+    .orderBy(asc(logEntries.id));
+  const all: Exported = {
+    format: 1,
+    exportedAt,
+    tickets: [],
+    ...(await readShop(db)),
+    logbook: [],
+    movements: await db.select().from(movements).orderBy(asc(movements.at), asc(movements.id)),
+  };
+  for (const { id } of ids) {
+    const kept = await findTicket(db, id);
+    if (kept) all.tickets.push({ ticket: kept.ticket, updatedAt: kept.updatedAt, onBench: kept.onBench });
+  }
+  for (const { id } of entryIds) {
+    const entry = await findEntry(db, id);
+    if (entry) all.logbook.push(entry);
+  }
+  return all;
+}

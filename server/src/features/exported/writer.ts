@@ -1,0 +1,69 @@
+import { SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core';
+import type { BroughtIn, Exported } from '@zt/core/model/exported';
+import { amountsOf, difference } from '@zt/core/uses/ledger/amounts';
+import { eq } from 'drizzle-orm';
+import type { Transaction } from '../../db/client';
+import { houseRules } from '../../db/schema/houseRules';
+import { logEntries } from '../../db/schema/logEntries';
+import { movements } from '../../db/schema/movements';
+import { shelfItems } from '../../db/schema/shelfItems';
+import { tickets } from '../../db/schema/tickets';
+import { rowOf } from '../logbook/map';
+import { saveRules } from '../rules/writer';
+import { amountsKept, keepMoves } from '../shelf/ledger';
+
+type Table = typeof tickets | typeof shelfItems | typeof logEntries;
+
+const isHere = async (tx: Transaction, table: Table, id: string): Promise<boolean> =>
+  (await tx.select({ id: table.id }).from(table).where(eq(table.id, id))).length > 0;
+
+/** An item with its ledger; what the ledger of the document does not tell of its amounts is its first count. */
+async function bringItem(
+  tx: Transaction,
+  { noun, item }: { noun: ShelfNoun; item: Shelf[ShelfNoun][number] },
+  { movements: ledger }: Exported,
+  now: string,
+): Promise<void> {
+  await tx.insert(shelfItems).values({ id: item.id, noun, item, deletedAt: null });
+  for (const movement of ledger.filter(({ itemId }) => itemId === item.id))
+    await tx.insert(movements).values(movement).onConflictDoNothing();
+  const moves = difference(await amountsKept(tx, item.id), amountsOf(noun, item as never));
+  await keepMoves(tx, moves, { itemId: item.id, kind: 'opening', entryId: null, at: now, by: '' });
+}
+
+/**
+ * Brings a document in: whatever is not here yet. What is here already stays as it is, taken off or not, and so do
+ * house rules that were saved here.
+ */
+export async function bringIn(tx: Transaction, all: Exported, now: string): Promise<BroughtIn> {
+  const brought: BroughtIn = { tickets: 0, items: 0, entries: 0, rules: false, known: 0 };
+  for (const { ticket, updatedAt, onBench } of all.tickets) {
+    if (await isHere(tx, tickets, ticket.id)) brought.known += 1;
+    else {
+      const deletedAt = onBench ? null : now;
+      await tx.insert(tickets).values({ id: ticket.id, ticket, rev: 1, updatedAt, deletedAt });
+      brought.tickets += 1;
+    }
+  }
+  for (const noun of SHELF_NOUNS)
+    for (const item of all.shelf[noun]) {
+      if (await isHere(tx, shelfItems, item.id)) brought.known += 1;
+      else {
+        await bringItem(tx, { noun, item }, all, now);
+        brought.items += 1;
+      }
+    }
+  for (const { taken, ...entry } of all.logbook) {
+    if ((await isHere(tx, logEntries, entry.id)) || !(await isHere(tx, tickets, entry.ticket.id)))
+      brought.known += 1;
+    else {
+      await tx.insert(logEntries).values({ ...rowOf(entry), taken });
+      brought.entries += 1;
+    }
+  }
+  if ((await tx.select({ id: houseRules.id }).from(houseRules)).length === 0) {
+    await saveRules(tx, { rules: all.rules }, now);
+    brought.rules = true;
+  }
+  return brought;
+}
