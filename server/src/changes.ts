@@ -23,6 +23,20 @@ export class Changes {
     return () => this.emitter.off('change', hear);
   }
 
+  /** A device is answered no more: what it listens to ends. */
+  revoke(deviceId: string): void {
+    this.emitter.emit('revoked', deviceId);
+  }
+
+  /** Returns what ends the waiting. */
+  onRevoked(deviceId: string | null, end: () => void): () => void {
+    const hear = (id: string) => {
+      if (id === deviceId) end();
+    };
+    this.emitter.on('revoked', hear);
+    return () => this.emitter.off('revoked', hear);
+  }
+
   get listeners(): number {
     return this.emitter.listenerCount('change');
   }

@@ -1,6 +1,8 @@
+import type { Context as Asked } from 'hono';
 import { Changes } from './changes';
 import type { Config } from './config/config';
 import { openStore, type Store } from './db/client';
+import { remoteOf } from './http/remote';
 
 /** What routes work with. Tests put their own in. */
 export interface Context {
@@ -12,6 +14,8 @@ export interface Context {
   backups: string | null;
   /** Why nothing is written; null where it is. */
   readOnly: string | null;
+  /** The address that a request comes from; null where it comes by no network. */
+  remote: (c: Asked) => string | null;
   /** The clock, ISO. */
   now: () => string;
 }
@@ -23,6 +27,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
     changes: overrides.changes ?? new Changes(),
     backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,
+    remote: overrides.remote ?? remoteOf,
     now: overrides.now ?? (() => new Date().toISOString()),
   };
 }

@@ -12,6 +12,7 @@ import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, tellingChanges } from './features/changes/routes';
+import { devicesRoutes } from './features/devices/routes';
 import { exportedRoutes } from './features/exported/routes';
 import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
@@ -23,6 +24,7 @@ import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
 import { onlyOwnPages, pageHeaders } from './http/guard';
+import { onlyPaired } from './http/whoAsks';
 import { Unusable } from './unusable';
 
 const MEGABYTE = 1024 * 1024;
@@ -49,7 +51,7 @@ const API_DOCUMENT = {
 function answerError(
   error: Error,
   path: string,
-): { status: 400 | 403 | 404 | 409 | 413 | 500 | 503; body: ErrorBody } {
+): { status: 400 | 401 | 403 | 404 | 409 | 413 | 429 | 500 | 503; body: ErrorBody } {
   if (error instanceof ApiError)
     return { status: error.status, body: { code: error.code, message: error.message } };
   if (error instanceof Unusable) return { status: 400, body: { code: 'unusable', message: error.message } };
@@ -85,6 +87,7 @@ export function createApp(context: Context) {
   const app = new OpenAPIHono();
   app.use(pageHeaders());
   app.use(onlyOwnPages(context.config.host));
+  app.use('/api/*', onlyPaired(context));
   // Before what waits for the end of an answer: this one has none.
   app.route('/api/changes', changesRoutes(context));
   app.use(compress());
@@ -96,7 +99,6 @@ export function createApp(context: Context) {
   const [limit, exportLimit] = [atMost(MOST_BODY_MB), atMost(MOST_EXPORT_MB)];
   app.use('/api/*', (c, next) => (c.req.path === '/api/export' ? exportLimit : limit)(c, next));
   app.use('/api/*', async (c, next) => {
-    await context.store.ready;
     const isQuestion = c.req.method === 'GET' || QUESTIONS.test(c.req.path);
     if (context.readOnly && !isQuestion) throw new ApiError(403, 'read-only', context.readOnly);
     await next();
@@ -115,6 +117,7 @@ export function createApp(context: Context) {
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/history', historyRoutes(context));
+  app.route('/api/devices', devicesRoutes(context));
   app.route('/api/export', exportedRoutes(context));
   app.route('/api/backups', backupRoutes(context));
   app.route('/api/plan', planRoutes(context));

@@ -14,7 +14,7 @@ export type ErrorBody = z.infer<typeof ErrorSchema>;
 
 export class ApiError extends Error {
   constructor(
-    readonly status: 400 | 403 | 404 | 409 | 413 | 503,
+    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 429 | 503,
     readonly code: string,
     message: string,
   ) {
@@ -51,6 +51,9 @@ export const body = <T extends z.ZodType>(schema: T) => ({
 });
 export const failures = {
   400: json(ErrorSchema, 'A field could not be read'),
+  401: json(ErrorSchema, 'The device is not paired'),
+  403: json(ErrorSchema, 'This device may not do that'),
   404: json(ErrorSchema, 'There is none such'),
   409: json(ErrorSchema, 'It contradicts what is kept'),
+  429: json(ErrorSchema, 'It was tried too often'),
 };

@@ -255,6 +255,11 @@ describe('the interface’s own description', () => {
       [
         '/api/backups',
         '/api/backups/{name}/restore',
+        '/api/devices',
+        '/api/devices/code',
+        '/api/devices/me',
+        '/api/devices/pair',
+        '/api/devices/{id}',
         '/api/export',
         '/api/export/schema',
         '/api/history/{id}',

@@ -21,6 +21,15 @@ export function namesOf(host: string): Set<string> {
   return new Set([...THIS_COMPUTER, ...names]);
 }
 
+/** The pages on which another device enters a code, by the addresses of this computer; none while it answers no other. */
+export const pagesToPair = (host: string, port: string, code: string): string[] =>
+  isOpenToAll(host)
+    ? Object.values(networkInterfaces())
+        .flat()
+        .flatMap((one) => (one && !one.internal && one.family === 'IPv4' ? [one.address] : []))
+        .map((address) => `http://${address}${port === '' ? '' : `:${port}`}/pair?code=${code}`)
+    : [];
+
 /** An address taken apart; null where it is none. */
 function urlOf(address: string): URL | null {
   try {

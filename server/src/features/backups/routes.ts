@@ -8,6 +8,7 @@ import { allBackups, backUp, MOST_KEPT } from '../../backup/schedule';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, failures, notFound } from '../../errors';
+import { pairAgain, pairedNow } from '../devices/writer';
 
 const list = createRoute({
   method: 'get',
@@ -48,7 +49,10 @@ export function backupRoutes({ store, config, changes, backups, now }: Context) 
       if (!kept || !backups) throw notFound('backup');
       const { database } = await checkedForRestore(join(backups, kept.name));
       await backUp(store.db.$client, backups, { kind: 'before-restore', now: now() });
+      const paired = await pairedNow(store.db);
       await store.replace(async () => putInPlace(config.databaseUrl.slice(FILE.length), database));
+      // Who was revoked since stays revoked, and who was paired stays paired.
+      await store.write((tx) => pairAgain(tx, paired));
       changes.tell({ noun: 'all', id: null, rev: store.era, device: null });
       return c.json(listed(), 200);
     });

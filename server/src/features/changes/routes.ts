@@ -17,13 +17,19 @@ export const tellingChanges =
 /** What others change, as it happens (server-sent events). Ends when the page is left. */
 export const changesRoutes = ({ changes, store }: Context) =>
   new Hono().get('/', (c) => {
+    const { deviceId } = c.get('asker');
     c.header('cache-control', 'no-store');
     return streamSSE(c, async (stream) => {
       const unlisten = changes.listen((change) => void stream.writeSSE({ data: JSON.stringify(change) }));
       const beat = setInterval(() => void stream.writeSSE({ event: 'still', data: '' }), HEARTBEAT_MS);
       await stream.writeSSE({ event: 'listening', data: String(store.era) });
-      await new Promise<void>((left) => stream.onAbort(left));
+      let keep: () => void = () => undefined;
+      await new Promise<void>((left) => {
+        stream.onAbort(left);
+        keep = changes.onRevoked(deviceId, left);
+      });
       clearInterval(beat);
       unlisten();
+      keep();
     });
   });

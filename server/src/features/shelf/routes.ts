@@ -2,7 +2,7 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, MovementsSchema, ShelfChangedSchema, ShelfChangesSchema, ShelfSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { answers, body, failures } from '../../errors';
+import { ApiError, answers, body, failures } from '../../errors';
 import { movementsOf } from './ledger';
 import { readShelf } from './reader';
 import { changeShelf } from './writer';
@@ -34,6 +34,8 @@ export function shelfRoutes({ store, now }: Context) {
     .openapi(ledger, async (c) => c.json(await movementsOf(store.db, c.req.valid('param').id), 200))
     .openapi(change, async (c) => {
       const changes = c.req.valid('json');
+      if (changes.remove.length > 0 && c.get('asker').role === 'helper')
+        throw new ApiError(403, 'owners-only', 'Only an owner’s device takes things off the shelf.');
       const put = await store.write((tx) => changeShelf(tx, changes, now()));
       return c.json({ put }, 200);
     });

@@ -1,0 +1,118 @@
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema } from '@zt/core';
+import {
+  AskCodeSchema,
+  OwnDeviceSchema,
+  PairedDeviceSchema,
+  PairingCodeSchema,
+  PairSchema,
+} from '@zt/core/model/device';
+import { setCookie } from 'hono/cookie';
+import QRCode from 'qrcode';
+import type { Context } from '../../context';
+import { defaultHook } from '../../defaultHook';
+import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import { pagesToPair } from '../../http/guard';
+import { DEVICE_COOKIE } from '../../http/whoAsks';
+import { newToken, Pairing } from './pairing';
+import { listDevices } from './reader';
+import { pairDevice, revokeDevice } from './writer';
+
+const me = createRoute({
+  method: 'get',
+  path: '/me',
+  summary: 'What this device may do',
+  responses: { 200: answers(OwnDeviceSchema, 'Its role; null while it is not paired') },
+});
+const list = createRoute({
+  method: 'get',
+  path: '/',
+  summary: 'The devices that are paired',
+  responses: { 200: answers(z.array(PairedDeviceSchema), 'The devices') },
+});
+const ask = createRoute({
+  method: 'post',
+  path: '/code',
+  summary: 'A code of six digits that pairs one device',
+  request: { body: body(AskCodeSchema) },
+  responses: { 200: answers(PairingCodeSchema, 'The code, with where it is entered'), ...failures },
+});
+const pair = createRoute({
+  method: 'post',
+  path: '/pair',
+  summary: 'Pair this device with the code that the shop’s computer shows',
+  request: { body: body(PairSchema) },
+  responses: { 200: answers(OwnDeviceSchema, 'Paired'), ...failures },
+});
+const revoke = createRoute({
+  method: 'delete',
+  path: '/{id}',
+  summary: 'Revoke a device: it is answered no more',
+  request: { params: z.object({ id: IdSchema }) },
+  responses: { 200: answers(Done, 'Revoked'), ...failures },
+});
+
+/** A paired device stays so until it is revoked, or was away for so long, s. */
+const PAIRED_S = 400 * 24 * 60 * 60;
+
+const NOT_PAIRED = {
+  wrong: 'This is not the code that the shop’s computer shows now, or it is over. Ask for a new one there.',
+  'too-many': 'Too many codes were tried from here. Wait ten minutes, then ask for a new one.',
+} as const;
+
+/** The squares of a QR code, row by row. */
+function squaresOf(text: string): boolean[][] {
+  const { size, data } = QRCode.create(text, { errorCorrectionLevel: 'M' }).modules;
+  return Array.from({ length: size }, (_, y) =>
+    Array.from({ length: size }, (_, x) => data[y * size + x] === 1),
+  );
+}
+
+export function devicesRoutes({ store, config, changes, remote, now }: Context) {
+  const pairing = new Pairing();
+  const nowMs = () => Date.parse(now());
+  const app = new OpenAPIHono({ defaultHook })
+    .openapi(me, (c) => {
+      const { role, isShopsComputer } = c.get('asker');
+      return c.json({ role, isShopsComputer }, 200);
+    })
+    .openapi(list, async (c) => c.json(await listDevices(store.db), 200))
+    .openapi(ask, (c) => {
+      const { role } = c.req.valid('json');
+      const { code, expiresMs } = pairing.ask(role, nowMs());
+      const pages = pagesToPair(config.host, new URL(c.req.url).port, code);
+      const [first] = pages;
+      return c.json(
+        {
+          code,
+          role,
+          expiresAt: new Date(expiresMs).toISOString(),
+          pages,
+          squares: first ? squaresOf(first) : null,
+        },
+        200,
+      );
+    })
+    .openapi(pair, async (c) => {
+      const { code, name } = c.req.valid('json');
+      const tried = pairing.enter(code, remote(c) ?? '', nowMs());
+      if (!tried.ok) throw new ApiError(tried.why === 'wrong' ? 403 : 429, tried.why, NOT_PAIRED[tried.why]);
+      const token = newToken();
+      await store.write((tx) => pairDevice(tx, { name, role: tried.role, token }, now()));
+      setCookie(c, DEVICE_COOKIE, token, {
+        httpOnly: true,
+        sameSite: 'Strict',
+        secure: new URL(c.req.url).protocol === 'https:',
+        path: '/',
+        maxAge: PAIRED_S,
+      });
+      return c.json({ role: tried.role, isShopsComputer: false }, 200);
+    })
+    .openapi(revoke, async (c) => {
+      const { id } = c.req.valid('param');
+      if (!(await store.write((tx) => revokeDevice(tx, id)))) throw notFound('device');
+      changes.revoke(id);
+      return c.json({ done: true as const }, 200);
+    });
+  return app;
+}
