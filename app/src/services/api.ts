@@ -33,6 +33,6 @@ const inOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: inOrder,
-  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside', 'backups', 'movements'],
+  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside', 'backups', 'movements', 'devices'],
   endpoints: () => ({}),
 });

@@ -27,6 +27,14 @@ const MOST_LETTERS = 60;
 
 let known: Device | null = null;
 
+/** Calls this device by another name from now on. */
+export function callThisDevice(name: string): void {
+  known = { ...thisDevice(), name: name.slice(0, MOST_LETTERS) };
+  try {
+    globalThis.localStorage.setItem('device', known.name);
+  } catch {}
+}
+
 /** This page on this device. Two pages of one browser are two: each has work of its own in hand. */
 export function thisDevice(): Device {
   known ??= {

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Notice } from '../components/ui/Notice';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
+import { PairThisDevice } from './PairThisDevice';
 import { useShop } from './useShop';
 
 /**
@@ -9,7 +10,8 @@ import { useShop } from './useShop';
  * the defaults would be saved over the shop's own.
  */
 export function ShopGate({ children }: { children: ReactNode }) {
-  const { ready, failed, retry } = useShop();
+  const { ready, failed, isStranger, retry } = useShop();
+  if (isStranger) return <PairThisDevice />;
   if (ready) return children;
   if (failed)
     return (

@@ -13,6 +13,8 @@ export interface Shop {
   /** Whether both are here; once they are, they stay, whatever a later request comes to. */
   ready: boolean;
   failed: boolean;
+  /** Whether this device has yet to be paired with the shop's computer. */
+  isStranger: boolean;
   /** Asks for both again. */
   retry: () => void;
   /** How the last change of the rules stands. */
@@ -21,6 +23,7 @@ export interface Shop {
   setUnits: (units: DisplayUnits) => void;
 }
 
+const isNotPaired = (error: unknown): boolean => (error as { status?: unknown } | undefined)?.status === 401;
 const rulesSaveState = saveStateOf('saveRules');
 
 /** The shelf and the house rules, with the units that everything is shown in. */
@@ -37,6 +40,7 @@ export function useShop(): Shop {
     units: rules.units,
     ready: kept.shelf.data !== undefined && kept.rules.data !== undefined,
     failed: kept.shelf.isError || kept.rules.isError,
+    isStranger: isNotPaired(kept.shelf.error) || isNotPaired(kept.rules.error),
     retry: () => {
       void kept.shelf.refetch();
       void kept.rules.refetch();

@@ -30,6 +30,8 @@ export function followChanges(store: AppStore): () => void {
   let opened = false;
   let lost: ReturnType<typeof setTimeout> | undefined;
   source.addEventListener('error', () => {
+    // Closed for good is an answer: this device is not paired.
+    if (source.readyState === EventSource.CLOSED) return;
     lost ??= setTimeout(() => store.dispatch(hearingChanged(false)), LOST_MS);
   });
   const hearOpen = () => {

@@ -57,25 +57,35 @@ export function onlyOwnPages(host: string): MiddlewareHandler {
   };
 }
 
+const HEADERS: Parameters<typeof secureHeaders>[0] = {
+  contentSecurityPolicy: {
+    defaultSrc: ["'self'"],
+    scriptSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    // Styles are written by the components into the page; they load nothing.
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    fontSrc: ["'self'"],
+    connectSrc: ["'self'"],
+    objectSrc: ["'none'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+  xFrameOptions: 'DENY',
+  referrerPolicy: 'no-referrer',
+  // Spoken in plain http on this computer.
+  strictTransportSecurity: false,
+};
+
+/** Browsers heed these only where nobody can read along, and complain of them elsewhere. */
+const UNHEEDED = { crossOriginOpenerPolicy: false, originAgentCluster: false } as const;
+
 /** What a page of the shop may load and do: its own files; no script that is not one, and in nobody's frame. */
-export const pageHeaders = (): MiddlewareHandler =>
-  secureHeaders({
-    contentSecurityPolicy: {
-      defaultSrc: ["'self'"],
-      scriptSrc: ["'self'"],
-      workerSrc: ["'self'"],
-      // Styles are written by the components into the page; they load nothing.
-      styleSrc: ["'self'", "'unsafe-inline'"],
-      imgSrc: ["'self'", 'data:', 'blob:'],
-      fontSrc: ["'self'"],
-      connectSrc: ["'self'"],
-      objectSrc: ["'none'"],
-      baseUri: ["'none'"],
-      formAction: ["'self'"],
-      frameAncestors: ["'none'"],
-    },
-    xFrameOptions: 'DENY',
-    referrerPolicy: 'no-referrer',
-    // Spoken in plain http on this computer.
-    strictTransportSecurity: false,
-  });
+export function pageHeaders(): MiddlewareHandler {
+  const [whole, plain] = [secureHeaders(HEADERS), secureHeaders({ ...HEADERS, ...UNHEEDED })];
+  return (c, next) => {
+    const { protocol, hostname: name } = new URL(c.req.url);
+    return (protocol === 'https:' || THIS_COMPUTER.includes(name) ? whole : plain)(c, next);
+  };
+}

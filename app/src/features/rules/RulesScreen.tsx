@@ -30,12 +30,14 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
+import { useOwnDeviceQuery } from '../../services/devicesApi';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
 import { useShop } from '../../shop/useShop';
 import { AllData } from './AllData';
 import { Backups } from './Backups';
 import { Beliefs } from './Beliefs';
+import { Devices } from './Devices';
 import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
 import { Ways } from './Ways';
@@ -119,6 +121,25 @@ function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
   );
 }
 
+/** What only an owner's device shows: backups, all data, and who else may work here. */
+function OwnersPart() {
+  const { data } = useOwnDeviceQuery();
+  if (data?.role !== 'owner') return null;
+  return (
+    <>
+      <Disclosure title="Devices">
+        <Devices />
+      </Disclosure>
+      <Disclosure title="Backups">
+        <Backups />
+      </Disclosure>
+      <Disclosure title="All data as a document">
+        <AllData />
+      </Disclosure>
+    </>
+  );
+}
+
 /** What this shop believes: a school to each question, and its own numbers. */
 export function RulesScreen() {
   const { rules, rulesSave, setRules } = useShop();
@@ -192,12 +213,7 @@ export function RulesScreen() {
           </FieldsContext.Provider>
         </Disclosure>
         <History noun="rules" id="shop" schema={HouseRulesSchema} now={rules} onBringBack={put} />
-        <Disclosure title="Backups">
-          <Backups />
-        </Disclosure>
-        <Disclosure title="All data as a document">
-          <AllData />
-        </Disclosure>
+        <OwnersPart />
         <Txt as="small" tone="graphite">
           The product advises; it is not a safety authority. Follow your machine’s manual and the rules where
           you live.

@@ -8,7 +8,7 @@ import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { tickets } from '../../db/schema/tickets';
-import { rowOf } from '../logbook/map';
+import { addEntry } from '../logbook/writer';
 import { saveRules } from '../rules/writer';
 import { amountsKept, keepMoves } from '../shelf/ledger';
 
@@ -57,7 +57,7 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
     if ((await isHere(tx, logEntries, entry.id)) || !(await isHere(tx, tickets, entry.ticket.id)))
       brought.known += 1;
     else {
-      await tx.insert(logEntries).values({ ...rowOf(entry), taken });
+      await addEntry(tx, entry, taken);
       brought.entries += 1;
     }
   }

@@ -5,6 +5,7 @@ import {
   type Logged,
   type LogPiece,
   planTicket,
+  type ShelfUse,
   shelfUseOf,
   type Ticket,
 } from '@zt/core';
@@ -17,12 +18,16 @@ import { readShop } from '../shop';
 import { rowOf } from './map';
 import { takenOf } from './reader';
 
-/** Keeps an entry. Saying the same entry again changes nothing, so a repeated request is safe. */
-export async function addEntry(tx: Transaction, entry: LogEntry): Promise<void> {
+/** Keeps an entry with what it took off the shelf; one that was taken back comes back. */
+export async function addEntry(
+  tx: Transaction,
+  entry: LogEntry,
+  taken: readonly ShelfUse[] = [],
+): Promise<void> {
   await tx
     .insert(logEntries)
-    .values(rowOf(entry))
-    .onConflictDoUpdate({ target: logEntries.id, set: { deletedAt: null } });
+    .values({ ...rowOf(entry), taken: [...taken] })
+    .onConflictDoUpdate({ target: logEntries.id, set: { deletedAt: null, taken: [...taken] } });
 }
 
 const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
@@ -65,8 +70,7 @@ export async function logPiece(
   const plan = planTicket(ticket, shelf, rules);
   const used = isUsedOtherwise(ticket) ? planTicket(asUsed(ticket), shelf, rules) : plan;
   const taken = shelfUseOf(used, shelf, rules);
-  await addEntry(tx, { id, loggedAt, ticket, plan: frozenPlan(plan), log: ticket.log });
-  await tx.update(logEntries).set({ taken }).where(eq(logEntries.id, id));
+  await addEntry(tx, { id, loggedAt, ticket, plan: frozenPlan(plan), log: ticket.log }, taken);
   await moveUses(tx, taken, { entryId: id, by: 1, now: loggedAt });
   return { id, loggedAt };
 }
