@@ -2,7 +2,7 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserContext, Page } from '@playwright/test';
-import type { KeptTicket, LogSummary, Shelf } from '@zt/core';
+import type { BenchPage, LogPage, Shelf } from '@zt/core';
 import { openShop, type Shop, WEB } from './support/shop';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
@@ -82,10 +82,10 @@ test('with the shop’s computer off a piece is worked on, closed, opened again,
   await shop.up();
   await next.getByRole('button', { name: 'Open the entry' }).waitFor();
   await expect(next.getByText(/for the shop’s computer/)).toHaveCount(0);
-  const tickets = (await asked<KeptTicket[]>('/tickets')).map((kept) => kept.ticket.name);
+  const tickets = (await asked<BenchPage>('/tickets')).tickets.map((kept) => kept.ticket.name);
   expect(tickets).toContain('Begun in the dark');
   expect((await asked<Shelf>('/shelf')).threads.map(({ name }) => name)).toContain('dark navy');
-  expect((await asked<LogSummary[]>('/logbook')).map(({ name }) => name)).toContain('Named in the dark');
+  expect((await asked<LogPage>('/logbook')).entries.map(({ name }) => name)).toContain('Named in the dark');
 });
 
 test('a newer app is offered in the middle of a deck, changes nothing there, and is taken when somebody says so', async () => {

@@ -4,7 +4,7 @@ import { createClient } from '@libsql/client';
 import { applyChange, MOST_COUNTED, type Ticket } from '@zt/core';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openStore } from './db/client';
-import { listTickets } from './features/tickets/reader';
+import { readBench } from './features/tickets/reader';
 import { openTestApp, type TestApp } from './testing/testApp';
 
 let shop: TestApp;
@@ -71,7 +71,7 @@ describe('one row that cannot be read', () => {
       "INSERT INTO tickets (id, ticket, rev, updated_at) VALUES ('ticket-too-far', ?, 3, '')",
       JSON.stringify({ ...far, id: 'ticket-too-far' }),
     );
-    expect(await body(shop.get('/api/tickets'))).toHaveLength(1);
+    expect(await shop.bench()).toHaveLength(1);
     expect((await shop.get('/api/tickets/ticket-too-far')).status).toBe(404);
     expect((await shop.post('/api/set-aside/tickets/ticket-too-far/mend')).status).toBe(200);
     const kept = (await body(shop.get('/api/tickets/ticket-too-far'))) as { ticket: Ticket; rev: number };
@@ -86,10 +86,10 @@ describe('one row that cannot be read', () => {
     await save(exampleA());
     await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'));
     await sql("UPDATE log_entries SET summary = '{}'");
-    expect(await body(shop.get('/api/logbook'))).toEqual([]);
+    expect(await shop.logged()).toEqual([]);
     expect(await body(shop.get('/api/set-aside'))).toMatchObject([{ place: 'logbook', canMend: true }]);
     await shop.post('/api/set-aside/logbook/entry-number-1/mend');
-    expect(await body(shop.get('/api/logbook'))).toHaveLength(1);
+    expect(await shop.logged()).toHaveLength(1);
   });
 
   it('may be the house rules: what can be read of them is followed', async () => {
@@ -161,11 +161,9 @@ it('a ticket taken off the bench stays off when another device saves it, and the
   await shop.remove(`/api/tickets/${exampleA().id}`);
   const changed = { ...exampleA(), name: 'Changed elsewhere' };
   expect(await body(save(changed, 1))).toEqual({ rev: 2, onBench: false });
-  expect(await body(shop.get('/api/tickets'))).toEqual([]);
+  expect(await shop.bench()).toEqual([]);
   await shop.post(`/api/tickets/${exampleA().id}/restore`);
-  expect(await body(shop.get('/api/tickets'))).toMatchObject([
-    { ticket: { name: 'Changed elsewhere' }, onBench: true },
-  ]);
+  expect(await shop.bench()).toMatchObject([{ ticket: { name: 'Changed elsewhere' }, onBench: true }]);
 });
 
 it('a log entry of things nobody knows is answered in words', async () => {
@@ -209,7 +207,7 @@ it('closing leaves one whole file that can be copied', async () => {
   const copy = join(shop.folder, 'copy.db');
   copyFileSync(file, copy);
   const store = await openStore(`file:${copy}`, join(process.cwd(), 'server/src/db/migrations'));
-  expect(await listTickets(store.db)).toHaveLength(1);
+  expect((await readBench(store.db, {})).tickets).toHaveLength(1);
   await store.close();
   // the file that was open is opened again for the others
   shop = await openTestApp();

@@ -16,7 +16,7 @@ import { openStore } from './db/client';
 import { seedDemo } from './demo/seedDemo';
 import { DEMO_SHELF } from './demo/shelf';
 import { demoTickets } from './demo/tickets';
-import { listTickets } from './features/tickets/reader';
+import { readBench } from './features/tickets/reader';
 import { openTestApp, type TestApp } from './testing/testApp';
 
 let shop: TestApp;
@@ -40,7 +40,7 @@ describe('tickets', () => {
       loggedAs: null,
       onBench: true,
     });
-    expect(await (await shop.get('/api/tickets')).json()).toHaveLength(1);
+    expect(await shop.bench()).toHaveLength(1);
   });
 
   it('are never overwritten by a save that did not see the last one', async () => {
@@ -67,7 +67,7 @@ describe('tickets', () => {
     const tickets = Array.from({ length: 20 }, (_, i) => newTicket(`many-ticket-${i}`, 'bath-towel'));
     const answers = await Promise.all(tickets.map((t) => saveTicket(t)));
     expect(answers.every((a) => a.status === 200)).toBe(true);
-    expect(await (await shop.get('/api/tickets')).json()).toHaveLength(20);
+    expect(await shop.bench()).toHaveLength(20);
   });
 
   it('name the field that cannot be read, and save nothing', async () => {
@@ -91,16 +91,16 @@ describe('tickets', () => {
   it('are taken off the bench and put back', async () => {
     await saveTicket(exampleA());
     expect((await shop.remove(`/api/tickets/${exampleA().id}`)).status).toBe(200);
-    expect(await (await shop.get('/api/tickets')).json()).toEqual([]);
+    expect(await shop.bench()).toEqual([]);
     expect((await shop.post(`/api/tickets/${exampleA().id}/restore`)).status).toBe(200);
-    expect(await (await shop.get('/api/tickets')).json()).toHaveLength(1);
+    expect(await shop.bench()).toHaveLength(1);
     expect((await shop.remove('/api/tickets/no-such-ticket')).status).toBe(404);
   });
 
   it('are there after the shop is closed and opened again, in a file written ahead', async () => {
     await saveTicket(exampleA());
     const again = await openStore(shop.url, join(process.cwd(), 'server/src/db/migrations'));
-    expect(await listTickets(again.db)).toHaveLength(1);
+    expect((await readBench(again.db, {})).tickets).toHaveLength(1);
     expect(await again.db.get<{ journal_mode: string }>(sql`PRAGMA journal_mode`)).toEqual({
       journal_mode: 'wal',
     });
@@ -214,7 +214,7 @@ describe('the logbook', () => {
     expect(added.status).toBe(201);
     await shop.post('/api/logbook', entryOf(spoilt, 'entry-number-2'));
     const ids = async (query: string) =>
-      (await (await shop.get(`/api/logbook${query}`)).json()).map((e: { id: string }) => e.id);
+      (await (await shop.get(`/api/logbook${query}`)).json()).entries.map((e: { id: string }) => e.id);
     expect(await ids('')).toEqual(['entry-number-2', 'entry-number-1']);
     expect(await ids('?kind=t-shirt')).toEqual(['entry-number-1']);
     expect(await ids('?outcome=spoilt')).toEqual(['entry-number-2']);
@@ -225,7 +225,7 @@ describe('the logbook', () => {
     const entry = await (await shop.get('/api/logbook/entry-number-1')).json();
     expect(entry.ticket).toEqual(exampleA());
     expect(entry.plan.place.depthMm).toBeCloseTo(193.4, 1);
-    const [a] = await (await shop.get('/api/tickets')).json();
+    const a = await (await shop.get(`/api/tickets/${exampleA().id}`)).json();
     expect(a.loggedAs).toBe('entry-number-1');
     await shop.remove('/api/logbook/entry-number-1');
     expect(await ids('')).toEqual(['entry-number-2']);
@@ -236,7 +236,7 @@ describe('the logbook', () => {
     await saveTicket(exampleA());
     await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'));
     expect((await shop.post('/api/logbook', entryOf(exampleA(), 'entry-number-1'))).status).toBe(201);
-    expect(await (await shop.get('/api/logbook')).json()).toHaveLength(1);
+    expect(await shop.logged()).toHaveLength(1);
   });
 
   it('logs nothing for a ticket that was not saved', async () => {
@@ -310,11 +310,10 @@ describe('the demo', () => {
   it('is large enough, valid, and seeded once', async () => {
     await seedDemo(shop.context);
     await seedDemo(shop.context);
-    const tickets = await (await shop.get('/api/tickets')).json();
-    const onBench = tickets.filter((t: { loggedAs: string | null }) => t.loggedAs === null);
-    expect(onBench.length).toBeGreaterThanOrEqual(8);
+    const tickets = await shop.bench();
+    expect(tickets.length).toBeGreaterThanOrEqual(8);
     for (const { ticket } of tickets) expect(TicketSchema.safeParse(ticket).error).toBeUndefined();
-    expect(await (await shop.get('/api/logbook')).json()).toHaveLength(20);
+    expect(await shop.logged()).toHaveLength(20);
     const shelf = await (await shop.get('/api/shelf')).json();
     expect([shelf.hoops.length, shelf.machines.length, shelf.materials.length, shelf.threads.length]).toEqual(
       [10, 2, 12, 40],

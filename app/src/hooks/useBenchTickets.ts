@@ -1,15 +1,43 @@
 import type { KeptTicket, Ticket } from '@zt/core';
 import { useMemo } from 'react';
-import { useTicketsQuery } from '../services/ticketsApi';
+import { ALL, useTicketsInfiniteQuery } from '../services/ticketsApi';
 import { selectBench } from '../store/shopNow';
 import { useAppSelector } from '../store/store';
 
-/** The tickets on the bench that are not in the logbook, as they are on this device; and how asking for them went. */
-export function useBench(): { kept: KeptTicket[]; isHere: boolean; failed: boolean } {
-  const asked = useTicketsQuery(undefined, { refetchOnMountOrArgChange: true });
+interface Bench {
+  /** Those that were read, with what was done to them here. */
+  kept: KeptTicket[];
+  /** How many there are, read or not. */
+  total: number;
+  /** Reads the next page; nothing where there is none. */
+  more: () => void;
+  isHere: boolean;
+  failed: boolean;
+}
+
+/** The tickets on the bench that are not in the logbook, as they are on this device. */
+export function useBench(): Bench {
+  const asked = useTicketsInfiniteQuery(ALL, { refetchOnMountOrArgChange: true });
   const bench = useAppSelector(selectBench);
   const kept = useMemo(() => bench.filter(({ loggedAs }) => loggedAs === null), [bench]);
-  return { kept, isHere: asked.data !== undefined, failed: asked.isError };
+  const { data, hasNextPage, isFetching, fetchNextPage } = asked;
+  const read = data?.pages.reduce((sum, page) => sum + page.tickets.length, 0) ?? 0;
+  return {
+    kept,
+    total: kept.length + Math.max(0, (data?.pages[0]?.total ?? 0) - read),
+    more: () => {
+      if (hasNextPage && !isFetching) void fetchNextPage();
+    },
+    isHere: data !== undefined,
+    failed: asked.isError,
+  };
+}
+
+/** The tickets in which words are found, of all that are on the bench; null while none are sought. */
+export function useSought(words: string): KeptTicket[] | null {
+  const q = words.trim();
+  const { data } = useTicketsInfiniteQuery(q, { skip: q === '' });
+  return useMemo(() => (q === '' ? null : (data?.pages.flatMap((page) => page.tickets) ?? [])), [q, data]);
 }
 
 /** Their tickets alone. */

@@ -1,11 +1,16 @@
-import type { KeptEntry, LogFilter, Logged, LogPiece, LogSummary } from '@zt/core';
+import type { KeptEntry, LogFilter, Logged, LogPage, LogPiece } from '@zt/core';
 import { api } from './api';
 
 /** The logbook. */
 export const logbookApi = api.injectEndpoints({
   endpoints: (build) => ({
-    logbook: build.query<LogSummary[], LogFilter>({
-      query: (params) => ({ url: '/logbook', params }),
+    /** Page by page, the latest first. */
+    logbook: build.infiniteQuery<LogPage, LogFilter, string>({
+      infiniteQueryOptions: { initialPageParam: '', getNextPageParam: ({ next }) => next ?? undefined },
+      query: ({ queryArg, pageParam: after }) => ({
+        url: '/logbook',
+        params: { ...queryArg, ...(after === '' ? {} : { after }) },
+      }),
       providesTags: ['logbook'],
     }),
     /** An entry is kept as it was logged: nothing asks for it anew. */
@@ -21,4 +26,4 @@ export const logbookApi = api.injectEndpoints({
   }),
 });
 
-export const { useLogbookQuery, useEntryQuery } = logbookApi;
+export const { useLogbookInfiniteQuery, useEntryQuery } = logbookApi;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { api } from '../services/api';
 import { thisDevice } from '../services/device';
-import { ticketsApi } from '../services/ticketsApi';
+import { benchHas, ticketsApi } from '../services/ticketsApi';
 import { ticketHeard } from './editor';
 import { hearingChanged } from './queue';
 import type { AppStore } from './store';
@@ -13,11 +13,13 @@ const ChangeSchema = z.object({
   device: z.string().nullable(),
 });
 
-/** Reads the open ticket anew; what others made of it comes under what is being made of it here. */
+/** Reads a ticket anew; what others made of the open one comes under what is being made of it here. */
 async function hearTicket({ dispatch }: AppStore, id: string) {
   const asked = dispatch(ticketsApi.endpoints.ticket.initiate(id, { forceRefetch: true, subscribe: false }));
   const { data } = await asked;
-  if (data) dispatch(ticketHeard(data));
+  if (!data) return;
+  dispatch(ticketHeard(data));
+  dispatch(benchHas(data, { isNew: true }));
 }
 
 /** A break that is over sooner is nothing to speak of, ms. */
@@ -60,8 +62,10 @@ export function followChanges(store: AppStore): () => void {
     if (change.device === thisDevice().id) return;
     const { present, rev } = store.getState().editor;
     if (change.noun === 'ticket') {
-      store.dispatch(api.util.invalidateTags(['tickets']));
-      if (present?.id === change.id && (change.rev ?? Infinity) > rev) hearOpen();
+      // One that was taken off, or put back, changes the list itself.
+      if (change.rev === null) store.dispatch(api.util.invalidateTags(['tickets']));
+      const isKnown = present?.id === change.id && (change.rev ?? Infinity) <= rev;
+      if (change.id !== null && !isKnown) void hearTicket(store, change.id);
     } else if (change.noun === 'logbook')
       store.dispatch(api.util.invalidateTags(['logbook', 'tickets', 'shelf']));
     else store.dispatch(api.util.invalidateTags([change.noun]));

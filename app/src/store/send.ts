@@ -6,7 +6,7 @@ import { thisDevice } from '../services/device';
 import { logbookApi } from '../services/logbookApi';
 import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
-import { ticketsApi } from '../services/ticketsApi';
+import { benchHas, ticketsApi } from '../services/ticketsApi';
 import { type EditorState, openReplica, saveDone, saveFailed, saveRefused, saveStarted } from './editor';
 import { nextQueued, type Queued, type Requests, sendRefused, sendStarted, sent } from './queue';
 import type { AppThunk } from './state';
@@ -66,8 +66,11 @@ const sendTicket =
     const { data, error } = isConflict ? await put({ ...body, base: inFlight.base }) : first;
     const refused = whyNotTaken(error);
     const { ticket } = body;
-    if (data) dispatch(saveDone({ ticket, ...data }));
-    else if (refused) dispatch(saveRefused({ id: ticket.id, refused }));
+    if (data) {
+      dispatch(saveDone({ ticket, ...data }));
+      const kept = { ticket, updatedAt: new Date().toISOString(), loggedAs: null, ...data };
+      dispatch(benchHas(kept, { isNew: body.rev === 0 }));
+    } else if (refused) dispatch(saveRefused({ id: ticket.id, refused }));
     else dispatch(saveFailed(ticket.id));
     return data !== undefined || refused !== null;
   };

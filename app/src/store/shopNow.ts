@@ -10,7 +10,7 @@ import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
 import { mergeFitting } from '@zt/core/uses/sharing/merge';
 import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
-import { ticketsApi } from '../services/ticketsApi';
+import { ALL, ticketsApi } from '../services/ticketsApi';
 import { openReplica } from './editor';
 import type { Queued } from './queue';
 import type { RootState } from './state';
@@ -20,7 +20,12 @@ export type ShopSaveState = 'saved' | 'saving' | 'failed';
 
 const shelfAnswer = shelfApi.endpoints.shelf.select();
 const rulesAnswer = rulesApi.endpoints.rules.select();
-const ticketsAnswer = ticketsApi.endpoints.tickets.select();
+const ticketsAnswer = ticketsApi.endpoints.tickets.select(ALL);
+/** The pages of the bench that were read, as one list. */
+const selectRead = createSelector(
+  [(state: RootState) => ticketsAnswer(state).data],
+  (data) => data?.pages.flatMap((page) => page.tickets) ?? [],
+);
 const selectWaiting = (state: RootState) => state.queue.waiting;
 
 /** The shelf with what was changed here and is not acknowledged yet. */
@@ -62,9 +67,9 @@ const selectUnsentTickets = createSelector(
 
 /** The tickets that are not taken off the bench, with what was done here and is not acknowledged yet. */
 export const selectBench = createSelector(
-  [(state: RootState) => ticketsAnswer(state).data, selectUnsentTickets, selectWaiting],
-  (answer, unsent, waiting) => {
-    const kept = (answer ?? []).map((k) => {
+  [selectRead, selectUnsentTickets, selectWaiting],
+  (read, unsent, waiting) => {
+    const kept = read.map((k) => {
       const own = unsent.find(({ value }) => value.id === k.ticket.id);
       return own ? { ...k, ticket: own.value } : k;
     });
@@ -78,7 +83,7 @@ export const selectBench = createSelector(
 
 /** A ticket as this device has it: in the list of the bench as last heard, or never heard of anywhere else. */
 export function ticketHere(state: RootState, id: string): KeptTicket | null {
-  const listed = ticketsAnswer(state).data?.find(({ ticket }) => ticket.id === id);
+  const listed = selectRead(state).find(({ ticket }) => ticket.id === id);
   const left = state.editor.waiting.find(({ value }) => value.id === id);
   if (listed || !left) return listed ?? null;
   return { ticket: left.base, rev: left.rev, updatedAt: '', loggedAs: null, onBench: true };

@@ -10,6 +10,7 @@ import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM, type ShelfNoun, ShelfSchema } fro
 import { ShelfUseSchema } from './shelfUse';
 import { STAGES, type Stage } from './stages';
 import { TicketSchema } from './ticket';
+import { OUTCOMES } from './ticket/log';
 
 /** What the shop's computer is asked and answers: one schema each, for the routes and for those who call them. */
 
@@ -94,13 +95,39 @@ export const SaveRulesSchema = z.object({
 });
 export type SaveRules = z.infer<typeof SaveRulesSchema>;
 
+/** One page of a list, and the key after which the next one begins; null on the last. */
+const pageOf = { next: z.string().nullable() };
+/** What a page is asked by: words that it is searched for, and the key of the page before. */
+const pageAsked = { q: z.string().max(200).optional(), after: z.string().max(200).optional() };
+
+export const BenchQuestionSchema = z.object(pageAsked);
+
+/** A page of the bench, soonest due first; `total` counts all that agree with the question. */
+export const BenchPageSchema = z.object({
+  tickets: z.array(KeptTicketSchema),
+  total: z.number().int(),
+  ...pageOf,
+});
+export type BenchPage = z.infer<typeof BenchPageSchema>;
+
 /** What the logbook is filtered by. */
 export const LogFilterSchema = LogSummarySchema.pick({
   kind: true,
   fabricId: true,
   method: true,
   outcome: true,
-}).partial();
+})
+  .partial()
+  .extend({ q: pageAsked.q });
+export const LogQuestionSchema = LogFilterSchema.extend({ after: pageAsked.after });
+
+/** A page of the logbook, the latest first; `counts` are of all that agree with the filter. */
+export const LogPageSchema = z.object({
+  entries: z.array(LogSummarySchema),
+  counts: z.record(z.enum(OUTCOMES), z.number().int()),
+  ...pageOf,
+});
+export type LogPage = z.infer<typeof LogPageSchema>;
 export type LogFilter = z.infer<typeof LogFilterSchema>;
 
 /** A finished piece: the id of its entry, and its ticket with the report on it. The plan is worked out once, there. */

@@ -2,7 +2,7 @@ import { DEFAULT_HOUSE_RULES, SHELF_NOUNS, type ShelfChanges } from '@zt/core';
 import type { Context } from '../context';
 import { addEntry } from '../features/logbook/writer';
 import { changeShelf } from '../features/shelf/writer';
-import { listTickets } from '../features/tickets/reader';
+import { hasTickets } from '../features/tickets/reader';
 import { saveTicket } from '../features/tickets/writer';
 import { demoEntries } from './entries';
 import { DEMO_SHELF } from './shelf';
@@ -10,7 +10,7 @@ import { demoTickets } from './tickets';
 
 /** Fills an empty database with the demo's shelf, tickets and logbook; leaves any other as it is. */
 export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): Promise<void> {
-  if ((await listTickets(store.db)).length > 0) return;
+  if (await hasTickets(store.db)) return;
   const today = new Date(now());
   const entries = demoEntries(DEMO_SHELF, DEFAULT_HOUSE_RULES, today);
   await store.write(async (tx) => {

@@ -48,6 +48,9 @@ export async function openTestApp(overrides: Partial<Context> = {}) {
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),
     remove: (path: string) => send('DELETE', path),
+    /** The first page of the bench, and of the logbook. */
+    bench: async () => (await readable(await app.request('/api/tickets')).json()).tickets,
+    logged: async () => (await readable(await app.request('/api/logbook')).json()).entries,
     putItem: (noun: ShelfNoun, item: unknown, more: object = {}) =>
       send('POST', '/api/shelf', { put: [{ noun, item }], ...more }),
     takeOff: (noun: ShelfNoun, id: string) => send('POST', '/api/shelf', { remove: [{ noun, id }] }),

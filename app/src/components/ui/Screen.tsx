@@ -5,34 +5,42 @@ import { Bar } from './Bar';
 import { Stack } from './Stack';
 import { Txt } from './Txt';
 
-interface ScreenProps {
+export interface ScreenHeadProps {
   title: string;
   subtitle?: string;
   /** Beside the title, at the right. */
   aside?: ReactNode;
+}
+
+interface ScreenProps extends ScreenHeadProps {
   children: ReactNode;
   /** Stays in sight below the scrolling part. */
   foot?: ReactNode;
 }
 
+/** The title of a page, with what stands beside it. */
+export const ScreenHead = ({ title, subtitle, aside }: ScreenHeadProps) => (
+  <Bar at="top">
+    <Stack grow>
+      <Txt as="title" level={1}>
+        {title}
+      </Txt>
+      {subtitle ? (
+        <Txt as="small" tone="graphite">
+          {subtitle}
+        </Txt>
+      ) : null}
+    </Stack>
+    {aside}
+  </Bar>
+);
+
 /** A page with a title, outside a ticket. */
-export function Screen({ title, subtitle, aside, children, foot }: ScreenProps) {
+export function Screen({ children, foot, ...head }: ScreenProps) {
   const p = usePalette();
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.panel }}>
-      <Bar at="top">
-        <Stack grow>
-          <Txt as="title" level={1}>
-            {title}
-          </Txt>
-          {subtitle ? (
-            <Txt as="small" tone="graphite">
-              {subtitle}
-            </Txt>
-          ) : null}
-        </Stack>
-        {aside}
-      </Bar>
+      <ScreenHead {...head} />
       <ScrollView
         tabIndex={0}
         style={{ flex: 1 }}

@@ -19,15 +19,15 @@ import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
 import { UndoBar } from '../../components/UndoBar';
+import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
-import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useBenchKeys } from '../../hooks/useBenchKeys';
-import { useBench } from '../../hooks/useBenchTickets';
+import { useBench, useSought } from '../../hooks/useBenchTickets';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
@@ -101,8 +101,7 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
           borderBottomWidth: 1,
           borderColor: p.hairline,
           borderStyle: 'dashed',
-          flexBasis: 320,
-          flexGrow: 1,
+          flex: 1,
         }}
       >
         <Thumbnail plan={row.plan} />
@@ -176,20 +175,31 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const shop = useShop();
   const p = usePalette();
   const router = useRouter();
-  const { kept, isHere, failed } = useBench();
+  const { kept, total, more, isHere, failed } = useBench();
   const [sought, setSought] = useState('');
   useBenchKeys();
   const rows = useMemo(() => rowsOf(kept, shop.shelf, shop.rules), [kept, shop.shelf, shop.rules]);
-  const found = rows.filter(({ kept: { ticket } }) =>
-    `${ticket.name} ${ticket.customer}`.toLowerCase().includes(sought.toLowerCase()),
+  const soughtKept = useSought(sought);
+  const found = useMemo(
+    () => (soughtKept ? rowsOf(soughtKept, shop.shelf, shop.rules) : rows),
+    [soughtKept, rows, shop.shelf, shop.rules],
   );
   const minutes = rows.reduce((sum, row) => sum + (row.plan.stitch?.totalMinutes ?? 0), 0);
-  const subtitle = `${format(new Date(), 'EEEE')}, ${rows.length} ${rows.length === 1 ? 'piece' : 'pieces'}, ${Math.round(minutes)} min of stitching`;
+  const subtitle = [
+    format(new Date(), 'EEEE'),
+    `${total} ${total === 1 ? 'piece' : 'pieces'}`,
+    `${Math.round(minutes)} min of stitching${total > rows.length ? ` in the first ${rows.length}` : ''}`,
+  ].join(', ');
   const start = <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />;
   return (
     <Stack grow>
-      <Screen
+      <ListScreen
         title="Bench"
+        items={found}
+        keyOf={({ kept: { ticket } }) => ticket.id}
+        row={(row) => <TicketRow row={row} units={shop.units} />}
+        rowWidth={336}
+        onEnd={more}
         subtitle={subtitle}
         aside={<UnitsToggle units={shop.units} onUnits={shop.setUnits} />}
         foot={
@@ -213,12 +223,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         {isHere && rows.length === 0 ? (
           <Txt>Nothing on the bench. Start a piece, and measure it first.</Txt>
         ) : null}
-        <Row gap={0} columns>
-          {found.map((row) => (
-            <TicketRow key={row.kept.ticket.id} row={row} units={shop.units} />
-          ))}
-        </Row>
-      </Screen>
+      </ListScreen>
       <BenchNav />
     </Stack>
   );

@@ -2,6 +2,7 @@ import {
   FABRICS,
   formatLength,
   type LogFilter,
+  type LogPage,
   type LogSummary,
   OUTCOMES,
   PIECE_KIND_IDS,
@@ -10,16 +11,17 @@ import {
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { Pressable } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
-import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
+import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
-import { useLogbookQuery } from '../../services/logbookApi';
+import { useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
@@ -50,9 +52,11 @@ const OUTCOME_SIGNS: Record<LogSummary['outcome'], string> = {
   spoilt: '3 spoilt',
 };
 
-/** How many came out how: counts, not averages. */
-function countsOf(entries: readonly LogSummary[]): string {
-  return OUTCOMES.map((o) => `${entries.filter((e) => e.outcome === o).length} ${o}`).join(', ');
+/** How many there are, and how many came out how: counts, not averages. */
+function countsInWords(counts: LogPage['counts'] | undefined): string {
+  if (!counts) return 'opening it';
+  const all = OUTCOMES.reduce((sum, outcome) => sum + counts[outcome], 0);
+  return `${all} ${all === 1 ? 'piece' : 'pieces'}: ${OUTCOMES.map((o) => `${counts[o]} ${o}`).join(', ')}`;
 }
 
 function EntryRow({ entry }: { entry: LogSummary }) {
@@ -99,18 +103,34 @@ function EntryRow({ entry }: { entry: LogSummary }) {
 /** What was done, how, and how it came out. */
 export function LogbookScreen() {
   const [filter, setFilter] = useState<LogFilter>({});
-  const logbook = useLogbookQuery(filter, { refetchOnMountOrArgChange: true });
-  const entries = logbook.data ?? [];
+  const [sought, setSought] = useState('');
+  const asked = sought.trim() === '' ? filter : { ...filter, q: sought.trim() };
+  const logbook = useLogbookInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
+  const { data, hasNextPage, isFetching, fetchNextPage } = logbook;
+  const entries = useMemo(() => data?.pages.flatMap((page) => page.entries) ?? [], [data]);
+  const more = () => {
+    if (hasNextPage && !isFetching) void fetchNextPage();
+  };
   const set = (id: keyof LogFilter, value: string) =>
     setFilter(({ [id]: _, ...others }) => (value === 'all' ? others : { ...others, [id]: value }));
   const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
   return (
     <Stack grow>
-      <Screen
+      <ListScreen
         title="Logbook"
-        subtitle={`${entries.length} ${entries.length === 1 ? 'piece' : 'pieces'}: ${countsOf(entries)}`}
+        subtitle={countsInWords(data?.pages[0]?.counts)}
+        items={entries}
+        keyOf={({ id }) => id}
+        row={(entry) => <EntryRow entry={entry} />}
+        onEnd={more}
       >
         <SetAsideRows place="logbook" />
+        <TextField
+          label="Find a piece"
+          value={sought}
+          onText={setSought}
+          placeholder="name, customer or note"
+        />
         <Disclosure
           title={chosen.length > 0 ? `Shown: ${chosen.join(', ')}` : 'Show only some'}
           label="Filters"
@@ -129,19 +149,14 @@ export function LogbookScreen() {
         {logbook.isSuccess && entries.length === 0 ? (
           <Stack gap={10}>
             <Txt>
-              {chosen.length > 0
+              {chosen.length > 0 || sought !== ''
                 ? 'No piece in the logbook agrees with these.'
                 : 'Nothing is logged yet. A ticket ends here, in its Log stage.'}
             </Txt>
             {chosen.length > 0 ? <Press title="Show all" onPress={() => setFilter({})} /> : null}
           </Stack>
         ) : null}
-        <View>
-          {entries.map((entry) => (
-            <EntryRow key={entry.id} entry={entry} />
-          ))}
-        </View>
-      </Screen>
+      </ListScreen>
       <BenchNav />
     </Stack>
   );

@@ -23,7 +23,8 @@ export const logEntries = sqliteTable(
     deletedAt: text(),
   },
   (table) => [
-    index('log_entries_logged_at').on(table.loggedAt),
+    index('log_entries_lines').on(table.deletedAt, table.loggedAt, table.id),
+    index('log_entries_counts').on(table.deletedAt, table.outcome, table.kind, table.fabricId, table.method),
     index('log_entries_ticket').on(table.ticketId),
   ],
 );

@@ -1,11 +1,22 @@
 import type { Ticket } from '@zt/core';
-import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
-export const tickets = sqliteTable('tickets', {
-  id: text().primaryKey(),
-  ticket: text({ mode: 'json' }).$type<Ticket>().notNull(),
-  /** Counts the saves; a save must name the one it builds on. */
-  rev: integer().notNull(),
-  updatedAt: text().notNull(),
-  deletedAt: text(),
-});
+/** What stands in place of a day that is not set: after every day. */
+export const NO_DAY = '9999';
+
+export const tickets = sqliteTable(
+  'tickets',
+  {
+    id: text().primaryKey(),
+    ticket: text({ mode: 'json' }).$type<Ticket>().notNull(),
+    /** Counts the saves; a save must name the one it builds on. */
+    rev: integer().notNull(),
+    updatedAt: text().notNull(),
+    deletedAt: text(),
+    /** The day it is promised for, to sort by. */
+    due: text().notNull().default(NO_DAY),
+    /** The entry of the logbook that it ended in; null while it is worked on. */
+    loggedAs: text(),
+  },
+  (table) => [index('tickets_bench').on(table.deletedAt, table.loggedAs, table.due, table.id)],
+);

@@ -7,7 +7,7 @@ import { houseRules } from '../../db/schema/houseRules';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { shelfItems } from '../../db/schema/shelfItems';
-import { tickets } from '../../db/schema/tickets';
+import { NO_DAY, tickets } from '../../db/schema/tickets';
 import { addEntry } from '../logbook/writer';
 import { saveRules } from '../rules/writer';
 import { amountsKept, keepMoves } from '../shelf/ledger';
@@ -41,7 +41,8 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
     if (await isHere(tx, tickets, ticket.id)) brought.known += 1;
     else {
       const deletedAt = onBench ? null : now;
-      await tx.insert(tickets).values({ id: ticket.id, ticket, rev: 1, updatedAt, deletedAt });
+      const due = ticket.due ?? NO_DAY;
+      await tx.insert(tickets).values({ id: ticket.id, ticket, rev: 1, updatedAt, deletedAt, due });
       brought.tickets += 1;
     }
   }

@@ -3,17 +3,22 @@ import {
   type LogEntry,
   LogEntrySchema,
   type LogFilter,
+  type LogPage,
+  type LogQuestionSchema,
   type LogSummary,
   LogSummarySchema,
   logOfToday,
+  OUTCOMES,
   type ShelfUse,
   ShelfUseSchema,
   withTodaysFields,
 } from '@zt/core';
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, count, desc, eq, isNull } from 'drizzle-orm';
+import type { z } from 'zod';
 import type { Db } from '../../db/client';
 import { type Kept, readKept, textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
+import { comesAfter, hasWords, keyOf, PAGE } from '../paging';
 
 /** A line of the logbook, as far as it can be read. */
 export interface LogRow {
@@ -21,27 +26,55 @@ export interface LogRow {
   kept: Kept<LogSummary>;
 }
 
-/** The logbook's lines, newest first, that agree with every filter given. */
-export async function readLogRows(db: Pick<Db, 'select'>, filter: LogFilter = {}): Promise<LogRow[]> {
-  const rows = await db
-    .select({ id: logEntries.id, summary: textOf(logEntries.summary) })
-    .from(logEntries)
-    .where(
-      and(
-        isNull(logEntries.deletedAt),
-        filter.kind ? eq(logEntries.kind, filter.kind) : undefined,
-        filter.fabricId ? eq(logEntries.fabricId, filter.fabricId) : undefined,
-        filter.method ? eq(logEntries.method, filter.method) : undefined,
-        filter.outcome ? eq(logEntries.outcome, filter.outcome) : undefined,
-      ),
-    )
-    .orderBy(desc(logEntries.loggedAt));
-  return rows.map(({ id, summary }) => ({ id, kept: readKept(summary, LogSummarySchema) }));
-}
+type Reads = Pick<Db, 'select'>;
+const line = { id: logEntries.id, loggedAt: logEntries.loggedAt, summary: textOf(logEntries.summary) };
+const rowOf = ({ id, summary }: { id: string; summary: string }): LogRow => ({
+  id,
+  kept: readKept(summary, LogSummarySchema),
+});
+const SOUGHT = ['name', 'customer', 'note'] as const;
 
-/** The lines that can be read; the others are set aside. */
-export async function listEntries(db: Pick<Db, 'select'>, filter: LogFilter): Promise<LogSummary[]> {
-  return (await readLogRows(db, filter)).flatMap(({ kept }) => (kept.ok ? [kept.value] : []));
+const agreesWith = (filter: LogFilter) =>
+  and(
+    isNull(logEntries.deletedAt),
+    filter.kind ? eq(logEntries.kind, filter.kind) : undefined,
+    filter.fabricId ? eq(logEntries.fabricId, filter.fabricId) : undefined,
+    filter.method ? eq(logEntries.method, filter.method) : undefined,
+    filter.outcome ? eq(logEntries.outcome, filter.outcome) : undefined,
+    hasWords(logEntries.summary, SOUGHT, filter.q),
+  );
+
+/** Every line of the logbook, as far as it can be read. */
+export const readLogRows = async (db: Reads): Promise<LogRow[]> =>
+  (await db.select(line).from(logEntries).where(isNull(logEntries.deletedAt))).map(rowOf);
+
+/** A page of the logbook, the latest first, that agrees with every filter; what cannot be read is left out of it. */
+export async function readLogbook(
+  db: Reads,
+  { after, ...filter }: z.infer<typeof LogQuestionSchema>,
+): Promise<LogPage> {
+  const rows = await db
+    .select(line)
+    .from(logEntries)
+    .where(and(agreesWith(filter), comesAfter([logEntries.loggedAt, logEntries.id], after, 'falling')))
+    .orderBy(desc(logEntries.loggedAt), desc(logEntries.id))
+    .limit(PAGE + 1);
+  const counted = await db
+    .select({ outcome: logEntries.outcome, n: count() })
+    .from(logEntries)
+    .where(agreesWith(filter))
+    .groupBy(logEntries.outcome);
+  const last = rows.length > PAGE ? rows[PAGE - 1] : undefined;
+  const counts = Object.fromEntries(OUTCOMES.map((outcome) => [outcome, 0])) as LogPage['counts'];
+  for (const { outcome, n } of counted) counts[outcome] = n;
+  return {
+    entries: rows.slice(0, PAGE).flatMap((row) => {
+      const { kept } = rowOf(row);
+      return kept.ok ? [kept.value] : [];
+    }),
+    counts,
+    next: last ? keyOf(last.loggedAt, last.id) : null,
+  };
 }
 
 /** An entry as an older version kept it, with today's fields. */

@@ -2,16 +2,16 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import {
   IdSchema,
   KeptEntrySchema,
-  LogFilterSchema,
   LoggedSchema,
+  LogPageSchema,
   LogPieceSchema,
-  LogSummarySchema,
+  LogQuestionSchema,
 } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
 import { findTicket } from '../tickets/reader';
-import { findEntry, listEntries } from './reader';
+import { findEntry, readLogbook } from './reader';
 import { logPiece, takeBack } from './writer';
 
 const params = z.object({ id: IdSchema });
@@ -19,9 +19,9 @@ const params = z.object({ id: IdSchema });
 const list = createRoute({
   method: 'get',
   path: '/',
-  summary: 'The logbook, newest first',
-  request: { query: LogFilterSchema },
-  responses: { 200: answers(z.array(LogSummarySchema), 'Its lines'), 400: failures[400] },
+  summary: 'A page of the logbook, the latest first',
+  request: { query: LogQuestionSchema },
+  responses: { 200: answers(LogPageSchema, 'Its lines'), 400: failures[400] },
 });
 const read = createRoute({
   method: 'get',
@@ -50,7 +50,7 @@ const remove = createRoute({
 
 export function logbookRoutes({ store, now }: Context) {
   return new OpenAPIHono({ defaultHook })
-    .openapi(list, async (c) => c.json(await listEntries(store.db, c.req.valid('query')), 200))
+    .openapi(list, async (c) => c.json(await readLogbook(store.db, c.req.valid('query')), 200))
     .openapi(read, async (c) => {
       const entry = await findEntry(store.db, c.req.valid('param').id);
       if (!entry) throw notFound('entry');

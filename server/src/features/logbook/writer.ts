@@ -9,14 +9,27 @@ import {
   shelfUseOf,
   type Ticket,
 } from '@zt/core';
-import { and, eq, isNull, or } from 'drizzle-orm';
+import { and, eq, isNull, max, or } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
+import { tickets } from '../../db/schema/tickets';
 import { moveUses } from '../shelf/writer';
 import { readShop } from '../shop';
 import { rowOf } from './map';
 import { takenOf } from './reader';
+
+/** Says on a ticket which entry it ended in, once an entry of it came or went. */
+export async function markLogged(tx: Transaction, ticketId: string): Promise<void> {
+  const [entry] = await tx
+    .select({ id: max(logEntries.id) })
+    .from(logEntries)
+    .where(and(eq(logEntries.ticketId, ticketId), isNull(logEntries.deletedAt)));
+  await tx
+    .update(tickets)
+    .set({ loggedAs: entry?.id ?? null })
+    .where(eq(tickets.id, ticketId));
+}
 
 /** Keeps an entry with what it took off the shelf; one that was taken back comes back. */
 export async function addEntry(
@@ -28,6 +41,7 @@ export async function addEntry(
     .insert(logEntries)
     .values({ ...rowOf(entry), taken: [...taken] })
     .onConflictDoUpdate({ target: logEntries.id, set: { deletedAt: null, taken: [...taken] } });
+  await markLogged(tx, entry.ticket.id);
 }
 
 const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
@@ -82,7 +96,8 @@ export async function takeBack(tx: Transaction, id: string, deletedAt: string): 
     .update(logEntries)
     .set({ deletedAt })
     .where(eq(logEntries.id, id))
-    .returning({ taken: textOf(logEntries.taken) });
+    .returning({ taken: textOf(logEntries.taken), ticketId: logEntries.ticketId });
+  if (row) await markLogged(tx, row.ticketId);
   await moveUses(tx, takenOf(row?.taken ?? '[]'), { entryId: id, by: -1, now: deletedAt });
   return true;
 }

@@ -6,7 +6,7 @@ let shop: TestApp;
 beforeEach(async () => {
   shop = await openTestApp();
   for (const noun of ['machines', 'hoops'] as const)
-    for (const item of SAMPLE_SHELF[noun]) await shop.put(`/api/shelf/${noun}/${item.id}`, item);
+    for (const item of SAMPLE_SHELF[noun]) await shop.putItem(noun, item);
 });
 afterEach(() => shop.close());
 

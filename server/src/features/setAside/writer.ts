@@ -4,6 +4,7 @@ import type { Transaction } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { findEntry } from '../logbook/reader';
+import { markLogged } from '../logbook/writer';
 import { findShelfRow } from '../shelf/reader';
 import { putItem } from '../shelf/writer';
 import { readTicketRows } from '../tickets/reader';
@@ -56,11 +57,19 @@ export async function markRow(
   deletedAt: string | null,
 ): Promise<boolean> {
   if (place === 'tickets') return markDeleted(tx, id, deletedAt);
-  const table = place === 'shelf' ? shelfItems : logEntries;
+  if (place === 'logbook') {
+    const [entry] = await tx
+      .update(logEntries)
+      .set({ deletedAt })
+      .where(eq(logEntries.id, id))
+      .returning({ ticketId: logEntries.ticketId });
+    if (entry) await markLogged(tx, entry.ticketId);
+    return entry !== undefined;
+  }
   const changed = await tx
-    .update(table)
+    .update(shelfItems)
     .set({ deletedAt })
-    .where(eq(table.id, id))
-    .returning({ id: table.id });
+    .where(eq(shelfItems.id, id))
+    .returning({ id: shelfItems.id });
   return changed.length > 0;
 }

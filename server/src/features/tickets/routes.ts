@@ -1,10 +1,17 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, KeptTicketSchema, SavedTicketSchema, SaveTicketSchema } from '@zt/core';
+import {
+  BenchPageSchema,
+  BenchQuestionSchema,
+  IdSchema,
+  KeptTicketSchema,
+  SavedTicketSchema,
+  SaveTicketSchema,
+} from '@zt/core';
 import isEqual from 'fast-deep-equal';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, Done, ErrorSchema, failures, notFound } from '../../errors';
-import { findTicket, listTickets } from './reader';
+import { findTicket, readBench } from './reader';
 import { markDeleted, saveTicket } from './writer';
 
 const params = z.object({ id: IdSchema });
@@ -12,8 +19,9 @@ const params = z.object({ id: IdSchema });
 const list = createRoute({
   method: 'get',
   path: '/',
-  summary: 'All tickets on the bench',
-  responses: { 200: answers(z.array(KeptTicketSchema), 'The tickets') },
+  summary: 'A page of the bench, soonest due first',
+  request: { query: BenchQuestionSchema },
+  responses: { 200: answers(BenchPageSchema, 'The tickets'), 400: failures[400] },
 });
 const read = createRoute({
   method: 'get',
@@ -51,7 +59,7 @@ const restore = createRoute({
 
 export function ticketRoutes({ store, now, changes }: Context) {
   return new OpenAPIHono({ defaultHook })
-    .openapi(list, async (c) => c.json(await listTickets(store.db), 200))
+    .openapi(list, async (c) => c.json(await readBench(store.db, c.req.valid('query')), 200))
     .openapi(read, async (c) => {
       const kept = await findTicket(store.db, c.req.valid('param').id);
       if (!kept) throw notFound('ticket');

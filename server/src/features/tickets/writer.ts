@@ -3,7 +3,7 @@ import { type KeptAt, mergeTickets, received } from '@zt/core/uses/sharing/index
 import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';
-import { tickets } from '../../db/schema/tickets';
+import { NO_DAY, tickets } from '../../db/schema/tickets';
 import { keepEarlier } from '../history/writer';
 import { remember, wasTaken, whoSent } from '../sending';
 import { findTicket } from './reader';
@@ -51,6 +51,7 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
     rev: after.rev,
     updatedAt: now,
     deletedAt: kept.deletedAt,
+    due: after.value.due ?? NO_DAY,
   };
   await tx.insert(tickets).values(row).onConflictDoUpdate({ target: tickets.id, set: row });
   return { ok: true, rev: row.rev, onBench, ticket: after.value };
