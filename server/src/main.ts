@@ -5,6 +5,7 @@ import { createContext } from './context';
 import { createApp } from './create-app';
 import { openDataFile } from './db/openDataFile';
 import { seedDemo } from './demo/seedDemo';
+import { packPlans } from './features/logbook/writer';
 import { forgetOldSendings } from './features/sending';
 import { endSaying, Unusable } from './unusable';
 
@@ -25,7 +26,13 @@ async function run() {
       process.stderr.write(`No backup could be made: ${error instanceof Error ? error.message : error}\n`),
     );
   await backUp();
-  if (!readOnly) await store.write((tx) => forgetOldSendings(tx, now()));
+  if (!readOnly) {
+    await store.write((tx) => forgetOldSendings(tx, now()));
+    // Nobody waits for it.
+    void packPlans(store).catch((error: Error) =>
+      process.stderr.write(`Plans were not packed: ${error.message}\n`),
+    );
+  }
   setInterval(backUp, HOUR_MS).unref();
 
   const server = serve(

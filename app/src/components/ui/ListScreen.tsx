@@ -47,7 +47,8 @@ export function ListScreen<T>(props: ListScreenProps<T>) {
         numColumns={columns}
         {...(columns > 1 ? { columnWrapperStyle: { gap: EDGE } } : {})}
         keyExtractor={keyOf}
-        renderItem={({ item }) => row(item)}
+        // The last row may have fewer: none of them is wider for it.
+        renderItem={({ item }) => <View style={{ flex: 1, maxWidth: `${100 / columns}%` }}>{row(item)}</View>}
         initialNumToRender={Math.ceil(FIRST / columns)}
         onEndReached={onEnd}
         onEndReachedThreshold={1}

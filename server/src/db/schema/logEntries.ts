@@ -1,5 +1,6 @@
 import type { LogInput, LogSummary, ShelfUse, Ticket } from '@zt/core';
 import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { compactJson } from '../compactJson';
 import { tickets } from './tickets';
 
 export const logEntries = sqliteTable(
@@ -16,7 +17,7 @@ export const logEntries = sqliteTable(
     outcome: text().$type<LogSummary['outcome']>().notNull(),
     summary: text({ mode: 'json' }).$type<LogSummary>().notNull(),
     ticket: text({ mode: 'json' }).$type<Ticket>().notNull(),
-    plan: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+    plan: compactJson().notNull(),
     log: text({ mode: 'json' }).$type<LogInput>().notNull(),
     /** What logging it took off the shelf, so that taking it back can give it back. */
     taken: text({ mode: 'json' }).$type<ShelfUse[]>().notNull().default([]),

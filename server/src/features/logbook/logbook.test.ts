@@ -1,12 +1,23 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import { PLANNER_VERSION, type Shelf, ShelfUseSchema } from '@zt/core';
-import { exampleA, SAMPLE_SHELF, sheet } from '@zt/core/testing/samples';
+import {
+  frozenPlan,
+  PIECE_KIND_IDS,
+  PLANNER_VERSION,
+  planTicket,
+  type Shelf,
+  ShelfUseSchema,
+} from '@zt/core';
+import { exampleA, SAMPLE_RULES, SAMPLE_SHELF, sheet } from '@zt/core/testing/samples';
+import { variedJob } from '@zt/core/testing/variedTickets';
 import { shelfAfter } from '@zt/core/uses/ledger/pieceMoves';
 import { openStore } from '../../db/client';
+import { packed, unpacked } from '../../db/compactJson';
 import { openTestApp, type TestApp } from '../../testing/testApp';
+import { packPlans } from './writer';
 
+const median = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 const MIGRATIONS = join(process.cwd(), 'server/src/db/migrations');
 
 let shop: TestApp;
@@ -132,5 +143,53 @@ it('an entry that counted the hours of one needle gives them back to it', async 
   const given = shelfAfter(uses, SAMPLE_SHELF, -1);
   expect(given.find((g) => g.noun === 'machines')?.item).toMatchObject({
     fitted: [{ type: null, hours: 1.5 }],
+  });
+});
+
+describe('the plan of an entry', () => {
+  const bytesOf = async () => {
+    const { rows } = await shop.store.db.run(
+      'SELECT length(plan) AS n, typeof(plan) AS kind FROM log_entries',
+    );
+    return rows.map(({ n, kind }) => ({ n: Number(n), kind }));
+  };
+
+  it('is kept in 12 KB at the median, of pieces of every kind, and read as it was', async () => {
+    const bytes: number[] = [];
+    for (const [i, id] of PIECE_KIND_IDS.entries()) {
+      const { ticket, shelf, rules } = variedJob(i * 31 + 5);
+      const plan = frozenPlan(planTicket({ ...ticket, piece: { ...ticket.piece, kind: id } }, shelf, rules));
+      bytes.push(packed(plan).length);
+      expect(JSON.parse(unpacked(packed(plan)))).toEqual(JSON.parse(JSON.stringify(plan)));
+    }
+    bytes.push(packed(frozenPlan(planTicket(exampleA(), SAMPLE_SHELF, SAMPLE_RULES))).length);
+    expect(median(bytes)).toBeLessThan(12_000);
+  });
+
+  it('that an earlier version kept as text is read as it is, and packed when there is time', async () => {
+    await log();
+    const entry = () => shop.get('/api/logbook/entry-number-1');
+    const before = await (await entry()).json();
+    await shop.store.db.$client.execute({
+      sql: 'UPDATE log_entries SET plan = ?',
+      args: [JSON.stringify(before.plan)],
+    });
+    const [asText] = await bytesOf();
+    expect(asText?.kind).toBe('text');
+    expect(await (await entry()).json()).toEqual(before);
+    expect(await packPlans(shop.store)).toBe(1);
+    const [packedNow] = await bytesOf();
+    expect(packedNow?.kind).toBe('blob');
+    expect(packedNow?.n).toBeLessThan((asText?.n ?? 0) / 3);
+    expect(await (await entry()).json()).toEqual(before);
+    expect(await packPlans(shop.store)).toBe(0);
+  });
+
+  it('that is damaged makes its entry unreadable, and nothing else', async () => {
+    await log();
+    await shop.store.db.run("UPDATE log_entries SET plan = x'00'");
+    expect((await shop.get('/api/logbook/entry-number-1')).status).toBe(404);
+    expect(await shop.logged()).toHaveLength(1);
+    expect((await shop.remove('/api/logbook/entry-number-1')).status).toBe(200);
   });
 });

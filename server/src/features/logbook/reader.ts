@@ -13,9 +13,10 @@ import {
   ShelfUseSchema,
   withTodaysFields,
 } from '@zt/core';
-import { and, count, desc, eq, isNull } from 'drizzle-orm';
+import { and, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Db } from '../../db/client';
+import { type Packed, unpacked } from '../../db/compactJson';
 import { type Kept, readKept, textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
 import { comesAfter, hasWords, keyOf, PAGE } from '../paging';
@@ -83,6 +84,15 @@ function entryOfToday(raw: LogEntry): LogEntry {
   return { ...raw, ticket, log: logOfToday(raw.log, ticket.hoop.method) };
 }
 
+/** The plan of an entry as JSON; one that is damaged is no JSON, and makes the entry unreadable. */
+function textOfPlan(packed: Packed): string {
+  try {
+    return unpacked(packed);
+  } catch {
+    return '';
+  }
+}
+
 /** One entry with its ticket, plan and what it took off the shelf; null when there is none that can be read. */
 export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<KeptEntry | null> {
   const [row] = await db
@@ -90,14 +100,15 @@ export async function findEntry(db: Pick<Db, 'select'>, id: string): Promise<Kep
       id: logEntries.id,
       loggedAt: logEntries.loggedAt,
       ticket: textOf(logEntries.ticket),
-      plan: textOf(logEntries.plan),
+      plan: sql<Packed>`${logEntries.plan}`,
       log: textOf(logEntries.log),
       taken: textOf(logEntries.taken),
     })
     .from(logEntries)
     .where(and(eq(logEntries.id, id), isNull(logEntries.deletedAt)));
   if (!row) return null;
-  const { ticket, plan, log } = row;
+  const { ticket, log } = row;
+  const plan = textOfPlan(row.plan);
   const [head, body] = [
     JSON.stringify({ id: row.id, loggedAt: row.loggedAt }).slice(1, -1),
     `"ticket":${ticket}`,

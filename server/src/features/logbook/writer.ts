@@ -9,8 +9,8 @@ import {
   shelfUseOf,
   type Ticket,
 } from '@zt/core';
-import { and, eq, isNull, max, or } from 'drizzle-orm';
-import type { Transaction } from '../../db/client';
+import { and, eq, isNull, max, or, sql } from 'drizzle-orm';
+import type { Store, Transaction } from '../../db/client';
 import { textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
 import { tickets } from '../../db/schema/tickets';
@@ -100,4 +100,28 @@ export async function takeBack(tx: Transaction, id: string, deletedAt: string): 
   if (row) await markLogged(tx, row.ticketId);
   await moveUses(tx, takenOf(row?.taken ?? '[]'), { entryId: id, by: -1, now: deletedAt });
   return true;
+}
+
+/** So many plans are packed in one transaction. */
+const AT_ONCE = 50;
+
+/** Packs plans that an earlier version kept as plain text, a few at a time; those that are no JSON stay as they are. */
+export async function packPlans({ db, write }: Pick<Store, 'db' | 'write'>): Promise<number> {
+  let done = 0;
+  for (;;) {
+    const rows = await db
+      .select({ id: logEntries.id, plan: textOf(logEntries.plan) })
+      .from(logEntries)
+      .where(sql`typeof(${logEntries.plan}) = 'text' AND json_valid(${logEntries.plan})`)
+      .limit(AT_ONCE);
+    if (rows.length === 0) return done;
+    await write(async (tx) => {
+      for (const { id, plan } of rows)
+        await tx
+          .update(logEntries)
+          .set({ plan: JSON.parse(plan) })
+          .where(eq(logEntries.id, id));
+    });
+    done += rows.length;
+  }
 }
