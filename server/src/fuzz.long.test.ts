@@ -16,7 +16,7 @@ import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { mutated, randomFrom } from './testing/fuzz';
 import { openTestApp, type TestApp } from './testing/testApp';
 
-const BODIES = 2000;
+const BODIES = Number(process.env.BODIES ?? 2000);
 const MOST_MS = 2000;
 
 const star = readSvg(
@@ -136,20 +136,24 @@ async function timed(sent: Sent): Promise<{ status: number; ms: number }> {
   return { status, ms: performance.now() - start };
 }
 
-it(`answers ${BODIES} requests that were tampered with: none fails, none takes long, every page opens after`, async () => {
-  const wrong: string[] = [];
-  const answers = new Map<string, number>();
-  for (let i = 0; i < BODIES; i++) {
-    const sent = requestOf(i);
-    let { status, ms } = await timed(sent);
-    // A busy machine is given a second try; a body that is slow is slow again.
-    if (ms > MOST_MS) ({ status, ms } = await timed(requestOf(i)));
-    answers.set(String(status), (answers.get(String(status)) ?? 0) + 1);
-    if (status >= 500 || ms > MOST_MS) wrong.push(`${i} ${sent.what}: ${status} in ${Math.round(ms)} ms`);
-  }
-  report(`${BODIES} tampered requests answered: ${[...answers].map(([s, n]) => `${n} × ${s}`).join(', ')}`);
-  expect(wrong).toEqual([]);
-  const PAGES = ['tickets', 'shelf', 'rules', 'logbook', 'set-aside', 'openapi.json'];
-  for (const page of PAGES) expect([page, (await shop.get(`/api/${page}`)).status]).toEqual([page, 200]);
-  expect(await (await shop.get('/api/set-aside')).json()).toEqual([]);
-}, 600_000);
+it(
+  `answers ${BODIES} requests that were tampered with: none fails, none takes long, every page opens after`,
+  async () => {
+    const wrong: string[] = [];
+    const answers = new Map<string, number>();
+    for (let i = 0; i < BODIES; i++) {
+      const sent = requestOf(i);
+      let { status, ms } = await timed(sent);
+      // A busy machine is given a second try; a body that is slow is slow again.
+      if (ms > MOST_MS) ({ status, ms } = await timed(requestOf(i)));
+      answers.set(String(status), (answers.get(String(status)) ?? 0) + 1);
+      if (status >= 500 || ms > MOST_MS) wrong.push(`${i} ${sent.what}: ${status} in ${Math.round(ms)} ms`);
+    }
+    report(`${BODIES} tampered requests answered: ${[...answers].map(([s, n]) => `${n} × ${s}`).join(', ')}`);
+    expect(wrong).toEqual([]);
+    const PAGES = ['tickets', 'shelf', 'rules', 'logbook', 'set-aside', 'openapi.json'];
+    for (const page of PAGES) expect([page, (await shop.get(`/api/${page}`)).status]).toEqual([page, 200]);
+    expect(await (await shop.get('/api/set-aside')).json()).toEqual([]);
+  },
+  600_000 + 40 * BODIES,
+);
