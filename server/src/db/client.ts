@@ -4,6 +4,7 @@ import { type Client, createClient } from '@libsql/client';
 import { Mutex } from 'async-mutex';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { writesTogether } from './writesTogether';
 
 export type Db = LibSQLDatabase & { $client: Client };
 /** What a writer takes: a running transaction, so that it cannot write outside one. */
@@ -13,8 +14,9 @@ export type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
 export interface Store {
   db: Db;
   /**
-   * Runs a write in a transaction of its own, after all writes asked for before it. While another program holds the
-   * file it is rolled back and tried again, for `PATIENCE_MS`; after that `StoreBusy` is thrown, and nothing written.
+   * Runs a write whole or not at all, after all writes asked for before it; done once it is on the disk. Those that
+   * wait meanwhile share one transaction, each undone alone if it fails. While another program holds the file it is
+   * rolled back and tried again, for `PATIENCE_MS`; after that `StoreBusy` is thrown, and nothing written.
    */
   write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
   /** How often all of the data was replaced by other data: what pages know of it is then of no use. */
@@ -96,7 +98,9 @@ export async function openStore(url: string, migrationsFolder = MIGRATIONS): Pro
     db,
     era: await eraOf(db),
     ready: Promise.resolve(),
-    write: (work) => writer.runExclusive(() => patiently(store.db.$client, () => store.db.transaction(work))),
+    write: writesTogether((work) =>
+      writer.runExclusive(() => patiently(store.db.$client, () => store.db.transaction(work))),
+    ),
     replace: async (work) => {
       const era = store.era + 1;
       const replaced = writer.runExclusive(async () => {
@@ -112,7 +116,11 @@ export async function openStore(url: string, migrationsFolder = MIGRATIONS): Pro
       store.ready = replaced.catch(() => undefined);
       await replaced;
     },
-    close: () => writer.runExclusive(() => disconnected(store.db)),
+    close: async () => {
+      // Behind all that was asked for.
+      if (!store.db.$client.closed) await store.write(async () => undefined).catch(() => undefined);
+      await writer.runExclusive(() => disconnected(store.db));
+    },
   };
   return store;
 }
