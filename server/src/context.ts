@@ -14,6 +14,8 @@ export interface Context {
   backups: string | null;
   /** Why nothing is written; null where it is. */
   readOnly: string | null;
+  /** The certificate of the shop's own authority, and the port of https; null where it is not spoken. */
+  secure: { authority: string; port: number } | null;
   /** The address that a request comes from; null where it comes by no network. */
   remote: (c: Asked) => string | null;
   /** The clock, ISO. */
@@ -27,6 +29,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
     changes: overrides.changes ?? new Changes(),
     backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,
+    secure: overrides.secure ?? null,
     remote: overrides.remote ?? remoteOf,
     now: overrides.now ?? (() => new Date().toISOString()),
   };

@@ -111,6 +111,14 @@ export function createApp(context: Context) {
   for (const noun of ['shelf', 'rules', 'logbook'] as const)
     app.use(`/api/${noun}/*`, tellingChanges(context, noun));
   app.get('/api/health', (c) => c.json({ ok: true }));
+  app.get('/api/certificate', (c) =>
+    context.secure
+      ? c.body(context.secure.authority, 200, {
+          'content-type': 'application/x-x509-ca-cert',
+          'content-disposition': 'attachment; filename="shop.crt"',
+        })
+      : c.json({ code: 'not-found', message: 'Https is not spoken here.' } satisfies ErrorBody, 404),
+  );
   app.route('/api/tickets', ticketRoutes(context));
   app.route('/api/shelf', shelfRoutes(context));
   app.route('/api/rules', rulesRoutes(context));

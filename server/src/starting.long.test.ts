@@ -1,5 +1,15 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { get } from 'node:https';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -156,4 +166,27 @@ it('data of a newer program can be read and is not changed', async () => {
     { code: 'read-only', message: expect.stringContaining('kept by a newer program') },
   ]);
   expect(newer.said()).toContain('kept by a newer program');
+}, 120_000);
+
+it('for other devices https is spoken too, with a certificate that the shop’s own authority vouches for', async () => {
+  const shop = start({ HOST: '0.0.0.0' });
+  const url = await shop.ready;
+  const authority = await (await fetch(`${url}/api/certificate`)).text();
+  expect(authority).toMatch(/^-----BEGIN CERTIFICATE-----/);
+  const { securePort } = (await (await fetch(`${url}/api/devices/me`)).json()) as { securePort: number };
+  const asked = (ca?: string) =>
+    new Promise<string>((done, failed) => {
+      get({ host: '127.0.0.1', port: securePort, path: '/api/health', ...(ca ? { ca } : {}) }, (answer) => {
+        answer.on('data', (chunk) => done(String(chunk)));
+      }).on('error', failed);
+    });
+  expect(await asked(authority)).toBe('{"ok":true}');
+  await expect(asked()).rejects.toThrow(/certificate/);
+  // The authority stays the same, so that a device trusts it once; its key is nobody else's to read.
+  const key = join(folder, 'certificates/authority.key');
+  expect(statSync(key).mode & 0o077).toBe(0);
+  shop.child.kill('SIGINT');
+  await shop.ended;
+  const again = start({ HOST: '0.0.0.0' });
+  expect(await (await fetch(`${await again.ready}/api/certificate`)).text()).toBe(authority);
 }, 120_000);

@@ -23,6 +23,8 @@ export const OwnDeviceSchema = z.object({
   role: z.enum(DEVICE_ROLES).nullable(),
   /** Whether it is the shop's computer itself. */
   isShopsComputer: z.boolean(),
+  /** The port at which the shop's computer speaks https; null where it does not. */
+  securePort: z.number().int().nullable(),
 });
 export type OwnDevice = z.infer<typeof OwnDeviceSchema>;
 

@@ -98,7 +98,7 @@ export async function openStore(url: string, migrationsFolder = MIGRATIONS): Pro
     db,
     era: await eraOf(db),
     ready: Promise.resolve(),
-    write: writesTogether((work) =>
+    write: writesTogether<Transaction>((work) =>
       writer.runExclusive(() => patiently(store.db.$client, () => store.db.transaction(work))),
     ),
     replace: async (work) => {

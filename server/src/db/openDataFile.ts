@@ -9,6 +9,8 @@ import { isNewer, type SchemaVersion, schemaVersion } from './schemaVersion';
 
 export interface DataFile {
   store: Store;
+  /** The folder that the data lies in; null where it is on another computer. */
+  folder: string | null;
   /** Where backups are made by themselves; null where the data is on another computer. */
   backups: string | null;
   /** Why nothing is written to it; null where it is written to. */
@@ -55,7 +57,7 @@ async function backedUp(url: string, backups: string, now: string) {
 export async function openDataFile({ databaseUrl: url }: Config, now: () => string): Promise<DataFile> {
   if (!url.startsWith(FILE)) {
     const store = await openStore(url);
-    return { store, backups: null, readOnly: null, close: store.close };
+    return { store, folder: null, backups: null, readOnly: null, close: store.close };
   }
   const path = url.slice(FILE.length);
   const release = await holdingFile(path, true);
@@ -71,7 +73,7 @@ export async function openDataFile({ databaseUrl: url }: Config, now: () => stri
       await store.close();
       await release();
     };
-    return { store, backups, readOnly, close };
+    return { store, folder: dirname(path), backups, readOnly, close };
   } catch (error) {
     await release();
     throw error;

@@ -47,7 +47,7 @@ it('a refused row undoes its own write only', async () => {
 
 it('are in the order they were asked for, see what was written before them, and need few commits', async () => {
   let commits = 0;
-  const write = writesTogether((work) => {
+  const write = writesTogether<Transaction>((work) => {
     commits += 1;
     return shop.store.db.transaction(work);
   });

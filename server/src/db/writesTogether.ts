@@ -1,10 +1,12 @@
-import type { Transaction } from './client';
+/** A running transaction, within which another can be undone alone. */
+interface Nesting<Tx> {
+  transaction: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+}
+type Work<Tx, T> = (tx: Tx) => Promise<T>;
+type Run<Tx> = <T>(work: Work<Tx, T>) => Promise<T>;
 
-type Work<T> = (tx: Transaction) => Promise<T>;
-type Run = <T>(work: Work<T>) => Promise<T>;
-
-interface Waiting {
-  work: Work<unknown>;
+interface Waiting<Tx> {
+  work: Work<Tx, unknown>;
   done: (value: unknown) => void;
   failed: (error: unknown) => void;
 }
@@ -15,7 +17,7 @@ const MOST_TOGETHER = 64;
 type Outcome = { ok: true; value: unknown } | { ok: false; error: unknown };
 
 /** Does a work within a transaction of others: where it fails, it alone is undone. */
-async function alone(tx: Transaction, { work }: Waiting): Promise<Outcome> {
+async function alone<Tx extends Nesting<Tx>>(tx: Tx, { work }: Waiting<Tx>): Promise<Outcome> {
   try {
     return { ok: true, value: await tx.transaction(work) };
   } catch (error) {
@@ -27,11 +29,11 @@ async function alone(tx: Transaction, { work }: Waiting): Promise<Outcome> {
  * Writes that come while one is under way are done together in the next transaction, in their order: they wait for one
  * commit to the disk instead of one each. Nobody is told that a write is done before it is committed.
  */
-export function writesTogether(run: Run): Run {
-  let waiting: Waiting[] = [];
+export function writesTogether<Tx extends Nesting<Tx>>(run: Run<Tx>): Run<Tx> {
+  let waiting: Waiting<Tx>[] = [];
   let running = false;
 
-  async function doThese(these: Waiting[]) {
+  async function doThese(these: Waiting<Tx>[]) {
     try {
       const [only] = these;
       const outcomes: Outcome[] =
@@ -62,9 +64,9 @@ export function writesTogether(run: Run): Run {
     running = false;
   }
 
-  return <T>(work: Work<T>) =>
+  return <T>(work: Work<Tx, T>) =>
     new Promise<T>((done, failed) => {
-      waiting.push({ work, done: done as Waiting['done'], failed });
+      waiting.push({ work, done: done as Waiting<Tx>['done'], failed });
       if (!running) void go();
     });
 }

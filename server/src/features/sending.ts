@@ -20,16 +20,23 @@ export const whoSent = ({ sending, now }: Sent): Pick<Offer, 'by' | 'when'> => (
   when: now,
 });
 
-/** Whether this very sending was taken before: its answer did not get through, or two pages sent it. */
-export async function wasTaken(tx: Transaction, { sending }: Sent): Promise<boolean> {
-  if (!sending) return false;
-  const rows = await tx.select({ id: sendings.id }).from(sendings).where(eq(sendings.id, sending.id));
-  return rows.length > 0;
+/**
+ * Takes a sending, in the transaction that does what it says. False where this very sending was taken before: its
+ * answer did not get through, or two pages sent it.
+ */
+export async function takeOnce(tx: Transaction, { sending, now }: Sent): Promise<boolean> {
+  if (!sending) return true;
+  const taken = await tx
+    .insert(sendings)
+    .values({ id: sending.id, at: now })
+    .onConflictDoNothing()
+    .returning({ id: sendings.id });
+  return taken.length > 0;
 }
 
-/** Remembers that a sending was taken; in the transaction that takes it. */
-export async function remember(tx: Transaction, { sending, now }: Sent): Promise<void> {
-  if (sending) await tx.insert(sendings).values({ id: sending.id, at: now }).onConflictDoNothing();
+/** As if a sending had not come: it is refused, and may come again with more. */
+export async function letGo(tx: Transaction, { sending }: Sent): Promise<void> {
+  if (sending) await tx.delete(sendings).where(eq(sendings.id, sending.id));
 }
 
 /** No device waits longer than this with what it has to send. */

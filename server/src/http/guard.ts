@@ -5,7 +5,7 @@ import { ApiError } from '../errors';
 
 const THIS_COMPUTER = ['localhost', '127.0.0.1', '[::1]'];
 
-const isOpenToAll = (host: string): boolean => host === '0.0.0.0' || host === '::';
+export const isOpenToAll = (host: string): boolean => host === '0.0.0.0' || host === '::';
 
 /** The addresses of this computer in the networks it is in; an IPv6 one in brackets, as addresses write it. */
 const ownAddresses = (): string[] =>

@@ -33,6 +33,7 @@ import { useThing } from '../../hooks/useThing';
 import { useOwnDeviceQuery } from '../../services/devicesApi';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
+import { SecureSteps, useSecurePage } from '../../shop/SecureSteps';
 import { useShop } from '../../shop/useShop';
 import { AllData } from './AllData';
 import { Backups } from './Backups';
@@ -119,6 +120,16 @@ function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
       ))}
     </Callout>
   );
+}
+
+/** On a phone that speaks plain http: how it comes to be secure. */
+function SecurePart() {
+  const page = useSecurePage();
+  return page ? (
+    <Disclosure title="Keep the screen awake and the app at hand">
+      <SecureSteps page={page} />
+    </Disclosure>
+  ) : null;
 }
 
 /** What only an owner's device shows: backups, all data, and who else may work here. */
@@ -213,6 +224,7 @@ export function RulesScreen() {
           </FieldsContext.Provider>
         </Disclosure>
         <History noun="rules" id="shop" schema={HouseRulesSchema} now={rules} onBringBack={put} />
+        <SecurePart />
         <OwnersPart />
         <Txt as="small" tone="graphite">
           The product advises; it is not a safety authority. Follow your machine’s manual and the rules where

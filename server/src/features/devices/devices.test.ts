@@ -70,7 +70,11 @@ describe('a device in the network', () => {
       }
     expect(open.sort()).toEqual(['get /api/devices/me', 'post /api/devices/pair']);
     expect((await ask('/api/changes')).json.code).toBe('not-paired');
-    expect((await ask('/api/devices/me')).json).toEqual({ role: null, isShopsComputer: false });
+    expect((await ask('/api/devices/me')).json).toEqual({
+      role: null,
+      isShopsComputer: false,
+      securePort: null,
+    });
   });
 
   it('is paired once by a code, and shows from then on a cookie that no script reads', async () => {
@@ -80,7 +84,7 @@ describe('a device in the network', () => {
     expect(cookie).toMatch(/HttpOnly/);
     expect(cookie).toMatch(/SameSite=Strict/);
     const me = await ask('/api/devices/me', { cookie: shown(cookie) });
-    expect(me.json).toEqual({ role: 'owner', isShopsComputer: false });
+    expect(me.json).toEqual({ role: 'owner', isShopsComputer: false, securePort: null });
     expect((await ask('/api/tickets', { cookie: shown(cookie) })).status).toBe(200);
     const kept = await shop.store.db.run('SELECT token_hash FROM devices');
     expect(JSON.stringify(kept.rows)).not.toContain(shown(cookie).slice('device='.length));

@@ -68,13 +68,14 @@ function squaresOf(text: string): boolean[][] {
   );
 }
 
-export function devicesRoutes({ store, config, changes, remote, now }: Context) {
+export function devicesRoutes(context: Context) {
+  const { store, config, changes, remote, now } = context;
   const pairing = new Pairing();
   const nowMs = () => Date.parse(now());
   const app = new OpenAPIHono({ defaultHook })
     .openapi(me, (c) => {
       const { role, isShopsComputer } = c.get('asker');
-      return c.json({ role, isShopsComputer }, 200);
+      return c.json({ role, isShopsComputer, securePort: context.secure?.port ?? null }, 200);
     })
     .openapi(list, async (c) => c.json(await listDevices(store.db), 200))
     .openapi(ask, (c) => {
@@ -106,7 +107,8 @@ export function devicesRoutes({ store, config, changes, remote, now }: Context) 
         path: '/',
         maxAge: PAIRED_S,
       });
-      return c.json({ role: tried.role, isShopsComputer: false }, 200);
+      const securePort = context.secure?.port ?? null;
+      return c.json({ role: tried.role, isShopsComputer: false, securePort }, 200);
     })
     .openapi(revoke, async (c) => {
       const { id } = c.req.valid('param');

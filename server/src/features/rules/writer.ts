@@ -3,7 +3,7 @@ import { mergeFitting } from '@zt/core/uses/sharing/merge';
 import type { Transaction } from '../../db/client';
 import { houseRules } from '../../db/schema/houseRules';
 import { keepEarlier } from '../history/writer';
-import { remember, wasTaken, whoSent } from '../sending';
+import { takeOnce, whoSent } from '../sending';
 import { readRules } from './reader';
 
 /** The one row of the shop's rules. */
@@ -17,8 +17,7 @@ export async function saveRules(
   now: string,
 ): Promise<HouseRules> {
   const [sent, theirs] = [{ sending, now }, await readRules(tx)];
-  if (await wasTaken(tx, sent)) return theirs;
-  await remember(tx, sent);
+  if (!(await takeOnce(tx, sent))) return theirs;
   await keepEarlier(tx, { noun: 'rules', id: SHOP }, sent);
   const together = base ? mergeFitting({ base, mine: rules, theirs }, whoSent(sent), fits) : rules;
   const row = { id: SHOP, rules: together };

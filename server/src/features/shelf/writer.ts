@@ -15,7 +15,7 @@ import { readKept, textOf } from '../../db/kept';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { ApiError } from '../../errors';
 import { keepEarlier } from '../history/writer';
-import { remember, type Sent, wasTaken, whoSent } from '../sending';
+import { type Sent, takeOnce, whoSent } from '../sending';
 import { amountsKept, keepMoves } from './ledger';
 
 type Item = Shelf[ShelfNoun][number];
@@ -101,8 +101,7 @@ export async function changeShelf(
   now: string,
 ): Promise<Changed[]> {
   const sent = { sending, now };
-  if (await wasTaken(tx, sent)) return asKept(tx, put as Put[]);
-  await remember(tx, sent);
+  if (!(await takeOnce(tx, sent))) return asKept(tx, put as Put[]);
   const items: Changed[] = [];
   for (const one of put as Put[])
     items.push({ noun: one.noun, item: await putItem(tx, one, { ...sent, as }) });

@@ -5,7 +5,7 @@ import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';
 import { NO_DAY, tickets } from '../../db/schema/tickets';
 import { keepEarlier } from '../history/writer';
-import { remember, wasTaken, whoSent } from '../sending';
+import { letGo, takeOnce, whoSent } from '../sending';
 import { findTicket } from './reader';
 
 export type SaveResult =
@@ -39,9 +39,12 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
   const onBench = kept.deletedAt === null;
   const sent = { sending, now };
   const isJustSo = kept.isRead && isEqual(kept.value, ticket);
-  if (isJustSo || (await wasTaken(tx, sent))) return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
-  if (kept.rev !== rev && !base) return { ok: false, code: 'conflict', rev: kept.rev };
-  await remember(tx, sent);
+  if (isJustSo || !(await takeOnce(tx, sent)))
+    return { ok: true, rev: kept.rev, onBench, ticket: kept.value };
+  if (kept.rev !== rev && !base) {
+    await letGo(tx, sent);
+    return { ok: false, code: 'conflict', rev: kept.rev };
+  }
   await keepEarlier(tx, { noun: 'ticket', id: ticket.id }, sent);
   const made = { rev, base: base ?? ticket, value: ticket };
   const after = received(kept, made, (three) => mergeTickets(three, whoSent(sent)));
