@@ -33,11 +33,22 @@ export function useBench(): Bench {
   };
 }
 
-/** The tickets in which words are found, of all that are on the bench; null while none are sought. */
-export function useSought(words: string): KeptTicket[] | null {
+const has = ({ ticket: { name, customer } }: KeptTicket, q: string): boolean =>
+  `${name} ${customer}`.toLowerCase().includes(q.toLowerCase());
+
+/**
+ * The tickets in which words are found, of all that are on the bench; of those that are here, while the shop's
+ * computer does not answer. Null while none are sought.
+ */
+export function useSought(words: string, here: readonly KeptTicket[]): KeptTicket[] | null {
   const q = words.trim();
-  const { data } = useTicketsInfiniteQuery(q, { skip: q === '' });
-  return useMemo(() => (q === '' ? null : (data?.pages.flatMap((page) => page.tickets) ?? [])), [q, data]);
+  const { data, isError } = useTicketsInfiniteQuery(q, { skip: q === '' });
+  return useMemo(() => {
+    if (q === '') return null;
+    return isError
+      ? here.filter((kept) => has(kept, q))
+      : (data?.pages.flatMap((page) => page.tickets) ?? []);
+  }, [q, data, isError, here]);
 }
 
 /** Their tickets alone. */

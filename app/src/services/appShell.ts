@@ -52,3 +52,8 @@ export function keepApp(onNewer: (newer: NewerApp) => void): () => void {
     serviceWorker.removeEventListener('controllerchange', opened);
   };
 }
+
+/** Takes away what of the shop was kept on this device to be read without its computer. */
+export const forgetWhatWasRead = async (): Promise<void> => {
+  if ('caches' in globalThis) await caches.delete('shop');
+};

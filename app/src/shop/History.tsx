@@ -23,6 +23,8 @@ interface HistoryProps<T> {
   /** As it is now. */
   now: T;
   onBringBack: (value: T) => void;
+  /** An earlier state with what does not come back as it is now; all of it comes back where nothing is said. */
+  today?: (value: T) => T;
   /** How an earlier state looks. */
   draw?: (value: T) => ReactNode;
 }
@@ -41,6 +43,7 @@ function EarlierOne<T>({
   schema,
   now,
   draw,
+  today = (value) => value,
   onBringBack,
 }: Omit<HistoryProps<T>, 'noun' | 'id'> & { earlier: Earlier }) {
   const { units } = useShop();
@@ -48,7 +51,7 @@ function EarlierOne<T>({
   if (isError)
     return <Txt>It cannot be read here: the shop’s computer does not answer, or it is too old.</Txt>;
   if (!data) return <Txt>Fetching it.</Txt>;
-  const value = data.value as T;
+  const value = today(data.value as T);
   const told = differences(schema, value, now);
   return (
     <Row>

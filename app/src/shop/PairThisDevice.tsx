@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Notice } from '../components/ui/Notice';
 import { Press } from '../components/ui/Press';
 import { Stack } from '../components/ui/Stack';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
+import { forgetWhatWasRead } from '../services/appShell';
 import { callThisDevice, thisDevice } from '../services/device';
 import { usePairMutation } from '../services/devicesApi';
 
@@ -21,6 +22,8 @@ export function PairThisDevice() {
   const [pair, { error, isLoading, isError }] = usePairMutation();
   const [code, setCode] = useState(codeInAddress);
   const [name, setName] = useState(thisDevice().name);
+  // Whoever is revoked reads nothing more here of what was kept to be read.
+  useEffect(() => void forgetWhatWasRead(), []);
   const enter = async () => {
     const answer = await pair({ code, name });
     if (answer.error) return;

@@ -179,7 +179,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const [sought, setSought] = useState('');
   useBenchKeys();
   const rows = useMemo(() => rowsOf(kept, shop.shelf, shop.rules), [kept, shop.shelf, shop.rules]);
-  const soughtKept = useSought(sought);
+  const soughtKept = useSought(sought, kept);
   const found = useMemo(
     () => (soughtKept ? rowsOf(soughtKept, shop.shelf, shop.rules) : rows),
     [soughtKept, rows, shop.shelf, shop.rules],

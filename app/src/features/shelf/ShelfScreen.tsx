@@ -78,7 +78,8 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
         id={item.id}
         schema={SHELF_ITEMS[noun]}
         now={item}
-        onBringBack={(value) => put(withAmountsOf(noun, value, item))}
+        today={(value) => withAmountsOf(noun, value, item)}
+        onBringBack={put}
       />
     </FieldsContext.Provider>
   );

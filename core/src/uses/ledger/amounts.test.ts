@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { MOST_COUNTED, type Shelf } from '../../model/shelf';
 import { SAMPLE_SHELF } from '../../testing/samples';
 import { amountsOf, difference, moved, sum } from './amounts';
+import { putTogether } from './putTogether';
 
 const [roll] = SAMPLE_SHELF.materials;
 const [thread] = SAMPLE_SHELF.threads;
@@ -66,4 +67,16 @@ it('what is not counted does not move, and what is no longer counted goes', () =
 it('an item of which nothing is counted has no amounts', () => {
   const [hoop] = SAMPLE_SHELF.hoops;
   expect(hoop && amountsOf('hoops', hoop)).toEqual({});
+});
+
+it('a change put together with another’s asks of no amount, and counts both', () => {
+  const theirs = { ...thread, metresLeft: 90, name: 'renamed' };
+  const base = { ...thread, metresLeft: 100 };
+  const item = { ...base, metresLeft: 150, hex: '#101820' };
+  const who = { by: 'a phone', when: '' };
+  const put = putTogether('threads', { value: theirs, had: { metresLeft: 90 } }, { item, base }, who);
+  expect(put).toEqual({
+    item: { ...theirs, hex: '#101820', metresLeft: 140 },
+    moves: { metresLeft: 50 },
+  });
 });

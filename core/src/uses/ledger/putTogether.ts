@@ -2,7 +2,15 @@ import type { z } from 'zod';
 import type { Offer } from '../../model/offer';
 import { SHELF_ITEMS, type ShelfNoun } from '../../model/shelf';
 import { mergeFitting } from '../sharing/merge';
-import { type Amounts, amountsOf, difference, type ItemOf, type Moved, moved } from './amounts';
+import {
+  type Amounts,
+  amountsOf,
+  difference,
+  type ItemOf,
+  type Moved,
+  moved,
+  withAmountsOf,
+} from './amounts';
 
 /** A change of an item: as it is to be, and as it was when it was changed. */
 export interface ItemChange<N extends ShelfNoun = ShelfNoun> {
@@ -25,7 +33,12 @@ export function putTogether<N extends ShelfNoun>(
   const change = difference(from ? amountsOf(noun, from) : had, amountsOf(noun, item));
   const schema = SHELF_ITEMS[noun] as unknown as z.ZodType<ItemOf<N>>;
   const fits = (thing: ItemOf<N>) => schema.safeParse(thing).success;
-  const together =
-    value && from ? mergeFitting<ItemOf<N>>({ base: from, mine: item, theirs: value }, who, fits) : item;
-  return moved(noun, together, { had, change });
+  if (!value || !from) return moved(noun, item, { had, change });
+  // Of amounts nobody is asked: both changes of them count.
+  const three = {
+    base: withAmountsOf(noun, from, value),
+    mine: withAmountsOf(noun, item, value),
+    theirs: withAmountsOf(noun, value, value),
+  };
+  return moved(noun, mergeFitting<ItemOf<N>>(three, who, fits), { had, change });
 }

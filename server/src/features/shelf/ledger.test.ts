@@ -59,7 +59,7 @@ it('a thread renamed from what it was before a piece was logged keeps what the p
 it('two recounts add up, each by what it changed, and are told with who and when', async () => {
   await change(navy, { ...navy, metresLeft: metres + 100 }, { as: 'bought', sending: from('phone') });
   await change(navy, { ...navy, metresLeft: metres - 20 }, { sending: from('laptop') });
-  expect((await navyNow()).metresLeft).toBe(metres + 100 - 20);
+  expect(await navyNow()).toEqual({ ...navy, metresLeft: metres + 100 - 20 });
   expect((await movements()).map(({ kind, amount, by }) => [kind, amount, by])).toEqual([
     ['corrected', -20, 'laptop'],
     ['bought', 100, 'phone'],

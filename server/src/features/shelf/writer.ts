@@ -69,7 +69,7 @@ export async function putItem(
   const kept = await keptItem(tx, item.id);
   if (kept && kept.noun !== noun)
     throw new ApiError(409, 'wrong-noun', `This id is one of the ${kept.noun}. Nothing was saved.`);
-  await keepEarlier(tx, { noun: 'shelf', id: item.id }, sent);
+  if (kept) await keepEarlier(tx, { noun: 'shelf', id: item.id }, sent);
   const who = whoSent(sent);
   const before = { value: kept?.value ?? null, had: await amountsHad(tx, kept, item.id) } as never;
   const { item: next, moves } = putTogether(noun, before, { item, base } as never, who);

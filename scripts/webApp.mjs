@@ -1,0 +1,3 @@
+import { ensureWebApp } from './lib.mjs';
+
+ensureWebApp();
