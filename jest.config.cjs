@@ -25,5 +25,17 @@ const plain = (name, more = {}) => ({
 module.exports = {
   // One more than jest would take on two cores: the run's own process mostly waits.
   maxWorkers: '100%',
-  projects: [plain('core'), plain('server'), '<rootDir>/app/jest.config.cjs'],
+  projects: [
+    plain('core'),
+    plain('server', { globals: { ENGINE: 'file' } }),
+    // The same server over a database server; without what works on the file itself, and what takes long.
+    plain('server', {
+      displayName: 'elsewhere',
+      globals: { ENGINE: 'server' },
+      // Each statement is a request of its own.
+      setupFilesAfterEnv: [`${__dirname}/jest.patient.cjs`],
+      testPathIgnorePatterns: ['\\.long\\.test', '/backup/', '/backups/', '/standIn/'],
+    }),
+    '<rootDir>/app/jest.config.cjs',
+  ],
 };

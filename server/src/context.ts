@@ -25,7 +25,7 @@ export interface Context {
 export async function createContext(config: Config, overrides: Partial<Context> = {}): Promise<Context> {
   return {
     config,
-    store: overrides.store ?? (await openStore(config.databaseUrl)),
+    store: overrides.store ?? (await openStore(config.databaseUrl, undefined, config.access)),
     changes: overrides.changes ?? new Changes(),
     backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,

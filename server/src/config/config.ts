@@ -1,12 +1,15 @@
 import { mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { z } from 'zod';
+import type { Access } from '../db/client';
 import { Unusable } from '../unusable';
 
 const EnvSchema = z.object({
   PORT: z.coerce.number().int().min(0).max(65_535).default(0),
   HOST: z.string().default('127.0.0.1'),
   ZT_DATA: z.string().default('data/workshop.db'),
+  ZT_TOKEN: z.string().optional(),
+  ZT_REPLICA: z.string().optional(),
   ZT_WEB: z.string().default('app/dist'),
   ZT_DEMO: z.enum(['0', '1']).default('0'),
 });
@@ -16,6 +19,8 @@ export interface Config {
   host: string;
   /** `file:` or the address of a libSQL server. */
   databaseUrl: string;
+  /** How a database server is asked; empty for a file. */
+  access: Access;
   /** Folder of the exported web app. */
   webRoot: string;
   demo: boolean;
@@ -48,6 +53,10 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     port: read.PORT,
     host: read.HOST,
     databaseUrl: isUrl(read.ZT_DATA) ? read.ZT_DATA : `file:${resolve(read.ZT_DATA)}`,
+    access: {
+      token: read.ZT_TOKEN,
+      replica: read.ZT_REPLICA === undefined ? undefined : resolve(read.ZT_REPLICA),
+    },
     webRoot: resolve(read.ZT_WEB),
     demo: read.ZT_DEMO === '1',
   };

@@ -66,9 +66,25 @@ async function patiently<T>(client: Client, work: () => Promise<T>): Promise<T> 
   }
 }
 
+/** What a database server is asked with: its token, and the file in which a copy of it is kept at hand. */
+export interface Access {
+  token?: string | undefined;
+  replica?: string | undefined;
+}
+
+/** A copy of a database server's data is brought up to date so often, s. */
+const SYNC_S = 60;
+
+/** A file is opened; a database server is asked, or read from the copy of it that is kept here. */
+const clientFor = (url: string, { token, replica }: Access): Client =>
+  createClient({
+    ...(replica ? { url: `file:${replica}`, syncUrl: url, syncInterval: SYNC_S } : { url, timeout: WAIT_MS }),
+    ...(token ? { authToken: token } : {}),
+  });
+
 /** A connection to the database, brought up to date. */
-async function connected(url: string, migrationsFolder: string): Promise<Db> {
-  const client = createClient({ url, timeout: WAIT_MS });
+async function connected(url: string, migrationsFolder: string, access: Access): Promise<Db> {
+  const client = clientFor(url, access);
   await patiently(client, () => client.execute('PRAGMA journal_mode = WAL'));
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { casing: 'snake_case' });
@@ -91,9 +107,13 @@ async function eraOf({ $client }: Db): Promise<number> {
 }
 
 /** Opens the database, brings it up to date, and queues its writes: SQLite takes one writer at a time. */
-export async function openStore(url: string, migrationsFolder = MIGRATIONS): Promise<Store> {
+export async function openStore(
+  url: string,
+  migrationsFolder = MIGRATIONS,
+  access: Access = {},
+): Promise<Store> {
   const writer = new Mutex();
-  const db = await connected(url, migrationsFolder);
+  const db = await connected(url, migrationsFolder, access);
   const store: Store = {
     db,
     era: await eraOf(db),
@@ -108,7 +128,7 @@ export async function openStore(url: string, migrationsFolder = MIGRATIONS): Pro
         try {
           await work();
         } finally {
-          store.db = await connected(url, migrationsFolder);
+          store.db = await connected(url, migrationsFolder, access);
         }
         await store.db.$client.execute(`PRAGMA user_version = ${era}`);
         store.era = era;

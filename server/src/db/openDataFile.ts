@@ -50,13 +50,24 @@ async function backedUp(url: string, backups: string, now: string) {
   }
 }
 
+/** A database server that does not answer, or not to this token, is said. */
+async function openElsewhere({ databaseUrl: url, access }: Config): Promise<Store> {
+  try {
+    return await openStore(url, undefined, access);
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    throw new Unusable(`The database at ${url} cannot be used: ${why}. Look to ZT_DATA and ZT_TOKEN.`);
+  }
+}
+
 /**
  * Opens the shop's data for this program alone. A file whose form is older is backed up before it is brought up to
  * date; one of a newer program is opened for reading only.
  */
-export async function openDataFile({ databaseUrl: url }: Config, now: () => string): Promise<DataFile> {
+export async function openDataFile(config: Config, now: () => string): Promise<DataFile> {
+  const { databaseUrl: url } = config;
   if (!url.startsWith(FILE)) {
-    const store = await openStore(url);
+    const store = await openElsewhere(config);
     return { store, folder: null, backups: null, readOnly: null, close: store.close };
   }
   const path = url.slice(FILE.length);

@@ -5,6 +5,7 @@ import type { ShelfNoun } from '@zt/core';
 import { type Context, createContext } from '../context';
 import { createApp } from '../create-app';
 import { openStore } from '../db/client';
+import { startDatabaseServer } from '../standIn/databaseServer';
 
 const MIGRATIONS = join(process.cwd(), 'server/src/db/migrations');
 
@@ -17,15 +18,27 @@ function readable(response: Response) {
   };
 }
 
-/** The whole server over a real file of its own; `close` takes the file away. */
+const TOKEN = 'token-of-the-tests';
+
+/** Set by jest: whether the tests keep their data in a file, or at a database server over one. */
+declare const ENGINE: 'file' | 'server';
+
+/** Where the tests keep their data. */
+async function engine(file: string) {
+  if (ENGINE === 'file') return { url: `file:${file}`, access: {}, stop: async () => undefined };
+  const { url, stop } = await startDatabaseServer(file, TOKEN);
+  return { url, access: { token: TOKEN }, stop };
+}
+
+/** The whole server over real data of its own; `close` takes them away. */
 export async function openTestApp(overrides: Partial<Context> = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'thimble-server-'));
-  const url = `file:${join(folder, 'shop.db')}`;
-  const store = await openStore(url, MIGRATIONS);
+  const { url, access, stop } = await engine(join(folder, 'shop.db'));
+  const store = await openStore(url, MIGRATIONS, access);
   let minute = 0;
   const now = () => new Date(Date.UTC(2026, 4, 4, 10, minute++)).toISOString();
   const context = await createContext(
-    { port: 0, host: '127.0.0.1', databaseUrl: url, webRoot: folder, demo: false },
+    { port: 0, host: '127.0.0.1', databaseUrl: url, access, webRoot: folder, demo: false },
     { store, now, backups: join(folder, 'backups'), ...overrides },
   );
   const app = createApp(context);
@@ -56,6 +69,7 @@ export async function openTestApp(overrides: Partial<Context> = {}) {
     takeOff: (noun: ShelfNoun, id: string) => send('POST', '/api/shelf', { remove: [{ noun, id }] }),
     close: async () => {
       await store.close();
+      await stop();
       rmSync(folder, { recursive: true, force: true });
     },
   };
