@@ -34,7 +34,7 @@ module.exports = {
       globals: { ENGINE: 'server' },
       // Each statement is a request of its own.
       setupFilesAfterEnv: [`${__dirname}/jest.patient.cjs`],
-      testPathIgnorePatterns: ['\\.long\\.test', '/backup/', '/backups/', '/standIn/'],
+      testPathIgnorePatterns: ['\\.long\\.test', '/backup/', '/backups/', '/standIn/', '/wholeFile'],
     }),
     '<rootDir>/app/jest.config.cjs',
   ],

@@ -99,7 +99,7 @@ describe('tickets', () => {
 
   it('are there after the shop is closed and opened again, in a file written ahead', async () => {
     await saveTicket(exampleA());
-    const again = await openStore(shop.url, join(process.cwd(), 'server/src/db/migrations'));
+    const again = await openStore(shop.url, join(process.cwd(), 'server/src/db/migrations'), shop.access);
     expect((await readBench(again.db, {})).tickets).toHaveLength(1);
     expect(await again.db.get<{ journal_mode: string }>(sql`PRAGMA journal_mode`)).toEqual({
       journal_mode: 'wal',

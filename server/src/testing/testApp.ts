@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { ShelfNoun } from '@zt/core';
 import { type Context, createContext } from '../context';
 import { createApp } from '../create-app';
-import { openStore } from '../db/client';
+import { type Access, openStore } from '../db/client';
 import { startDatabaseServer } from '../standIn/databaseServer';
 
 const MIGRATIONS = join(process.cwd(), 'server/src/db/migrations');
@@ -24,7 +24,7 @@ const TOKEN = 'token-of-the-tests';
 declare const ENGINE: 'file' | 'server';
 
 /** Where the tests keep their data. */
-async function engine(file: string) {
+async function engine(file: string): Promise<{ url: string; access: Access; stop: () => Promise<void> }> {
   if (ENGINE === 'file') return { url: `file:${file}`, access: {}, stop: async () => undefined };
   const { url, stop } = await startDatabaseServer(file, TOKEN);
   return { url, access: { token: TOKEN }, stop };
@@ -54,6 +54,7 @@ export async function openTestApp(overrides: Partial<Context> = {}) {
     store,
     folder,
     url,
+    access,
     /** The answer as it came, with its headers. */
     raw: async (path: string, headers: Record<string, string> = {}, signal?: AbortSignal) =>
       app.request(path, { headers, ...(signal ? { signal } : {}) }),
