@@ -7,7 +7,7 @@ import { compress } from 'hono/compress';
 import { etag } from 'hono/etag';
 import { HTTPException } from 'hono/http-exception';
 import type { Context } from './context';
-import { StoreBusy } from './db/client';
+import { StoreBusy, speaksOf } from './db/client';
 import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
@@ -48,6 +48,21 @@ const API_DOCUMENT = {
   },
 };
 
+/** What the disk does not let be written. What was sent waits on its device until it does. */
+const DISK = [
+  {
+    what: /SQLITE_FULL|ENOSPC/,
+    code: 'full',
+    message: 'The disk of the shop’s computer is full. Nothing was saved; make room, and it is tried again.',
+  },
+  {
+    what: /SQLITE_READONLY|EROFS/,
+    code: 'not-writable',
+    message:
+      'The data file of the shop’s computer cannot be written to. Nothing was saved; look who may write there.',
+  },
+] as const;
+
 function answerError(
   error: Error,
   path: string,
@@ -63,6 +78,8 @@ function answerError(
     const message = `${error.message} Nothing was saved; it can be tried again.`;
     return { status: 503, body: { code: 'busy', message } };
   }
+  const disk = DISK.find(({ what }) => speaksOf(error, what));
+  if (disk) return { status: 503, body: { code: disk.code, message: disk.message } };
   return {
     status: 500,
     body: { code: 'failed', message: 'Something failed here. What was saved before is safe; try again.' },

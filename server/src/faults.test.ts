@@ -196,3 +196,15 @@ it('a missing script is missing; a page of the app is the app', async () => {
   expect((await shop.get('/_expo/static/js/web/entry-gone.js')).status).toBe(404);
   expect((await shop.get('/fonts/gone.ttf')).status).toBe(404);
 });
+
+it.each([
+  ['full', 'SQLITE_FULL: database or disk is full'],
+  ['not-writable', 'SQLITE_READONLY: attempt to write a readonly database'],
+])('a disk that is %s is said, and what was sent can be sent again', async (code, message) => {
+  const { write } = shop.store;
+  shop.store.write = () => Promise.reject(new Error('Failed query', { cause: new Error(message) }));
+  const refused = await save(exampleA());
+  expect([refused.status, (await refused.json()).code]).toEqual([503, code]);
+  shop.store.write = write;
+  expect((await save(exampleA())).status).toBe(200);
+});

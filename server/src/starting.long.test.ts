@@ -14,6 +14,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
+import Database from 'libsql';
 import { openStore } from './db/client';
 
 const ROOT = join(__dirname, '../..');
@@ -106,11 +107,27 @@ describe('what it cannot start with is said in a sentence', () => {
     60_000,
   );
 
+  it('a file that another program holds', async () => {
+    const other = new Database(join(folder, 'shop.db'));
+    other.exec('CREATE TABLE whatever (a); BEGIN EXCLUSIVE');
+    endedSaying(
+      await start({}).ended,
+      /^Another program holds .*shop\.db: stop it first\. Nothing was changed\./,
+    );
+    other.close();
+  }, 60_000);
+
   it('a folder in place of the file', async () => {
     mkdirSync(join(folder, 'shop.db'));
     endedSaying(await start({}).ended, /is no database of a shop|cannot be written to/);
   }, 60_000);
 });
+
+it('an empty file is a new shop', async () => {
+  writeFileSync(join(folder, 'shop.db'), '');
+  const url = await start({}).ready;
+  expect(await (await fetch(`${url}/api/tickets`)).json()).toEqual({ tickets: [], total: 0, next: null });
+}, 60_000);
 
 it('a second program on one file says so and stops; restoring waits for it to be stopped; then all is in one file', async () => {
   const first = start({});

@@ -38,15 +38,13 @@ const WAIT_MS = 100;
 const PAUSE_MS = 100;
 const PATIENCE_MS = 8000;
 
+/** Whether an error, or what caused it, speaks of something. */
+export const speaksOf = (error: unknown, what: RegExp): boolean =>
+  error instanceof Error &&
+  (what.test(`${error.message} ${'code' in error ? error.code : ''}`) || speaksOf(error.cause, what));
+
 /** Whether an error, or what caused it, is that the file is held by another. */
-function isBusy(error: unknown): boolean {
-  if (!(error instanceof Error)) return false;
-  return /SQLITE_(BUSY|LOCKED)|database is locked/.test(
-    `${error.message} ${'code' in error ? error.code : ''}`,
-  )
-    ? true
-    : isBusy(error.cause);
-}
+export const isBusy = (error: unknown): boolean => speaksOf(error, /SQLITE_(BUSY|LOCKED)|database is locked/);
 
 /**
  * Does work on the file, again and again while another program holds it. A statement that was refused stays open in

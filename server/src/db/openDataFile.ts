@@ -3,7 +3,7 @@ import { type Client, createClient } from '@libsql/client';
 import { backUp } from '../backup/schedule';
 import type { Config } from '../config/config';
 import { Unusable } from '../unusable';
-import { openStore, type Store } from './client';
+import { isBusy, openStore, type Store } from './client';
 import { holdingFile } from './hold';
 import { isNewer, type SchemaVersion, schemaVersion } from './schemaVersion';
 
@@ -26,7 +26,11 @@ async function lookedInto(url: string): Promise<SchemaVersion> {
   try {
     client = createClient({ url });
     return await schemaVersion(client);
-  } catch {
+  } catch (error) {
+    if (isBusy(error))
+      throw new Unusable(
+        `Another program holds ${url.slice(FILE.length)}: stop it first. Nothing was changed.`,
+      );
     throw new Unusable(
       `${url.slice(FILE.length)} is no database of a shop, or it is torn. It was left as it is: take a backup (npm run restore), or name another with ZT_DATA.`,
     );
