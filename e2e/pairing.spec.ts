@@ -40,6 +40,11 @@ test('a phone is paired by the code that the shop’s computer shows, works, and
   await expect(phone.getByRole('link', { name: /^Crew tee/ })).toBeVisible();
   await phone.getByRole('link', { name: 'House rules' }).click();
   await expect(phone.getByRole('heading', { name: 'House rules' })).toBeVisible();
+  // It speaks plain http so far: how it comes to be secure is said, and the certificate is there.
+  await phone.getByRole('button', { name: 'Keep the screen awake and the app at hand' }).click();
+  const download = phone.waitForEvent('download');
+  await phone.getByRole('link', { name: 'Fetch the certificate' }).click();
+  expect((await download).suggestedFilename()).toBe('shop.crt');
   // A helper's device leaves the shop itself alone.
   await expect(phone.getByRole('button', { name: 'Devices' })).toHaveCount(0);
   await expect(phone.getByRole('button', { name: 'Backups' })).toHaveCount(0);

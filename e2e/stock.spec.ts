@@ -1,3 +1,4 @@
+import type { Shelf } from '@zt/core';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
@@ -110,4 +111,35 @@ test('what was bought is added, and stands in the ledger of the thread with its 
   await ticket.reads(/^bought 250 m$/);
   await ticket.reads(/^first count: /);
   await expectNoSidewaysScroll(page);
+});
+
+test('a thread renamed on two devices is asked about once, and has the name that is chosen; how it was is there', async ({
+  page,
+  request,
+}) => {
+  const ticket = onTicket(page);
+  const { threads } = (await (await request.get('/api/shelf')).json()) as Shelf;
+  const base = threads.find(({ name }) => name === 'white') ?? threads[0];
+  for (const [device, name] of [
+    ['laptop', 'chalk white'],
+    ['phone', 'bright white'],
+  ])
+    await request.post('/api/shelf', {
+      data: {
+        put: [{ noun: 'threads', item: { ...base, name }, base }],
+        sending: { id: `sending-${device}-${base?.id}`, device: `device-${device}`, name: device },
+      },
+    });
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^chalk white: .*changed on two devices: say which$/ }).click();
+  const asked = page.getByRole('group', { name: 'name was changed on two devices: say which is right.' });
+  await expect(asked).toContainText('From phone, ');
+  await asked.getByRole('button', { name: 'Use the other' }).click();
+  await expect(asked).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^bright white: / })).toBeVisible();
+  await ticket.saved();
+  await page.getByRole('button', { name: 'How it was earlier' }).click();
+  await page.getByRole('button', { name: /^before \d\d:\d\d/ }).click();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('button', { name: new RegExp(`^${base?.name}: `) })).toBeVisible();
 });

@@ -23,7 +23,7 @@ function keptIn(storage: 'localStorage' | 'sessionStorage', key: string, first: 
 }
 
 /** The longest name that the shop's computer takes. */
-const MOST_LETTERS = 60;
+export const MOST_LETTERS = 60;
 
 let known: Device | null = null;
 

@@ -5,7 +5,7 @@ import { Stack } from '../components/ui/Stack';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
 import { forgetWhatWasRead } from '../services/appShell';
-import { callThisDevice, thisDevice } from '../services/device';
+import { callThisDevice, MOST_LETTERS, thisDevice } from '../services/device';
 import { usePairMutation } from '../services/devicesApi';
 
 const CODE = /^\d{6}$/;
@@ -43,7 +43,11 @@ export function PairThisDevice() {
           onText={(text) => setCode(text.replace(/\D/g, '').slice(0, 6))}
           keyboard="decimal"
         />
-        <TextField label="What this device is called" value={name} onText={setName} />
+        <TextField
+          label="What this device is called"
+          value={name}
+          onText={(text) => setName(text.slice(0, MOST_LETTERS))}
+        />
         <Press
           kind="main"
           title="Pair it"

@@ -196,3 +196,31 @@ it('a ticket that was started stands on the bench before anybody has heard of it
   ]);
   await until(() => store.getState().editor.save === 'saved');
 }, 30_000);
+
+it('what another page left may have arrived: it is sent as it was, and what is changed since goes after it', async () => {
+  const asked = fakeServer([]);
+  const store = await openStore();
+  const item = { ...navy, name: 'left by a page' };
+  const sending = { id: 'sending-of-the-page', device: 'device-one', name: 'a phone' };
+  const arg = { put: [{ noun: 'threads' as const, item, base: navy }], sending };
+  store.dispatch(
+    queueFound([{ id: 'queued-one', endpoint: 'changeShelf', arg, tried: false, refused: null }]),
+  );
+  store.dispatch(putItem('threads', { ...item, name: 'changed since' }));
+  await sentAll(store);
+  expect(asked.map(({ body }) => (body.put?.[0]?.item as { name: string }).name)).toEqual([
+    'left by a page',
+    'changed since',
+  ]);
+  expect(asked[0]?.body.sending).not.toEqual(asked[1]?.body.sending);
+});
+
+it('a device that is to be paired first keeps what waits, and sends it then', async () => {
+  const asked = fakeServer([401, 200]);
+  const store = await openStore();
+  store.dispatch(putItem('threads', { ...navy, name: 'night' }));
+  await until(() => store.getState().queue.offline);
+  expect(waiting(store)[0]?.refused).toBeNull();
+  await sentAll(store);
+  expect(asked).toHaveLength(2);
+}, 30_000);

@@ -72,10 +72,10 @@ const queue = createSlice({
       const one = last && asOne(last, payload);
       state.waiting = one ? [...waiting.slice(0, -1), one] : [...waiting, payload];
     },
-    /** What other pages of this device left behind, before what was done here since. */
+    /** What other pages of this device left behind, before what was done here since. It may have arrived already. */
     queueFound: (state, { payload }: PayloadAction<Queued[]>) => {
       const here = new Set(state.waiting.map(({ id }) => id));
-      const found = payload.filter(({ id }) => !here.has(id));
+      const found = payload.filter(({ id }) => !here.has(id)).map((one) => ({ ...one, tried: true }));
       state.waiting = [...found, ...(state.waiting as Queued[])];
     },
     sendStarted: (state, { payload }: PayloadAction<string>) => {

@@ -18,10 +18,13 @@ interface ServerIssue {
   message: string;
 }
 
+/** Answers that say nothing of what was sent: the device is to be paired first, or it was too late or too often. */
+const ANOTHER_TIME = [401, 408, 429];
+
 /** What the server said of something that it does not take; null when it may take it another time. */
 function whyNotTaken(error: unknown): Refusal[] | null {
   const status = statusOf(error);
-  if (typeof status !== 'number' || status < 400 || status >= 500 || status === 408 || status === 429)
+  if (typeof status !== 'number' || status < 400 || status >= 500 || ANOTHER_TIME.includes(status))
     return null;
   const { message, issues } = (error as { data?: { message?: string; issues?: ServerIssue[] } }).data ?? {};
   const named = (issues ?? []).map(({ path, message: why }) => ({

@@ -1,4 +1,4 @@
-import type { DeviceRole, PairingCode } from '@zt/core/model/device';
+import { DEVICE_ROLES, type DeviceRole, type PairingCode } from '@zt/core/model/device';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useState } from 'react';
@@ -11,11 +11,8 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useAskCodeMutation, useDevicesQuery, useRevokeDeviceMutation } from '../../services/devicesApi';
 
-const ROLES = [
-  { id: 'owner', name: 'an owner’s' },
-  { id: 'helper', name: 'a helper’s' },
-] as const;
 const ROLE_WORDS: Record<DeviceRole, string> = { owner: 'an owner’s', helper: 'a helper’s' };
+const ROLES = DEVICE_ROLES.map((id) => ({ id, name: ROLE_WORDS[id] }));
 const dayOf = (at: string): string => format(parseISO(at), 'd MMM yyyy');
 
 /** Room around the squares, which cameras need, in squares. */

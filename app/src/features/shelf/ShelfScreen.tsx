@@ -1,5 +1,5 @@
 import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
-import { withAmountsOf } from '@zt/core/uses/ledger/amounts';
+import { isCounted, withAmountsOf } from '@zt/core/uses/ledger/amounts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BenchNav } from '../../components/BenchNav';
@@ -45,14 +45,6 @@ interface NounListProps<N extends ShelfNoun> {
   onTakeOff: (removed: Removed) => void;
 }
 
-/** Of which nouns amounts are counted. */
-const IS_COUNTED: Partial<Record<ShelfNoun, boolean>> = {
-  materials: true,
-  threads: true,
-  supplies: true,
-  machines: true,
-};
-
 /** The form of one item: what is typed past its bounds stays with the item, and is not used. */
 function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N][number] }) {
   const { shelf, rules, units } = useShop();
@@ -67,7 +59,7 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
     <FieldsContext.Provider value={fields}>
       <OffersOn thing={item} schema={SHELF_ITEMS[noun]} onThing={put} />
       {NOUN_VIEWS[noun].form(item, put, { shelf, rules, units })}
-      {IS_COUNTED[noun] ? <Ledger noun={noun} item={item} /> : null}
+      {isCounted(noun) ? <Ledger noun={noun} item={item} /> : null}
       {refused ? (
         <Txt tone="madder" live>
           {refused}

@@ -65,6 +65,9 @@ const COUNTED: { [N in ShelfNoun]?: Counted<N> } = {
   },
 };
 
+/** Whether anything is counted of the items of a noun. */
+export const isCounted = (noun: ShelfNoun): boolean => noun in COUNTED;
+
 /** What is counted of an item. Empty for nouns of which nothing is, and for what the shop does not count. */
 export const amountsOf = <N extends ShelfNoun>(noun: N, item: ItemOf<N>): Amounts =>
   (COUNTED[noun] as Counted<N> | undefined)?.of(item) ?? {};
