@@ -9,6 +9,7 @@ import {
   say,
 } from '@zt/core';
 import type { Movement } from '@zt/core/model/movement';
+import { boughtOf } from '@zt/core/uses/ledger/bought';
 import { movementInWords } from '@zt/core/uses/ledger/inWords';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -32,28 +33,19 @@ interface OfItem<N extends ShelfNoun> {
   item: Shelf[N][number];
 }
 
-/** The amount that is bought of an item: its field and unit; null where nothing of it is bought by metre or piece. */
-function boughtField(item: object): { at: string; left: number; unit: string } | null {
-  if ('left' in item && 'type' in item)
-    return { at: 'left', left: Number(item.left), unit: SUPPLIES[item.type as SupplyType].unit };
-  if ('metresLeft' in item && item.metresLeft !== null)
-    return { at: 'metresLeft', left: Number(item.metresLeft), unit: 'm' };
-  return null;
-}
-
 /** Adds what was bought to what is there, whatever was used meanwhile. */
 function Bought<N extends ShelfNoun>({ noun, item }: OfItem<N>) {
   const { units } = useShop();
   const dispatch = useAppDispatch();
   const [text, setText] = useState('');
-  const field = boughtField(item);
-  const bounds = field && boundsAt(SHELF_ITEMS[noun], field.at);
+  const field = boughtOf(item);
+  const bounds = field && boundsAt(SHELF_ITEMS[noun], field.figure);
   if (!field || !bounds) return null;
   const read = text.trim() === '' ? null : readField(text, bounds, units);
   const error = read?.state === 'unread' ? say(read.why, units) : null;
   const add = () => {
     if (read?.state !== 'read') return;
-    dispatch(putItem(noun, { ...item, [field.at]: field.left + Number(read.value) }, 'bought'));
+    dispatch(putItem(noun, { ...item, [field.figure]: field.left + Number(read.value) }, 'bought'));
     setText('');
   };
   return (

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { MOST_COUNTED, type Shelf } from '../../model/shelf';
 import { SAMPLE_SHELF } from '../../testing/samples';
 import { amountsOf, difference, moved, sum } from './amounts';
+import { boughtOf } from './bought';
 import { putTogether } from './putTogether';
 
 const [roll] = SAMPLE_SHELF.materials;
@@ -79,4 +80,15 @@ it('a change put together with another’s asks of no amount, and counts both', 
     item: { ...theirs, hex: '#101820', metresLeft: 140 },
     moves: { metresLeft: 50 },
   });
+});
+
+it('what is bought of an item is what is counted of it by the metre or the piece', () => {
+  const supply = { id: 'supply-tape', name: 'tape', type: 'tape', left: 3, machineId: null } as const;
+  expect(boughtOf<'supplies'>(supply)).toEqual({ figure: 'left', left: 3, unit: 'm' });
+  expect(boughtOf<'threads'>({ ...thread, metresLeft: 40 })).toMatchObject({
+    figure: 'metresLeft',
+    left: 40,
+  });
+  expect(boughtOf<'threads'>({ ...thread, metresLeft: null })).toBeNull();
+  expect(boughtOf<'machines'>(machine)).toBeNull();
 });
