@@ -1,13 +1,4 @@
-import {
-  boundsAt,
-  readField,
-  SHELF_ITEMS,
-  type Shelf,
-  type ShelfNoun,
-  SUPPLIES,
-  type SupplyType,
-  say,
-} from '@zt/core';
+import { boundsAt, readField, SHELF_ITEMS, type Shelf, type ShelfNoun, say } from '@zt/core';
 import type { Movement } from '@zt/core/model/movement';
 import { boughtOf } from '@zt/core/uses/ledger/bought';
 import { movementInWords } from '@zt/core/uses/ledger/inWords';
