@@ -9,7 +9,7 @@ const address = Object.values(networkInterfaces())
 
 let shop: Shop;
 test.beforeEach(async () => {
-  shop = await openShop({ host: '0.0.0.0' });
+  shop = await openShop();
 });
 test.afterEach(() => shop.stop());
 
@@ -20,6 +20,9 @@ test('a phone is paired by the code that the shop’s computer shows, works, and
   const owner = await browser.newPage();
   await owner.goto(`${shop.url}/rules`);
   await owner.getByRole('button', { name: 'Devices' }).click();
+  // Nobody else is answered before that is switched on.
+  await expect(owner.getByRole('button', { name: 'Ask for a code' })).toHaveCount(0);
+  await owner.getByRole('checkbox', { name: /^Answer other devices in this network/ }).click();
   await owner.getByRole('radio', { name: 'a helper’s' }).click();
   await owner.getByRole('button', { name: 'Ask for a code' }).click();
   const code = ((await owner.getByTestId('pairing-code').textContent()) ?? '').replace(' ', '');

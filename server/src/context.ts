@@ -2,6 +2,7 @@ import type { Context as Asked } from 'hono';
 import { Changes } from './changes';
 import type { Config } from './config/config';
 import { openStore, type Store } from './db/client';
+import type { Reach } from './http/network';
 import { remoteOf } from './http/remote';
 
 /** What routes work with. Tests put their own in. */
@@ -14,8 +15,8 @@ export interface Context {
   backups: string | null;
   /** Why nothing is written; null where it is. */
   readOnly: string | null;
-  /** The certificate of the shop's own authority, and the port of https; null where it is not spoken. */
-  secure: { authority: string; port: number } | null;
+  /** From where it is asked; switched while it runs. */
+  reach: Reach;
   /** The address that a request comes from; null where it comes by no network. */
   remote: (c: Asked) => string | null;
   /** The clock, ISO. */
@@ -29,7 +30,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
     changes: overrides.changes ?? new Changes(),
     backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,
-    secure: overrides.secure ?? null,
+    reach: overrides.reach ?? { host: config.host, secure: null, open: null },
     remote: overrides.remote ?? remoteOf,
     now: overrides.now ?? (() => new Date().toISOString()),
   };

@@ -24,7 +24,8 @@ import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
 import { onlyOwnPages, pageHeaders } from './http/guard';
-import { onlyPaired } from './http/whoAsks';
+import { notTooOften } from './http/rates';
+import { onlyPaired, whoAsks } from './http/whoAsks';
 import { Unusable } from './unusable';
 
 const MEGABYTE = 1024 * 1024;
@@ -103,8 +104,8 @@ const atMost = (megabytes: number) =>
 export function createApp(context: Context) {
   const app = new OpenAPIHono();
   app.use(pageHeaders());
-  app.use(onlyOwnPages(context.config.host));
-  app.use('/api/*', onlyPaired(context));
+  app.use(onlyOwnPages(context.reach));
+  app.use('/api/*', whoAsks(context), notTooOften(context), onlyPaired());
   // Before what waits for the end of an answer: this one has none.
   app.route('/api/changes', changesRoutes(context));
   app.use(compress());
@@ -129,8 +130,8 @@ export function createApp(context: Context) {
     app.use(`/api/${noun}/*`, tellingChanges(context, noun));
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.get('/api/certificate', (c) =>
-    context.secure
-      ? c.body(context.secure.authority, 200, {
+    context.reach.secure
+      ? c.body(context.reach.secure.authority, 200, {
           'content-type': 'application/x-x509-ca-cert',
           'content-disposition': 'attachment; filename="shop.crt"',
         })

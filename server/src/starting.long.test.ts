@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { get } from 'node:https';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
+import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import Database from 'libsql';
@@ -206,4 +206,46 @@ it('for other devices https is spoken too, with a certificate that the shop’s 
   await shop.ended;
   const again = start({ HOST: '0.0.0.0' });
   expect(await (await fetch(`${await again.ready}/api/certificate`)).text()).toBe(authority);
+}, 120_000);
+
+const address = Object.values(networkInterfaces())
+  .flat()
+  .find((one) => one && !one.internal && one.family === 'IPv4')?.address;
+
+it('other devices are answered from when that is switched on, and no more once it is switched off', async () => {
+  if (!address) throw new Error('This test needs an address in a network.');
+  const shop = start({});
+  const url = await shop.ready;
+  const { port } = new URL(url);
+  const asOther = (at: string, init: RequestInit = {}) =>
+    fetch(`http://${address}:${port}/api/${at}`, init).then(
+      ({ status }) => status,
+      () => 'not answered',
+    );
+  const onOther = (init: object) => ({ ...init, headers: { 'content-type': 'application/json' } });
+  const switched = async (isOpen: boolean) => {
+    const body = JSON.stringify({ isOpen });
+    const answer = await fetch(`${url}/api/devices/network`, onOther({ method: 'PUT', body }));
+    return answer.json();
+  };
+  expect(await asOther('health')).toBe('not answered');
+  expect(await switched(true)).toEqual({ isOpen: true, maySwitch: true });
+  expect(await asOther('health')).toBe(200);
+  expect(await asOther('tickets')).toBe(401);
+  const { securePort } = (await (await fetch(`${url}/api/devices/me`)).json()) as { securePort: number };
+  expect(securePort).toBeGreaterThan(0);
+  expect(await switched(true)).toEqual({ isOpen: true, maySwitch: true });
+  expect(await switched(false)).toEqual({ isOpen: false, maySwitch: true });
+  expect(await asOther('health')).toBe('not answered');
+  expect((await fetch(`${url}/api/tickets`)).status).toBe(200);
+  expect((await (await fetch(`${url}/api/devices/me`)).json()) as object).toMatchObject({ securePort: null });
+  // Where another program has the port for others, it is said, and all stays as it was.
+  const other = createServer().listen(Number(port), address);
+  await new Promise((listening) => other.once('listening', listening));
+  expect(await switched(true)).toMatchObject({ code: 'not-switched' });
+  expect(await (await fetch(`${url}/api/devices/network`)).json()).toEqual({
+    isOpen: false,
+    maySwitch: true,
+  });
+  other.close();
 }, 120_000);

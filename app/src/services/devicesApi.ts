@@ -1,10 +1,18 @@
-import type { DeviceRole, OwnDevice, Pair, PairedDevice, PairingCode } from '@zt/core/model/device';
+import type { DeviceRole, Network, OwnDevice, Pair, PairedDevice, PairingCode } from '@zt/core/model/device';
 import { api } from './api';
 
 /** The devices that are paired with the shop's computer. */
 export const devicesApi = api.injectEndpoints({
   endpoints: (build) => ({
     ownDevice: build.query<OwnDevice, void>({ query: () => '/devices/me' }),
+    network: build.query<Network, void>({ query: () => '/devices/network' }),
+    openNetwork: build.mutation<Network, boolean>({
+      query: (isOpen) => ({ url: '/devices/network', method: 'PUT', body: { isOpen } }),
+      onQueryStarted: async (_, { dispatch, queryFulfilled }) => {
+        const { data } = await queryFulfilled.catch(() => ({ data: null }));
+        if (data) dispatch(devicesApi.util.upsertQueryData('network', undefined, data));
+      },
+    }),
     devices: build.query<PairedDevice[], void>({ query: () => '/devices', providesTags: ['devices'] }),
     askCode: build.mutation<PairingCode, DeviceRole>({
       query: (role) => ({ url: '/devices/code', method: 'POST', body: { role } }),
@@ -21,6 +29,8 @@ export const devicesApi = api.injectEndpoints({
 
 export const {
   useOwnDeviceQuery,
+  useNetworkQuery,
+  useOpenNetworkMutation,
   useDevicesQuery,
   useAskCodeMutation,
   usePairMutation,

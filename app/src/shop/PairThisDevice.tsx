@@ -7,6 +7,7 @@ import { Txt } from '../components/ui/Txt';
 import { forgetWhatWasRead } from '../services/appShell';
 import { callThisDevice, MOST_LETTERS, thisDevice } from '../services/device';
 import { usePairMutation } from '../services/devicesApi';
+import { messageOf } from '../services/messageOf';
 
 const CODE = /^\d{6}$/;
 
@@ -14,8 +15,7 @@ const CODE = /^\d{6}$/;
 const codeInAddress = (): string => new URLSearchParams(window.location.search).get('code') ?? '';
 
 const whyNot = (error: unknown): string =>
-  (error as { data?: { message?: string } } | undefined)?.data?.message ??
-  'The shop’s computer does not answer. Try again.';
+  messageOf(error, 'The shop’s computer does not answer. Try again.');
 
 /** On a device that the shop's computer does not know yet: the code, and what the device is called. */
 export function PairThisDevice() {

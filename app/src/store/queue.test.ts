@@ -1,6 +1,7 @@
 import { DEFAULT_HOUSE_RULES, EMPTY_SHELF, newTicket, type Shelf } from '@zt/core';
 import { SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { IDBFactory } from 'fake-indexeddb';
+import { api } from '../services/api';
 import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
 import { keepOutbox } from './autosave';
@@ -80,8 +81,10 @@ beforeEach(() => {
 /** No page goes on trying once its test is over. */
 afterEach(async () => {
   fakeServer([]);
-  for (const store of stores.splice(0))
+  for (const store of stores.splice(0)) {
     await until(() => waiting(store).every(({ refused }) => refused !== null));
+    store.dispatch(api.util.resetApiState());
+  }
   // The store tells its last changes with the next frame.
   await pause(100);
 }, 30_000);

@@ -28,6 +28,11 @@ export const OwnDeviceSchema = z.object({
 });
 export type OwnDevice = z.infer<typeof OwnDeviceSchema>;
 
+/** Whether the shop's computer answers other devices, and whether the one that asks may switch that. */
+export const NetworkSchema = z.object({ isOpen: z.boolean(), maySwitch: z.boolean() });
+export type Network = z.infer<typeof NetworkSchema>;
+export const OpenNetworkSchema = NetworkSchema.pick({ isOpen: true });
+
 /** Asks for a code that pairs one device. */
 export const AskCodeSchema = z.object({ role: z.enum(DEVICE_ROLES) });
 

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { holdingFile } from '../db/hold';
+import { pairDevice } from '../features/devices/writer';
 import { openTestApp, type TestApp } from '../testing/testApp';
 import { checkBackup, makeBackup } from './backup';
 import { readBundle, writeBundle } from './bundle';
@@ -53,6 +54,28 @@ it('a backup made while the shop goes on brings all of that moment back, and kee
   const { kept, holds } = await restoreBackup(file, data, NOW);
   expect([holds.tickets, await allOf(data)]).toEqual([1, atThatMoment]);
   expect(await allOf(kept ?? '')).toEqual(workedOn);
+});
+
+it('devices stay paired as they were before it, not as they were once', async () => {
+  const data = join(shop.folder, 'shop.db');
+  const pairedOf = async (path: string) => {
+    const db = createClient({ url: `file:${path}` });
+    const { rows } = await db.execute('SELECT name FROM devices ORDER BY name');
+    db.close();
+    return rows.map(({ name }) => name);
+  };
+  const pair = (name: string) =>
+    shop.store.write((tx) => pairDevice(tx, { name, role: 'owner', token: name }, NOW));
+  await pair('lost phone');
+  await makeBackup(client(), file, NOW);
+  await shop.store.db.run("DELETE FROM devices WHERE name = 'lost phone'");
+  await pair('new phone');
+  await shop.store.close();
+  await restoreBackup(file, data, NOW);
+  expect(await pairedOf(data)).toEqual(['new phone']);
+  // Where there was no shop before, nobody is let in by what was paired elsewhere.
+  await restoreBackup(file, join(folder, 'another.db'), NOW);
+  expect(await pairedOf(join(folder, 'another.db'))).toEqual([]);
 });
 
 it('is laid over no log of the file that it replaces', async () => {

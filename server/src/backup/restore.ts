@@ -1,6 +1,7 @@
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
+import Database from 'libsql';
 import { MIGRATIONS } from '../db/client';
 import { holdingFile } from '../db/hold';
 import { Unusable } from '../unusable';
@@ -27,9 +28,45 @@ export async function checkedForRestore(from: string) {
   return { database, holds, madeAt: manifest.madeAt };
 }
 
+const copyShop = (from: string, to: string) => {
+  for (const end of BESIDE) if (existsSync(from + end)) copyFileSync(from + end, to + end);
+};
+
+const COLUMNS = 'id, name, role, token_hash, paired_at, seen_at';
+
+/**
+ * Devices stay paired, and revoked ones revoked, as they were in the file that is replaced: a backup knows them as they
+ * were once. Where that cannot be read, none is paired.
+ */
+function keepPaired(restoring: string, replaced: string | null): void {
+  const database = new Database(restoring);
+  const scratch = `${restoring}-replaced`;
+  try {
+    const hasDevices = (of: string) =>
+      database.prepare(`SELECT 1 FROM ${of}.sqlite_master WHERE name = 'devices'`).get() !== undefined;
+    if (!hasDevices('main')) return;
+    database.exec('DELETE FROM main.devices');
+    if (replaced === null) return;
+    // A copy: opening what was replaced would merge its log, and it is kept as it was.
+    copyShop(replaced, scratch);
+    database.prepare('ATTACH ? AS replaced').run(scratch);
+    if (hasDevices('replaced'))
+      database.exec(`INSERT INTO main.devices (${COLUMNS}) SELECT ${COLUMNS} FROM replaced.devices`);
+  } catch {
+    // What is replaced is torn, or of another form: its devices are paired again.
+  } finally {
+    database.close();
+    for (const end of BESIDE) rmSync(scratch + end, { force: true });
+  }
+}
+
 /** Puts a database in the place of a file that nobody has open; nothing of the other's log is laid over it. */
 export function putInPlace(dataFile: string, database: Uint8Array): void {
   writeFileSync(`${dataFile}.restoring`, database);
+  putRestored(dataFile);
+}
+
+function putRestored(dataFile: string): void {
   for (const end of BESIDE.slice(1)) rmSync(dataFile + end, { force: true });
   renameSync(`${dataFile}.restoring`, dataFile);
 }
@@ -44,9 +81,10 @@ export async function restoreBackup(from: string, dataFile: string, now: string)
   const release = await holdingFile(dataFile);
   try {
     const kept = existsSync(dataFile) ? `${dataFile}.before-${now.replace(/[:.]/g, '-')}` : null;
-    if (kept)
-      for (const end of BESIDE) if (existsSync(dataFile + end)) copyFileSync(dataFile + end, kept + end);
-    putInPlace(dataFile, database);
+    if (kept) copyShop(dataFile, kept);
+    writeFileSync(`${dataFile}.restoring`, database);
+    keepPaired(`${dataFile}.restoring`, kept);
+    putRestored(dataFile);
     return { holds, madeAt, kept };
   } finally {
     await release();

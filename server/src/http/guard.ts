@@ -43,11 +43,11 @@ function urlOf(address: string): URL | null {
  * Answers only under its own names and only to its own pages: a page of another origin cannot make a browser of the
  * shop ask here, not even by giving its own name this computer's address (DNS rebinding).
  */
-export function onlyOwnPages(host: string): MiddlewareHandler {
+export function onlyOwnPages(reach: { host: string }): MiddlewareHandler {
   return async (c, next) => {
     const asked = urlOf(c.req.url);
     // Asked for each time: a computer is given another address while it runs.
-    if (!asked || !namesOf(host).has(asked.hostname))
+    if (!asked || !namesOf(reach.host).has(asked.hostname))
       throw new ApiError(403, 'wrong-host', 'The shop’s computer does not answer under this name.');
     const origin = c.req.header('origin');
     const isForeign = origin !== undefined && asked.host !== urlOf(origin)?.host;

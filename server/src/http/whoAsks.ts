@@ -5,6 +5,7 @@ import type { Context } from '../context';
 import { ApiError } from '../errors';
 import { deviceShowing } from '../features/devices/reader';
 import { markSeen } from '../features/devices/writer';
+import { isThisComputer } from './remote';
 
 /** The cookie in which a paired device shows that it is. */
 export const DEVICE_COOKIE = 'device';
@@ -17,8 +18,6 @@ export interface Asker {
   isShopsComputer: boolean;
 }
 
-const THIS_COMPUTER = /^(127\.|::1$|::ffff:127\.)/;
-
 declare module 'hono' {
   interface ContextVariableMap {
     asker: Asker;
@@ -28,10 +27,8 @@ declare module 'hono' {
 const SEEN_EVERY_MS = 60 * 60_000;
 
 /** Finds out who asks. The shop's computer is its own owner; what it is asked by others they must have been paired for. */
-export async function askerOf(c: Asked, { store, now, remote, readOnly }: Context): Promise<Asker> {
-  const address = remote(c);
-  if (address === null || THIS_COMPUTER.test(address))
-    return { deviceId: null, role: 'owner', isShopsComputer: true };
+async function askerOf(c: Asked, { store, now, remote, readOnly }: Context): Promise<Asker> {
+  if (isThisComputer(remote(c))) return { deviceId: null, role: 'owner', isShopsComputer: true };
   const token = getCookie(c, DEVICE_COOKIE);
   const device = token ? await deviceShowing(store.db, token) : null;
   if (!device) return { deviceId: null, role: null, isShopsComputer: false };
@@ -50,12 +47,19 @@ const OWNERS: { method: RegExp; path: RegExp }[] = [
   { method: /^DELETE$/, path: /^\/api\/(tickets|set-aside)\// },
 ];
 
-/** Answers only devices that were paired, and of what an owner may do only owners. */
-export function onlyPaired(context: Context): MiddlewareHandler {
+/** Sets who asks. */
+export function whoAsks(context: Context): MiddlewareHandler {
   return async (c, next) => {
     await context.store.ready;
-    const asker = await askerOf(c, context);
-    c.set('asker', asker);
+    c.set('asker', await askerOf(c, context));
+    await next();
+  };
+}
+
+/** Answers only devices that were paired, and of what an owner may do only owners. */
+export function onlyPaired(): MiddlewareHandler {
+  return async (c, next) => {
+    const asker = c.get('asker');
     const { path, method } = c.req;
     if (asker.role === null && !OPEN.test(path))
       throw new ApiError(401, 'not-paired', 'This device is not paired with the shop’s computer.');

@@ -1,6 +1,7 @@
 import type { OnPractice, Ticket } from '@zt/core';
 import { type PracticeCommand, type PracticePose, STRAIGHT } from '@zt/core/uses/practice/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { messageOf } from '../../services/messageOf';
 import { useLayPracticeMutation, usePressPracticeMutation } from '../../services/practiceApi';
 
 /** Machine seconds that pass in one tick of the screen: a run is watched in seconds, not in minutes. */
@@ -19,14 +20,8 @@ export interface Practice {
   layAnew: (lie: PracticePose) => void;
 }
 
-/** The server's own words for what it would not do, or that it did not answer. */
-const wordsOf = (error: unknown): string | null => {
-  if (!error) return null;
-  const data = (error as { data?: { message?: unknown } }).data;
-  return typeof data?.message === 'string'
-    ? data.message
-    : 'The shop’s computer does not answer. Nothing moved.';
-};
+const wordsOf = (error: unknown): string | null =>
+  error ? messageOf(error, 'The shop’s computer does not answer. Nothing moved.') : null;
 
 const WELCOME = { ok: true, message: 'A stand-in: nothing here can break but its own needle.' };
 
@@ -52,7 +47,7 @@ export function usePractice(ticket: Ticket): Practice {
     },
     [lay],
   );
-  const press = useCallback(
+  const pressNow = useCallback(
     async (command: PracticeCommand) => {
       const run = bed.current;
       if (run === null) return;
@@ -64,6 +59,15 @@ export function usePractice(ticket: Ticket): Practice {
       if (message !== '') setSaid({ ok, message });
     },
     [send],
+  );
+  /** One press after the other: of answers that overtook each other the older would be shown last. */
+  const pressed = useRef(Promise.resolve());
+  const press = useCallback(
+    (command: PracticeCommand) => {
+      pressed.current = pressed.current.then(() => pressNow(command));
+      return pressed.current;
+    },
+    [pressNow],
   );
   useEffect(() => void layAnew(STRAIGHT), [layAnew]);
   const running = on?.state.running ?? false;

@@ -8,8 +8,16 @@ import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Ruled } from '../../components/ui/Ruled';
 import { Stack } from '../../components/ui/Stack';
+import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
-import { useAskCodeMutation, useDevicesQuery, useRevokeDeviceMutation } from '../../services/devicesApi';
+import {
+  useAskCodeMutation,
+  useDevicesQuery,
+  useNetworkQuery,
+  useOpenNetworkMutation,
+  useRevokeDeviceMutation,
+} from '../../services/devicesApi';
+import { messageOf } from '../../services/messageOf';
 
 const ROLE_WORDS: Record<DeviceRole, string> = { owner: 'an owner’s', helper: 'a helper’s' };
 const ROLES = DEVICE_ROLES.map((id) => ({ id, name: ROLE_WORDS[id] }));
@@ -45,7 +53,7 @@ function Code({ asked }: { asked: PairingCode }) {
   const [page] = pages;
   if (!page || !squares)
     return (
-      <Txt live>This computer answers only itself now. Start it with npm start -- --lan, then ask again.</Txt>
+      <Txt live>This computer has no address in a network now. Join it to the wireless, then ask again.</Txt>
     );
   return (
     <Row wrap gap={16}>
@@ -62,12 +70,32 @@ function Code({ asked }: { asked: PairingCode }) {
   );
 }
 
+/** Whether other devices are answered at all, switched on the shop's computer itself. Returns whether they are. */
+function useOpenNetwork() {
+  const { data } = useNetworkQuery(undefined, { refetchOnMountOrArgChange: true });
+  const [open, { error }] = useOpenNetworkMutation();
+  const isOpen = data?.isOpen ?? false;
+  const title = 'Answer other devices in this network, until the program ends';
+  const toggle = data?.maySwitch ? (
+    <Stack gap={4}>
+      <Tick title={title} on={isOpen} onToggle={(on) => void open(on)} />
+      {error ? (
+        <Txt live tone="madder">
+          {messageOf(error, 'The shop’s computer does not answer.')}
+        </Txt>
+      ) : null}
+    </Stack>
+  ) : null;
+  return { isOpen, toggle };
+}
+
 /** The devices that may work with this shop, how another is paired, and how one is revoked. */
 export function Devices() {
   const { data = [] } = useDevicesQuery(undefined, { refetchOnMountOrArgChange: true });
   const [ask, { data: asked }] = useAskCodeMutation();
   const [revoke] = useRevokeDeviceMutation();
   const [role, setRole] = useState<DeviceRole>('owner');
+  const { isOpen, toggle } = useOpenNetwork();
   return (
     <Stack gap={8}>
       <Txt>
@@ -88,11 +116,16 @@ export function Devices() {
           </Row>
         </Ruled>
       ))}
-      <Choice label="The next one is" small options={ROLES} chosen={role} onChoose={setRole} />
-      <Row>
-        <Press title="Ask for a code" onPress={() => void ask(role)} />
-      </Row>
-      {asked ? <Code asked={asked} /> : null}
+      {toggle}
+      {isOpen ? (
+        <>
+          <Choice label="The next one is" small options={ROLES} chosen={role} onChoose={setRole} />
+          <Row>
+            <Press title="Ask for a code" onPress={() => void ask(role)} />
+          </Row>
+          {asked ? <Code asked={asked} /> : null}
+        </>
+      ) : null}
     </Stack>
   );
 }

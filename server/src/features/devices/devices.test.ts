@@ -1,5 +1,6 @@
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { createApp } from '../../create-app';
+import { RATES } from '../../http/rates';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 import { MOST_TRIES, MOST_WRONG, Pairing } from './pairing';
 
@@ -154,6 +155,40 @@ it('a helper works on pieces, and neither goes back, takes away, takes along nor
   );
 });
 
+it('one that asks without end is told to wait, and the others have their turn', async () => {
+  const wild = await paired('owner', 'wild phone');
+  const calm = await paired('owner', 'calm phone');
+  const asking = async (cookie: string, times: number, path = '/api/devices/me') => {
+    const answers = [];
+    for (let i = 0; i < times; i += 1) answers.push(await ask(path, { cookie: shown(cookie) }));
+    return answers;
+  };
+  const answers = await asking(wild.cookie, RATES.any.points + 1);
+  expect(answers.slice(0, -1).every(({ status }) => status === 200)).toBe(true);
+  expect(answers.at(-1)).toMatchObject({ status: 429, json: { code: 'too-often' } });
+  expect((await asking(calm.cookie, 1))[0]?.status).toBe(200);
+  const long = await asking(calm.cookie, RATES.long.points + 1, '/api/backups');
+  expect(long.at(-1)?.status).toBe(429);
+  from = '192.168.7.21';
+  const unknown = await asking('', RATES.unpaired.points + 1);
+  expect(unknown.map(({ status }) => status)).toEqual([...Array(RATES.unpaired.points).fill(200), 429]);
+  onThisComputer();
+  expect((await asking('', RATES.any.points + 50)).every(({ status }) => status === 200)).toBe(true);
+});
+
+it('the network is switched on the shop’s computer only', async () => {
+  const { cookie } = await paired('owner');
+  const put = { method: 'PUT', body: { isOpen: true } };
+  expect((await ask('/api/devices/network', { cookie: shown(cookie) })).json).toEqual({
+    isOpen: false,
+    maySwitch: false,
+  });
+  expect(await ask('/api/devices/network', { ...put, cookie: shown(cookie) })).toMatchObject({
+    status: 403,
+    json: { code: 'not-here' },
+  });
+});
+
 describe('a code', () => {
   it('counts once, for five minutes, and until the next is asked for', () => {
     const pairing = new Pairing();
@@ -197,7 +232,7 @@ describe('a code', () => {
       pages: [],
       squares: null,
     });
-    const lan = createApp({ ...shop.context, config: { ...shop.context.config, host: '0.0.0.0' } });
+    const lan = createApp({ ...shop.context, reach: { ...shop.context.reach, host: '0.0.0.0' } });
     const answer = await lan.request('http://localhost:4600/api/devices/code', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },

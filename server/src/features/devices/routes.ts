@@ -2,6 +2,8 @@ import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema } from '@zt/core';
 import {
   AskCodeSchema,
+  NetworkSchema,
+  OpenNetworkSchema,
   OwnDeviceSchema,
   PairedDeviceSchema,
   PairingCodeSchema,
@@ -12,8 +14,8 @@ import QRCode from 'qrcode';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
-import { pagesToPair } from '../../http/guard';
-import { DEVICE_COOKIE } from '../../http/whoAsks';
+import { isOpenToAll, pagesToPair } from '../../http/guard';
+import { type Asker, DEVICE_COOKIE } from '../../http/whoAsks';
 import { newToken, Pairing } from './pairing';
 import { listDevices } from './reader';
 import { pairDevice, revokeDevice } from './writer';
@@ -23,6 +25,19 @@ const me = createRoute({
   path: '/me',
   summary: 'What this device may do',
   responses: { 200: answers(OwnDeviceSchema, 'Its role; null while it is not paired') },
+});
+const network = createRoute({
+  method: 'get',
+  path: '/network',
+  summary: 'Whether other devices in the network are answered',
+  responses: { 200: answers(NetworkSchema, 'Whether they are, and whether that may be switched from here') },
+});
+const openNetwork = createRoute({
+  method: 'put',
+  path: '/network',
+  summary: 'Answer other devices in the network, or no more, until the program ends',
+  request: { body: body(OpenNetworkSchema) },
+  responses: { 200: answers(NetworkSchema, 'As it is now'), ...failures },
 });
 const list = createRoute({
   method: 'get',
@@ -68,20 +83,41 @@ function squaresOf(text: string): boolean[][] {
   );
 }
 
+const NOT_SWITCHED =
+  'Another program of this computer answers other devices at this port. Stop it, or start this one with another PORT. All is as it was.';
+
 export function devicesRoutes(context: Context) {
-  const { store, config, changes, remote, now } = context;
+  const { store, reach, changes, remote, now } = context;
+  const networkNow = ({ isShopsComputer }: Asker) => ({
+    isOpen: isOpenToAll(reach.host),
+    maySwitch: isShopsComputer && reach.open !== null,
+  });
   const pairing = new Pairing();
   const nowMs = () => Date.parse(now());
   const app = new OpenAPIHono({ defaultHook })
     .openapi(me, (c) => {
       const { role, isShopsComputer } = c.get('asker');
-      return c.json({ role, isShopsComputer, securePort: context.secure?.port ?? null }, 200);
+      return c.json({ role, isShopsComputer, securePort: reach.secure?.port ?? null }, 200);
+    })
+    .openapi(network, (c) => c.json(networkNow(c.get('asker')), 200))
+    .openapi(openNetwork, async (c) => {
+      const { isOpen } = c.req.valid('json');
+      if (!networkNow(c.get('asker')).maySwitch || !reach.open)
+        throw new ApiError(
+          403,
+          'not-here',
+          'This is switched on the shop’s computer itself. Nothing was changed.',
+        );
+      await reach.open(isOpen).catch(() => {
+        throw new ApiError(503, 'not-switched', NOT_SWITCHED);
+      });
+      return c.json(networkNow(c.get('asker')), 200);
     })
     .openapi(list, async (c) => c.json(await listDevices(store.db), 200))
     .openapi(ask, (c) => {
       const { role } = c.req.valid('json');
       const { code, expiresMs } = pairing.ask(role, nowMs());
-      const pages = pagesToPair(config.host, new URL(c.req.url).port, code);
+      const pages = pagesToPair(reach.host, new URL(c.req.url).port, code);
       const [first] = pages;
       return c.json(
         {
@@ -107,7 +143,7 @@ export function devicesRoutes(context: Context) {
         path: '/',
         maxAge: PAIRED_S,
       });
-      const securePort = context.secure?.port ?? null;
+      const securePort = reach.secure?.port ?? null;
       return c.json({ role: tried.role, isShopsComputer: false, securePort }, 200);
     })
     .openapi(revoke, async (c) => {
