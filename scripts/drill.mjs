@@ -1,9 +1,19 @@
-import { bin, ensurePackages, run } from './lib.mjs';
+import { bin, ensureChromium, ensurePackages, ensureWebApp, run } from './lib.mjs';
 
-/** Long drills of what `npm test` does shortly: `npm run drill -- kill 300`, `npm run drill -- fuzz 30000`. */
+const inJest = (test) => [bin('jest'), ['--selectProjects', 'server', '--runTestsByPath', test]];
+
+/** Long drills of what `npm test` does shortly: `npm run drill -- kill 300`, `-- browser 60`, `-- fuzz 30000`. */
 const DRILLS = {
-  kill: { test: 'server/src/killing.long.test.ts', env: 'KILLS', usual: '300' },
-  fuzz: { test: 'server/src/fuzz.long.test.ts', env: 'BODIES', usual: '30000' },
+  kill: { command: inJest('server/src/killing.long.test.ts'), env: 'KILLS', usual: '300' },
+  fuzz: { command: inJest('server/src/fuzz.long.test.ts'), env: 'BODIES', usual: '30000' },
+  browser: {
+    command: [
+      bin('playwright'),
+      ['test', '-c', 'e2e/playwright.config.ts', '--retries=0', '--project=phone', 'killing.spec.ts'],
+    ],
+    env: 'BROWSER_KILLS',
+    usual: '60',
+  },
 };
 
 ensurePackages();
@@ -13,6 +23,9 @@ if (!drill) {
   console.error(`Say which: ${Object.keys(DRILLS).join(' or ')}.`);
   process.exit(2);
 }
-run(bin('jest'), ['--selectProjects', 'server', '--runTestsByPath', drill.test], {
-  env: { [drill.env]: times ?? drill.usual },
-});
+if (name === 'browser') {
+  ensureWebApp();
+  ensureChromium();
+}
+const [command, args] = drill.command;
+run(command, args, { env: { [drill.env]: times ?? drill.usual } });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { api } from '../services/api';
 import { thisDevice } from '../services/device';
+import { hearChanges } from '../services/hearing';
 import { benchHas, ticketsApi } from '../services/ticketsApi';
 import { ticketHeard } from './editor';
 import { hearingChanged } from './queue';
@@ -22,41 +23,28 @@ async function hearTicket({ dispatch }: AppStore, id: string) {
   dispatch(benchHas(data, { isNew: true }));
 }
 
-/** A break that is over sooner is nothing to speak of, ms. */
-const LOST_MS = 3000;
-
 /** Follows what other devices change, as it happens, and after a break what was changed meanwhile. Returns its end. */
 export function followChanges(store: AppStore): () => void {
-  if (!('EventSource' in globalThis)) return () => undefined;
-  const source = new EventSource('/api/changes');
   let opened = false;
-  let lost: ReturnType<typeof setTimeout> | undefined;
-  source.addEventListener('error', () => {
-    // Closed for good is an answer: this device is not paired.
-    if (source.readyState === EventSource.CLOSED) return;
-    lost ??= setTimeout(() => store.dispatch(hearingChanged(false)), LOST_MS);
-  });
   const hearOpen = () => {
     const { present } = store.getState().editor;
     if (present) void hearTicket(store, present.id);
   };
-  source.addEventListener('open', () => {
-    clearTimeout(lost);
-    lost = undefined;
+  const onOpen = () => {
     store.dispatch(hearingChanged(true));
     if (opened) {
       store.dispatch(api.util.invalidateTags(['tickets', 'shelf', 'rules', 'logbook']));
       hearOpen();
     }
     opened = true;
-  });
+  };
   let era: string | null = null;
-  source.addEventListener('listening', ({ data }) => {
+  const onListening = (data: string) => {
     // All of the data was replaced meanwhile: what this page knows of it is of no use, what waits here is kept.
     if (era !== null && era !== data) window.location.reload();
     era = data;
-  });
-  source.addEventListener('message', ({ data }) => {
+  };
+  const onChange = (data: string) => {
     const change = ChangeSchema.parse(JSON.parse(data));
     if (change.noun === 'all') return window.location.reload();
     if (change.device === thisDevice().id) return;
@@ -69,9 +57,11 @@ export function followChanges(store: AppStore): () => void {
     } else if (change.noun === 'logbook')
       store.dispatch(api.util.invalidateTags(['logbook', 'tickets', 'shelf']));
     else store.dispatch(api.util.invalidateTags([change.noun]));
-  });
-  return () => {
-    clearTimeout(lost);
-    source.close();
   };
+  return hearChanges(({ type, data }) => {
+    if (type === 'open') onOpen();
+    else if (type === 'lost') store.dispatch(hearingChanged(false));
+    else if (type === 'listening') onListening(data);
+    else onChange(data);
+  });
 }
