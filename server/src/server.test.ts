@@ -258,6 +258,7 @@ describe('the interface’s own description', () => {
         '/api/devices',
         '/api/devices/code',
         '/api/devices/me',
+        '/api/devices/network',
         '/api/devices/pair',
         '/api/devices/{id}',
         '/api/export',
