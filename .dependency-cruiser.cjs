@@ -11,7 +11,7 @@ const STAGES = ['piece', 'design', 'place', 'hoop', 'layers', 'mount', 'stitch',
 
 /** The floors of the app from the ground up; what stands on one line may lean on each other. */
 const APP_FLOORS = [
-  'theme|shims|types',
+  'theme|shims|types|everyone',
   'workers',
   'components',
   'services',

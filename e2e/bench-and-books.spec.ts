@@ -119,7 +119,7 @@ test('the cards at the table go on with a tap or space, in figures to be read fr
   await page.getByRole('button', { name: 'Next step' }).click();
   await expect(figure).toHaveText('7 5/8 in');
   await page.getByRole('button', { name: 'Step back' }).click();
-  await page.getByRole('button', { name: 'Close the cards' }).click();
+  await page.getByRole('button', { name: 'Stop here' }).click();
   await expect(page.getByRole('heading', { name: 'Left chest' })).toBeVisible();
 });
 

@@ -89,6 +89,11 @@ test('the keyboard nudges, turns, changes stage and units', async ({ page }) => 
   await page.goto('/ticket/demo-ticket-04/place');
   await ticket.reads('On the rule. Drag it on the sheet to move it.');
   await page.keyboard.press('u');
+  // A key means the sheet only where the sheet has the focus.
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('4');
+  await ticket.reads('On the rule. Drag it on the sheet to move it.');
+  await ticket.sheet().focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Shift+ArrowDown');
   await expect(page.getByTestId('offset')).toContainText('Off the rule: 1 mm to your right, 5 mm lower');
@@ -96,6 +101,7 @@ test('the keyboard nudges, turns, changes stage and units', async ({ page }) => 
   await expect(page.getByTestId('offset')).toContainText('turned 1°');
   await page.keyboard.press('4');
   await expect(page.getByRole('heading', { name: /screw, hooped|quick-release, hooped/ })).toBeVisible();
+  await ticket.sheet().focus();
   await page.keyboard.press('3');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');

@@ -100,7 +100,8 @@ test('machines, rolls and threads of the shelf can be changed', async ({ page })
 
 test('a deck of cards for each stage that has one', async ({ page }) => {
   const first: [string, RegExp][] = [
-    ['piece', /Lay it flat\. Tape straight across/],
+    // All of it is measured: the hands go on with the next.
+    ['piece', /^Straight across the hem/],
     ['hoop', /^Cut 5 of the cut-away, medium: 7 1\/16 in × /],
     ['place', /^Wash and press it first/],
     ['layers', /^Cut 5 of the cut-away, medium/],

@@ -131,7 +131,7 @@ test('an entry keeps what was read off the hoop, what was keyed, the design and 
   const tee = measuredTicket('t-shirt', 'left-chest', [60, 40]);
   const readings = [{ mark: 'centre' as const, x: 3, y: 0 }];
   await page.goto(`${await keep({ ...tee, name: 'Read off', mount: { ...tee.mount, readings } })}/log`);
-  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Came out well' }).click();
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await expect(page.getByRole('heading', { name: 'Read off' })).toBeVisible();
   await ticket.reads('centre 3 mm right');
@@ -143,6 +143,7 @@ test('an entry keeps what was read off the hoop, what was keyed, the design and 
 test('a piece that came out spoilt is told the patch that saves it', async ({ page, keep }) => {
   const ticket = onTicket(page);
   await page.goto(`${await keep(measuredTicket('t-shirt', 'left-chest', [60, 40]))}/log`);
+  await page.getByRole('button', { name: 'Puckering' }).click();
   await page.getByRole('radio', { name: 'Puckering: spoilt' }).click();
   await ticket.reads(/sew it over the place as a patch/);
   await page.getByRole('radio', { name: 'Puckering: none' }).click();

@@ -361,13 +361,13 @@ test('what a logged piece took is off the shelf, its offcut is in the drawer, an
   await page.goto('/ticket/demo-ticket-02/layers');
   await expect(page.getByTestId('cut').first()).toContainText('leaves 250 mm × ');
   await ticket.stage('Log');
-  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Came out well' }).click();
   await expect(page.getByRole('button', { name: 'Take it back out of the logbook' })).toBeVisible();
   await page.goto('/shelf');
   await expect(roll).toHaveAccessibleName(/: [\d.]+ m left, 400 mm wide; 1 sheet or offcut$/);
   await page.goto('/ticket/demo-ticket-02/log');
   await page.getByRole('button', { name: 'Take it back out of the logbook' }).click();
-  await expect(page.getByRole('button', { name: 'Put it in the logbook' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Came out well' })).toBeVisible();
   await page.goto('/shelf');
   await expect(roll).toHaveAccessibleName(before);
 });

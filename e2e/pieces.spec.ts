@@ -171,6 +171,7 @@ test('a place of our own is kept from where it was moved, and grows with the siz
   await page.goto('/ticket/demo-ticket-04/place');
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await ticket.reads('On the rule. Drag it on the sheet to move it.');
+  await ticket.sheet().focus();
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
   await expect(page.getByTestId('offset')).toContainText('10 mm lower');

@@ -138,7 +138,7 @@ test('how a ticket was before it was changed is seen, brought back, and undone',
   await ticket.reads(/^name: nothing, now “Morning towel”$/);
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await ticket.reads(/^It is as it was before \d\d:\d\d\.$/);
-  await expect(page.getByRole('heading', { name: 'New ticket' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^New: / })).toBeVisible();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('heading', { name: 'Morning towel' })).toBeVisible();
   await ticket.saved();

@@ -10,6 +10,7 @@ const PAGES = [
   '/logbook/demo-entry-04',
   '/rules',
   '/keys',
+  '/first',
   '/ticket/demo-ticket-01/card/place',
 ];
 const TICKETS = STAGES.map((stage) => `/ticket/demo-ticket-02/${stage}`);

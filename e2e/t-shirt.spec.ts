@@ -79,8 +79,10 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
   await ticket.reads(/Trim what stays to between 1\/4 in and 1\/2 in, corners rounded/);
   await ticket.onTo('Log');
 
-  await page.getByRole('radio', { name: 'Puckering: slight' }).click();
+  await page.getByRole('button', { name: 'Puckering' }).click();
+  await expect(page.getByRole('radio', { name: 'Puckering: slight' })).toBeChecked();
   await ticket.reads(/Usually: stretched in the hoop/);
+  await page.getByRole('button', { name: 'Measured, timed, used otherwise than planned' }).click();
   await ticket.fill('off its place by', '2 mm');
   await ticket.fill('Note', 'Flat enough for rowing.');
   await ticket.saved();

@@ -54,14 +54,14 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
   const [filmBox, tearBox] = [await film.boundingBox(), await tear.boundingBox()];
   expect(filmBox?.y ?? 0).toBeLessThan(tearBox?.y ?? 0);
   await ticket.onTo('Log');
-  await page.getByRole('button', { name: 'Used as planned? Change what differed' }).click();
+  await page.getByRole('button', { name: 'Measured, timed, used otherwise than planned' }).click();
   await page.getByRole('radio', { name: '75/11 sharp' }).click();
   await page
     .getByRole('radiogroup', { name: 'Sheet 2, from the cloth down' })
     .getByRole('radio', { name: 'Wash-away, self-adhesive' })
     .click();
   await ticket.saved();
-  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Came out well' }).click();
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await ticket.reads('It came out well.');
   await ticket.reads('planned: 75/11 embroidery');

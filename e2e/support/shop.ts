@@ -19,14 +19,14 @@ export interface Shop {
   stop: () => Promise<void>;
 }
 
-/** A real server over a real file of its own, with the demo's data, on a free port. */
-export async function openShop({ web = WEB, host = '127.0.0.1' } = {}): Promise<Shop> {
+/** A real server over a real file of its own, with the demo's data unless it is to be empty, on a free port. */
+export async function openShop({ web = WEB, host = '127.0.0.1', demo = true } = {}): Promise<Shop> {
   const folder = mkdtempSync(join(tmpdir(), 'thimble-'));
   const file = join(folder, 'shop.db');
   const start = (port: string) =>
     spawn(join(ROOT, 'node_modules/.bin/tsx'), [join(ROOT, 'server/src/main.ts')], {
       cwd: ROOT,
-      env: { ...process.env, PORT: port, ZT_DEMO: '1', ZT_DATA: file, ZT_WEB: web, HOST: host },
+      env: { ...process.env, PORT: port, ZT_DEMO: demo ? '1' : '0', ZT_DATA: file, ZT_WEB: web, HOST: host },
     });
   let child = start('0');
   const url = await addressOf(child);

@@ -5,6 +5,8 @@ import { useEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { ThemeProvider } from '../components/ui/elements';
 import { elementsTheme } from '../components/ui/elementsTheme';
+import { WithKeypad } from '../components/ui/Keypad';
+import { useEveryone } from '../everyone/useEveryone';
 import { NewerAppBar } from '../shop/NewerAppBar';
 import { ShopGate } from '../shop/ShopGate';
 import { Waiting } from '../shop/Waiting';
@@ -18,6 +20,7 @@ export default function Layout() {
   const [{ store, keepLast }] = useState(openedStore);
   const palette = usePalette();
   useFonts(FONT_FILES);
+  useEveryone();
   useEffect(() => saveOnLeaving(store.getState, keepLast), [store, keepLast]);
   useEffect(() => followChanges(store), [store]);
   return (
@@ -26,7 +29,9 @@ export default function Layout() {
         <NewerAppBar />
         <Waiting />
         <ShopGate>
-          <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
+          <WithKeypad>
+            <Stack screenOptions={{ headerShown: false, animation: 'none', title: 'Zealous Thimble' }} />
+          </WithKeypad>
         </ShopGate>
       </ThemeProvider>
     </Provider>

@@ -38,6 +38,7 @@ export function NeedleRack({ needles, mostHours, chosen, onChoose }: NeedleRackP
             key={i}
             role="radio"
             aria-checked={i === chosen}
+            tabIndex={i === chosen ? 0 : -1}
             aria-label={`Needle ${i + 1}, ${what}, ${oneDigit(hours)} of ${oneDigit(mostHours)} hours${thread ? `, ${thread.name} on it` : ''}`}
             onPress={() => onChoose(i)}
             style={{

@@ -1,12 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
+import { isOnControl, lettersAct } from '../everyone/keys';
 
-/** The keyboard outside a ticket: n starts a piece, / goes to the search, ? shows the keys. */
+/** The keyboard outside a ticket: n starts a piece, / goes to the search, ? shows the keys; unless they are off. */
 export function useBenchKeys(): void {
   const router = useRouter();
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA)$/.test(event.target.tagName)) return;
+      if (isOnControl(event.target) || !lettersAct()) return;
       if (event.key === 'n') router.push('/new');
       else if (event.key === '?') router.push('/keys');
       else if (event.key === '/')

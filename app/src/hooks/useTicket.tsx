@@ -9,12 +9,14 @@ import {
   type Shelf,
   type Stage,
   type StageState,
+  say,
   type Ticket,
   TicketSchema,
 } from '@zt/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { type Fields, FieldsContext } from '../components/ui/fields';
+import { announce } from '../everyone/announce';
 import { fieldKept, mendTaken, readingChosen, ticketChanged, triedOut } from '../store/editor';
 import {
   selectPlan,
@@ -65,7 +67,10 @@ export function OpenTicketProvider({ loggedAs, children }: ProviderProps) {
       acts: {
         change,
         tryOut: (mend: Mend | null) => void dispatch(triedOut(mend)),
-        take: (mend: Mend) => void dispatch(mendTaken(mend)),
+        take: (mend: Mend) => {
+          dispatch(mendTaken(mend));
+          announce(`Done: ${say(mend.label, units)}.`);
+        },
         setReading: (id: string | null) => void dispatch(readingChosen(id)),
       },
       take: (at: string, run: () => void) => {
@@ -75,7 +80,7 @@ export function OpenTicketProvider({ loggedAs, children }: ProviderProps) {
       },
       keep: (at: string, text: string) => void dispatch(fieldKept({ at, text })),
     };
-  }, [dispatch]);
+  }, [dispatch, units]);
   const fields = useMemo<Fields>(
     () => ({ units, unread, boundsAt: (at) => boundsAt(TicketSchema, at), take, keep }),
     [units, unread, take, keep],

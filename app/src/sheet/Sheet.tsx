@@ -90,6 +90,7 @@ export function Sheet({
       ref={ref}
       testID="sheet"
       role="img"
+      tabIndex={0}
       aria-label={description}
       style={{ flex: 1, overflow: 'hidden', backgroundColor: palette.paper }}
       onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}

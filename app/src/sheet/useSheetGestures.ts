@@ -1,7 +1,7 @@
-import type { Point } from '@zt/core';
+import { ORIGIN, type Point } from '@zt/core';
 import { type RefObject, useEffect, useRef } from 'react';
 import type { View as NativeView } from 'react-native';
-import type { Hand } from './view';
+import { AT_REST, type Hand } from './view';
 
 interface GestureHandlers {
   /** Whether a press here takes hold of the design. Px within the sheet. */
@@ -16,6 +16,8 @@ interface GestureHandlers {
 
 const LEAST_ZOOM = 0.5;
 const MOST_ZOOM = 8;
+/** Keys that zoom by so much; 0 shows all of it. */
+const ZOOM_KEYS: Record<string, number> = { '+': 1.25, '=': 1.25, '-': 0.8, '0': 0 };
 /** A press that moved less is a tap. */
 const TAP_PX = 5;
 const clampZoom = (zoom: number) => Math.min(MOST_ZOOM, Math.max(LEAST_ZOOM, zoom));
@@ -124,6 +126,12 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
         zoomedAbout(hand, Math.exp(-event.deltaY / 500), fromMiddle(at(event))),
       );
     };
+    const keys = (event: KeyboardEvent) => {
+      const factor = ZOOM_KEYS[event.key];
+      if (factor === undefined || event.ctrlKey || event.metaKey) return;
+      event.preventDefault();
+      latest.current.onHand((hand) => (factor === 0 ? AT_REST : zoomedAbout(hand, factor, ORIGIN)));
+    };
     const noNativeDrag = (event: Event) => event.preventDefault();
     element.style.touchAction = 'none';
     element.style.userSelect = 'none';
@@ -133,6 +141,7 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
     element.addEventListener('pointerup', up);
     element.addEventListener('pointercancel', up);
     element.addEventListener('wheel', wheel, { passive: false });
+    element.addEventListener('keydown', keys);
     return () => {
       cancelAnimationFrame(frame);
       element.removeEventListener('dragstart', noNativeDrag);
@@ -141,6 +150,7 @@ export function useSheetGestures(ref: RefObject<NativeView | null>, handlers: Ge
       element.removeEventListener('pointerup', up);
       element.removeEventListener('pointercancel', up);
       element.removeEventListener('wheel', wheel);
+      element.removeEventListener('keydown', keys);
     };
   }, [ref]);
 }

@@ -1,18 +1,41 @@
-import { answerOf, deckOf, isInTheWay, STAGE_QUESTIONS, STAGES, type Stage, say } from '@zt/core';
+import {
+  answerOf,
+  type DisplayUnits,
+  deckOf,
+  type Finding,
+  isInTheWay,
+  STAGE_QUESTIONS,
+  STAGES,
+  type Stage,
+  say,
+  titleOf,
+} from '@zt/core';
 import { useRouter } from 'expo-router';
-import { ScrollView, View } from 'react-native';
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import {
+  type NativeScrollEvent,
+  type NativeSyntheticEvent,
+  ScrollView,
+  useWindowDimensions,
+  View,
+} from 'react-native';
 import { FindingNote } from '../components/FindingNote';
 import { Bar } from '../components/ui/Bar';
 import { IconPress } from '../components/ui/IconPress';
 import { Press } from '../components/ui/Press';
+import { Split } from '../components/ui/Split';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { UnitsToggle } from '../components/ui/UnitsToggle';
+import { announce } from '../everyone/announce';
+import { focusOn, hasBeenActedOn } from '../everyone/focus';
+import { usePageTitle } from '../everyone/usePageTitle';
 import { useKeys } from '../hooks/useKeys';
 import {
   TriedOut,
   useFindings,
   usePlan,
+  useReading,
   useRules,
   useStageStates,
   useTicket,
@@ -24,7 +47,7 @@ import type { Shop } from '../shop/useShop';
 import { redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
-import { useWide } from '../theme/layout';
+import { useLow, useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
 import { NotTaken, OffBench } from './NotTaken';
 import { OffersOf } from './Offers';
@@ -40,7 +63,7 @@ const SAVE_WORDS = {
 } as const;
 
 function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
-  const ticket = useTicket('name', 'customer');
+  const ticket = useTicket('name', 'customer', 'design', 'piece');
   const plan = usePlan('piece');
   const { save, news } = useAppSelector(({ editor }) => editor);
   const fabric = plan.piece.fabric.name;
@@ -49,7 +72,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
       <IconPress icon="back" label="Back to the bench" onPress={onBack} />
       <Stack grow>
         <Txt as="heading" level={1} lines={1}>
-          {ticket.name || 'New ticket'}
+          {titleOf(ticket)}
         </Txt>
         <Txt
           as="small"
@@ -72,6 +95,11 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   );
 }
 
+/** On a page as narrow as this the foot's words are short. */
+const NARROW_BELOW = 380;
+/** And where the panel stands beside the sheet on a page as narrow as this. */
+const NARROW_SIDE_BELOW = 1000;
+
 function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
   const ticket = useTicket('id');
   const plan = usePlan();
@@ -79,6 +107,9 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { past, future } = useAppSelector((state) => state.editor);
+  const wide = useWide();
+  const { width } = useWindowDimensions();
+  const narrow = width < (wide ? NARROW_SIDE_BELOW : NARROW_BELOW);
   const { Action } = STAGE_VIEWS[stage];
   const next = STAGES[STAGES.indexOf(stage) + 1];
   const stopped = plan.findings.some((f) => f.stage === stage && isInTheWay(f));
@@ -93,15 +124,59 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
       <IconPress icon="redo" label="Redo" disabled={future.length === 0} onPress={() => dispatch(redone())} />
       <Stack grow />
       {deckOf(stage, plan, rules).length > 0 ? (
-        <Press title="At the table" onPress={() => router.push(`/ticket/${ticket.id}/card/${stage}`)} />
+        <Press
+          title={narrow ? 'Table' : 'At the table'}
+          label="At the table"
+          onPress={() => router.push(`/ticket/${ticket.id}/card/${stage}`)}
+        />
       ) : null}
       {Action ? <Action /> : null}
-      {next ? <Press kind="main" title={`On to ${STAGE_NAMES[next]}`} onPress={goOn} /> : null}
+      {next ? (
+        <Press
+          kind="main"
+          title={narrow ? STAGE_NAMES[next] : `On to ${STAGE_NAMES[next]}`}
+          label={`On to ${STAGE_NAMES[next]}`}
+          onPress={goOn}
+        />
+      ) : null}
     </Bar>
   );
 }
 
-function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
+/** What was found wrong since, said to those who listen. */
+function useFindingsSaid(findings: readonly Finding[], units: DisplayUnits) {
+  const said = useRef<string | null>(null);
+  useEffect(() => {
+    const grave = findings.filter(({ severity }) => severity === 'stop' || severity === 'warn');
+    const now = grave.map(({ text }) => say(text, units)).join(' ');
+    // What stands there as the stage is opened is read with it.
+    if (said.current !== null && said.current !== now)
+      announce(now === '' ? 'Nothing is wrong here now.' : now);
+    said.current = now;
+  }, [findings, units]);
+}
+
+/** Those who listen, or work by keys, are led to the panel of the stage that was gone to. */
+function useLedToPanel(stage: Stage) {
+  const panel = useRef<View>(null);
+  useEffect(() => {
+    const place = panel.current as unknown as HTMLElement | null;
+    // Each stage is a page of its own; a field in it that takes the keys keeps them.
+    if (stage && hasBeenActedOn() && !place?.contains(document.activeElement)) focusOn(place);
+  }, [stage]);
+  return panel;
+}
+
+interface PanelProps {
+  stage: Stage;
+  onStage: (stage: Stage) => void;
+  /** How the sheet above gives way; null where it does not. */
+  way: Pick<ReturnType<typeof useGivingWay>, 'panel' | 'onScroll'> | null;
+  /** What is scrolled with it, above it. */
+  children: ReactNode;
+}
+
+function Panel({ stage, onStage, way, children }: PanelProps) {
   const findings = useFindings(stage);
   const states = useStageStates();
   const units = useUnits();
@@ -112,41 +187,52 @@ function Panel({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => vo
   const blocked = states.find((s) => s.stage === stage)?.blocked ?? false;
   const waitsFor = states.find((s) => s.trouble === 'stop' || s.trouble === 'next')?.stage ?? 'piece';
   const wide = useWide();
+  const panel = useLedToPanel(stage);
+  useFindingsSaid(findings, units);
   return (
-    <ScrollView
-      key={stage}
-      style={{ flex: 1, backgroundColor: p.panel }}
-      contentContainerStyle={{ paddingHorizontal: 16, paddingVertical: 12, gap: 12 }}
+    <View
+      ref={panel}
+      role="region"
+      aria-label={`${STAGE_NAMES[stage]}: ${STAGE_QUESTIONS[stage]}`}
+      style={{ flex: 1, minHeight: 0 }}
     >
-      {wide ? (
-        <Txt as="small" tone="graphite">
-          {STAGE_QUESTIONS[stage]}
-        </Txt>
-      ) : null}
-      <OffBench />
-      <NotTaken stage={stage} onStage={onStage} />
-      <OffersOf stage={stage} />
-      {findings
-        .filter((f) => f.field === undefined)
-        .map((finding) => (
-          <FindingNote
-            key={`${finding.code} ${JSON.stringify(finding.text)}`}
-            finding={finding}
-            units={units}
-            onMend={take}
-            trial={{ mend: trial, onTry: tryOut }}
-          />
-        ))}
-      {blocked && stage !== 'log' ? (
-        <Stack gap={10}>
-          <Txt as="heading" level={2}>{`${STAGE_NAMES[stage]} waits for ${STAGE_NAMES[waitsFor]}`}</Txt>
-          <Txt>Nothing is worked out from numbers that are missing or cannot be right.</Txt>
-          <Press kind="main" title={`Go to ${STAGE_NAMES[waitsFor]}`} onPress={() => onStage(waitsFor)} />
-        </Stack>
-      ) : (
-        <Body />
-      )}
-    </ScrollView>
+      <ScrollView
+        key={stage}
+        {...(way ? { ref: way.panel, onScroll: way.onScroll, scrollEventThrottle: 16 } : {})}
+        style={{ flex: 1, backgroundColor: p.panel }}
+        contentContainerStyle={{ paddingHorizontal: 16, paddingVertical: 12, gap: 12 }}
+      >
+        {children}
+        {wide ? (
+          <Txt as="small" tone="graphite">
+            {STAGE_QUESTIONS[stage]}
+          </Txt>
+        ) : null}
+        <OffBench />
+        <NotTaken stage={stage} onStage={onStage} />
+        <OffersOf stage={stage} />
+        {findings
+          .filter((f) => f.field === undefined)
+          .map((finding) => (
+            <FindingNote
+              key={`${finding.code} ${JSON.stringify(finding.text)}`}
+              finding={finding}
+              units={units}
+              onMend={take}
+              trial={{ mend: trial, onTry: tryOut }}
+            />
+          ))}
+        {blocked && stage !== 'log' ? (
+          <Stack gap={10}>
+            <Txt as="heading" level={2}>{`${STAGE_NAMES[stage]} waits for ${STAGE_NAMES[waitsFor]}`}</Txt>
+            <Txt>Nothing is worked out from numbers that are missing or cannot be right.</Txt>
+            <Press kind="main" title={`Go to ${STAGE_NAMES[waitsFor]}`} onPress={() => onStage(waitsFor)} />
+          </Stack>
+        ) : (
+          <Body />
+        )}
+      </ScrollView>
+    </View>
   );
 }
 
@@ -179,42 +265,111 @@ function Drawing({ stage }: { stage: Stage }) {
   return <StageDrawing />;
 }
 
-function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
-  const ticket = useTicket('id');
-  const states = useStageStates();
+/** The share of a phone's height that the sheet has, and its strip while the panel is read, px. */
+const SHEET_SHARE = 0.38;
+const STRIP_PX = 104;
+const READ_PX = 24;
+
+/**
+ * The sheet gives way once so much of the panel was scrolled as it gives: what is read stays where it is on the screen.
+ * It comes back when it is touched, or when a figure on it is meant.
+ */
+function useGivingWay(stage: Stage) {
+  const reading = useReading();
   const trial = useTrial();
+  const full = Math.round(useWindowDimensions().height * SHEET_SHARE);
+  const gives = Math.max(0, full - STRIP_PX);
+  const panel = useRef<ScrollView>(null);
+  const scrolled = useRef(0);
+  /** Where the panel was put as the sheet changed: from there on it is the hand that scrolls. */
+  const leftAt = useRef(0);
+  const meant = `${stage} ${reading} ${trial === null}`;
+  const [isStrip, setIsStrip] = useState(false);
+  const [before, setBefore] = useState(meant);
+  if (before !== meant) {
+    setBefore(meant);
+    setIsStrip(false);
+  }
+  const wasStrip = useRef(false);
+  useLayoutEffect(() => {
+    if (wasStrip.current === isStrip) return;
+    wasStrip.current = isStrip;
+    leftAt.current = Math.max(0, scrolled.current + (isStrip ? -gives : gives));
+    panel.current?.scrollTo({ y: leftAt.current, animated: false });
+  }, [isStrip, gives]);
+  const onScroll = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>) => {
+    scrolled.current = nativeEvent.contentOffset.y;
+    const byHand = Math.abs(scrolled.current - leftAt.current) > READ_PX;
+    if (byHand && scrolled.current > gives) setIsStrip(true);
+  };
+  return { height: isStrip ? STRIP_PX : full, panel, onScroll, onTouch: () => setIsStrip(false) };
+}
+
+function StageSheet({ stage }: { stage: Stage }) {
+  const trial = useTrial();
+  return (
+    <>
+      <View style={{ flex: 1, pointerEvents: trial ? 'none' : 'auto' }}>
+        <TriedOut>
+          <Drawing stage={stage} />
+        </TriedOut>
+      </View>
+      {trial ? <TrialRibbon /> : null}
+    </>
+  );
+}
+
+function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
+  const ticket = useTicket('id', 'name', 'design', 'piece');
+  const { id } = ticket;
+  const states = useStageStates();
   const router = useRouter();
   const wide = useWide();
+  const low = useLow();
   const p = usePalette();
-  const onStage = (next: Stage) => router.replace(`/ticket/${ticket.id}/${next}`);
+  const way = useGivingWay(stage);
+  const onStage = (next: Stage) => router.replace(`/ticket/${id}/${next}`);
+  usePageTitle(`${STAGE_NAMES[stage]}, ${titleOf(ticket)}`);
   useKeys({ stage, onStage, shop });
   const tape = <Tape stage={stage} states={states} onStage={onStage} />;
+  const header = <Header shop={shop} onBack={() => router.replace('/')} />;
+  // Where there is little height the header and the sheet are scrolled with the panel.
+  const scrolled = low && !wide;
+  const sheet = (
+    <View
+      onPointerDown={way.onTouch}
+      style={wide ? { flex: 1 } : { height: scrolled ? STRIP_PX : way.height }}
+    >
+      <StageSheet stage={stage} />
+    </View>
+  );
+  const panel = (
+    <>
+      <Panel stage={stage} onStage={onStage} way={wide || scrolled ? null : way}>
+        {scrolled ? (
+          <View style={{ marginHorizontal: -16, marginTop: -12 }}>
+            {header}
+            {sheet}
+          </View>
+        ) : null}
+      </Panel>
+      <Foot stage={stage} onStage={onStage} />
+    </>
+  );
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
-      <Header shop={shop} onBack={() => router.replace('/')} />
+      {scrolled ? null : header}
       {wide ? tape : null}
-      <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-        <View style={wide ? { flex: 2 } : { height: '42%' }}>
-          <View style={{ flex: 1, pointerEvents: trial ? 'none' : 'auto' }}>
-            <TriedOut>
-              <Drawing stage={stage} />
-            </TriedOut>
+      {wide ? (
+        <Split first={sheet} second={panel} />
+      ) : (
+        <>
+          {scrolled ? null : sheet}
+          <View style={{ flex: 1, minHeight: 0, borderTopWidth: scrolled ? 0 : 1.5, borderColor: p.ink }}>
+            {panel}
           </View>
-          {trial ? <TrialRibbon /> : null}
-        </View>
-        <View
-          style={{
-            flex: 1,
-            minHeight: 0,
-            borderTopWidth: wide ? 0 : 1.5,
-            borderLeftWidth: wide ? 1.5 : 0,
-            borderColor: p.ink,
-          }}
-        >
-          <Panel stage={stage} onStage={onStage} />
-          <Foot stage={stage} onStage={onStage} />
-        </View>
-      </View>
+        </>
+      )}
       {wide ? null : tape}
     </View>
   );

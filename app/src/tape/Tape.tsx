@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { Txt } from '../components/ui/Txt';
-import { useWide } from '../theme/layout';
+import { useLow, useWide } from '../theme/layout';
 import { type Palette, usePalette } from '../theme/palette';
 
 interface TapeProps {
@@ -12,8 +12,11 @@ interface TapeProps {
   onStage: (stage: Stage) => void;
 }
 
-const INCH_PX = 88;
+/** An inch of the tape on a phone: as wide as a finger, and all nine in sight at once. */
+const INCH_PX = 44;
 const HEIGHT_PX = 62;
+const LOW_PX = 44;
+const NAMED_PX = 76;
 export const STAGE_NAMES: Record<Stage, string> = {
   piece: 'Piece',
   design: 'Design',
@@ -75,16 +78,21 @@ function Sign({ state, ink, p }: { state: StageState; ink: string; p: Palette })
 export function Tape({ stage, states, onStage }: TapeProps) {
   const p = usePalette();
   const wide = useWide();
+  const low = useLow();
   const { width } = useWindowDimensions();
+  const height = low ? LOW_PX : HEIGHT_PX;
   const scroll = useRef<ScrollView>(null);
-  const inch = wide ? width / STAGES.length : INCH_PX;
+  const inch = Math.max(INCH_PX, width / STAGES.length);
+  /** Whether every name has room; else each has its first letters, and the current one its name. */
+  const named = inch >= NAMED_PX;
   const index = STAGES.indexOf(stage);
   useEffect(() => {
-    if (!wide) scroll.current?.scrollTo({ x: (index + 0.5) * INCH_PX - width / 2, animated: false });
-  }, [index, wide, width]);
+    scroll.current?.scrollTo({ x: (index + 0.5) * inch - width / 2, animated: false });
+  }, [index, inch, width]);
   return (
     <View
       role="navigation"
+      testID="tape"
       aria-label="Stages"
       style={{
         backgroundColor: p.tape,
@@ -113,7 +121,7 @@ export function Tape({ stage, states, onStage }: TapeProps) {
               onPress={() => onStage(state.stage)}
               style={{
                 width: inch,
-                height: HEIGHT_PX,
+                height,
                 alignItems: 'center',
                 backgroundColor: on ? DARK_INCH : 'transparent',
               }}
@@ -121,9 +129,17 @@ export function Tape({ stage, states, onStage }: TapeProps) {
               <Svg width={inch} height={17} style={{ position: 'absolute', top: 0, left: 0 }}>
                 <Path d={ticks(inch)} stroke={ink} strokeWidth={1.4} />
               </Svg>
-              <View style={{ marginTop: 20 }}>
-                <Txt as="heading" style={{ color: on ? '#FFFEF8' : p.onTape, fontSize: 17, lineHeight: 21 }}>
-                  {STAGE_NAMES[state.stage]}
+              <View style={{ marginTop: low ? 8 : 20 }}>
+                <Txt
+                  as="heading"
+                  lines={1}
+                  style={{
+                    color: on ? '#FFFEF8' : p.onTape,
+                    fontSize: on && !named ? 13 : 17,
+                    lineHeight: 21,
+                  }}
+                >
+                  {named || on ? STAGE_NAMES[state.stage] : STAGE_NAMES[state.stage].slice(0, 2)}
                 </Txt>
               </View>
               <Sign state={state} ink={ink} p={p} />

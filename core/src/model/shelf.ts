@@ -11,10 +11,15 @@ import { PlaceInputSchema } from './ticket/place';
 export const SIDES = ['left', 'right', 'back', 'front'] as const;
 
 /**
- * What every item has: its id, what was typed on its form and could not be taken, and what was entered on another
- * device in a field that was changed here too.
+ * What every item has: its id, what was typed on its form and could not be taken, what was entered on another device in
+ * a field that was changed here too, and whether it was only taken as usual: nobody has looked yet.
  */
-const ITEM = { id: IdSchema, unread: UnreadSchema.optional(), offers: OffersSchema.optional() };
+const ITEM = {
+  id: IdSchema,
+  unread: UnreadSchema.optional(),
+  offers: OffersSchema.optional(),
+  assumed: z.literal(true).optional(),
+};
 const name = z.string().min(1).max(120);
 const side = lengthMm(20, 1200);
 /** What adds up with the work, hours or metres, is kept up to here, and stays here when more is added. */

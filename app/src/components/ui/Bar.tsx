@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
+import { useLow } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 /** A line of things that stays in sight: above the page, or below it. */
 export function Bar({ children, at }: { children: ReactNode; at: 'top' | 'foot' }) {
   const p = usePalette();
+  const low = useLow();
   return (
     <View
       style={{
@@ -12,7 +14,7 @@ export function Bar({ children, at }: { children: ReactNode; at: 'top' | 'foot' 
         alignItems: 'center',
         gap: 8,
         paddingHorizontal: 12,
-        paddingVertical: 8,
+        paddingVertical: low && at === 'foot' ? 2 : 8,
         ...(at === 'top'
           ? { backgroundColor: p.paper, borderBottomWidth: 1.5, borderColor: p.ink }
           : { backgroundColor: p.panel, borderTopWidth: 1, borderColor: p.hairline }),

@@ -10,17 +10,20 @@ interface ChipProps {
   detail?: string | undefined;
   on: boolean;
   small?: boolean;
+  /** Reached by the tab key; the others of a group by arrows. */
+  tabbed?: boolean;
   onPress: () => void;
 }
 
 /** One answer, inked when it is the chosen one. */
-export function Chip({ role, name, detail, on, small = false, onPress }: ChipProps) {
+export function Chip({ role, name, detail, on, small = false, tabbed = true, onPress }: ChipProps) {
   const p = usePalette();
   return (
     <Pressable
       role={role}
       aria-checked={on}
       aria-label={detail ? `${name}, ${detail}` : name}
+      tabIndex={tabbed ? 0 : -1}
       onPress={onPress}
       style={{
         minHeight: TARGET,

@@ -22,6 +22,7 @@ export function Choice<T extends string>({
   quiet = false,
   small = false,
 }: ChoiceProps<T>) {
+  const tabbed = options.find(({ id }) => id === chosen) ?? options[0];
   return (
     <Stack gap={6}>
       {quiet ? null : (
@@ -38,6 +39,7 @@ export function Choice<T extends string>({
             detail={detail}
             on={id === chosen}
             small={small}
+            tabbed={id === tabbed?.id}
             onPress={() => onChoose(id)}
           />
         ))}

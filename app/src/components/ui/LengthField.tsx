@@ -1,6 +1,9 @@
 import { formatLength, stepOf } from '@zt/core';
-import { View } from 'react-native';
-import { useDraft, useFields } from './fields';
+import { useEffect, useRef, useState } from 'react';
+import { type TextInput, View } from 'react-native';
+import { useLow } from '../../theme/layout';
+import { type Draft, useDraft, useFields } from './fields';
+import { useKeypad } from './inHand';
 import { Press } from './Press';
 import { Row } from './Row';
 import { TextField } from './TextField';
@@ -17,6 +20,47 @@ export interface LengthFieldProps {
   large?: boolean;
   hint?: string;
   stepper?: boolean;
+}
+
+/** Lends a length to the tape keypad while it is in the hand of whoever touches it. */
+function useTapeKeypad(label: string, { line, reading }: Draft) {
+  const { units } = useFields();
+  const lend = useKeypad();
+  /** Where there is little height it would cover all. */
+  const low = useLow();
+  const input = useRef<TextInput>(null);
+  /** Touched: then the keypad takes the place of the device's own keys, which stay for all others. */
+  const [isByTouch, setIsByTouch] = useState(false);
+  const [isFocused, setIsFocused] = useState(false);
+  const { value, onText, error } = line;
+  const latest = useRef(onText);
+  latest.current = onText;
+  const isLent = isByTouch && isFocused;
+  useEffect(() => {
+    if (!isLent) return;
+    lend({
+      label,
+      text: reading === null ? '' : value,
+      why: error ?? null,
+      units,
+      onText: (text) => latest.current(text),
+      onDone: () => input.current?.blur(),
+      onLetters: () => setIsByTouch(false),
+    });
+  }, [isLent, lend, label, value, error, units, reading]);
+  useEffect(() => {
+    if (isLent) return () => lend(null);
+    return undefined;
+  }, [isLent, lend]);
+  return {
+    isByTouch,
+    inputRef: input,
+    onTouch: () => setIsByTouch(!low),
+    onFocused: (focused: boolean) => {
+      setIsFocused(focused);
+      if (!focused) setIsByTouch(false);
+    },
+  };
 }
 
 /** A length: takes fractions, inches and millimetres mixed, and shows how it understood them. */
@@ -40,6 +84,7 @@ export function LengthField({
   });
   const { reading, bounds } = draft;
   const [least, most] = bounds.kind === 'number' ? [bounds.least, bounds.most] : [0, 0];
+  const { isByTouch, ...touched } = useTapeKeypad(label, draft);
   const step = (by: number) => {
     const next = Math.round((mm ?? 0) / stepOf(units) + by) * stepOf(units);
     draft.put(Math.min(most, Math.max(0, least, next)));
@@ -54,7 +99,8 @@ export function LengthField({
         {...(autoFocus ? { autoFocus } : {})}
         large={large}
         hint={reading?.state === 'read' ? `understood as ${reading.understood}` : hint}
-        keyboard="text"
+        keyboard={isByTouch ? 'none' : 'text'}
+        {...touched}
         placeholder={units.system === 'in' ? 'in, e.g. 20 1/2' : 'mm'}
       />
       {stepper ? (

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { usePageTitle } from '../../everyone/usePageTitle';
 import { usePalette } from '../../theme/palette';
 import { Bar } from './Bar';
 import { Stack } from './Stack';
@@ -19,21 +20,24 @@ interface ScreenProps extends ScreenHeadProps {
 }
 
 /** The title of a page, with what stands beside it. */
-export const ScreenHead = ({ title, subtitle, aside }: ScreenHeadProps) => (
-  <Bar at="top">
-    <Stack grow>
-      <Txt as="title" level={1}>
-        {title}
-      </Txt>
-      {subtitle ? (
-        <Txt as="small" tone="graphite">
-          {subtitle}
+export function ScreenHead({ title, subtitle, aside }: ScreenHeadProps) {
+  usePageTitle(title);
+  return (
+    <Bar at="top">
+      <Stack grow>
+        <Txt as="title" level={1}>
+          {title}
         </Txt>
-      ) : null}
-    </Stack>
-    {aside}
-  </Bar>
-);
+        {subtitle ? (
+          <Txt as="small" tone="graphite">
+            {subtitle}
+          </Txt>
+        ) : null}
+      </Stack>
+      {aside}
+    </Bar>
+  );
+}
 
 /** A page with a title, outside a ticket. */
 export function Screen({ children, foot, ...head }: ScreenProps) {

@@ -1,6 +1,6 @@
 import { FIELD_LETTERS } from '@zt/core';
-import { useEffect, useState } from 'react';
-import { View } from 'react-native';
+import { type Ref, useEffect, useId, useState } from 'react';
+import { type TextInput, View } from 'react-native';
 import { usePalette } from '../../theme/palette';
 import { Input } from './elements';
 import { Txt } from './Txt';
@@ -20,7 +20,11 @@ export interface TextFieldProps {
   hint?: string | undefined;
   error?: string | null;
   multiline?: boolean;
-  keyboard?: 'text' | 'decimal';
+  keyboard?: 'text' | 'decimal' | 'none';
+  /** The line is being touched: before it has the focus. */
+  onTouch?: () => void;
+  onFocused?: (focused: boolean) => void;
+  inputRef?: Ref<TextInput>;
   grow?: boolean;
 }
 
@@ -42,13 +46,20 @@ export function TextField({
   multiline = false,
   keyboard = 'text',
   grow = false,
+  onTouch,
+  onFocused,
+  inputRef,
 }: TextFieldProps) {
   const p = usePalette();
   const [draft, setDraft] = useState(value);
   const [focused, setFocused] = useState(false);
+  const saidId = useId();
+  const isSaid = Boolean(error || hint);
+  // By the keys of the tape keypad it is changed while it has the focus.
+  const byKeys = keyboard === 'none';
   useEffect(() => {
-    if (!focused) setDraft(value);
-  }, [value, focused]);
+    if (!focused || byKeys) setDraft(value);
+  }, [value, focused, byKeys]);
   return (
     <View style={grow ? { flex: 1 } : undefined}>
       <Txt as="label" tone="graphite">
@@ -56,14 +67,24 @@ export function TextField({
       </Txt>
       <Input
         aria-label={label}
+        aria-invalid={Boolean(error)}
+        {...(isSaid ? { 'aria-describedby': saidId } : {})}
         value={draft}
         onChangeText={(text) => {
           setDraft(text);
           onText(text);
         }}
-        onFocus={() => setFocused(true)}
+        {...(inputRef ? { ref: inputRef as never } : {})}
+        onPointerDown={(event) => {
+          if (event.nativeEvent.pointerType === 'touch') onTouch?.();
+        }}
+        onFocus={() => {
+          setFocused(true);
+          onFocused?.(true);
+        }}
         onBlur={() => {
           setFocused(false);
+          onFocused?.(false);
           onDone?.();
         }}
         onSubmitEditing={() => {
@@ -79,11 +100,11 @@ export function TextField({
         inputStyle={large ? LARGE : multiline ? LINES : {}}
       />
       {error ? (
-        <Txt as="small" tone="madder" live>
+        <Txt as="small" tone="madder" live id={saidId}>
           {error}
         </Txt>
       ) : hint ? (
-        <Txt as="small" tone="graphite">
+        <Txt as="small" tone="graphite" id={saidId}>
           {hint}
         </Txt>
       ) : null}

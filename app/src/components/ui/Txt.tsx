@@ -27,16 +27,29 @@ export interface TxtProps {
   level?: 1 | 2 | 3;
   live?: boolean;
   testID?: string;
+  /** By which a field is told that this is said of it. */
+  id?: string;
   /** Cut off after so many lines. */
   lines?: number;
 }
 
 /** All text of the app: two typefaces, tabular figures. */
-export function Txt({ children, as = 'body', tone = 'ink', style, level, live, testID, lines }: TxtProps) {
+export function Txt({
+  children,
+  as = 'body',
+  tone = 'ink',
+  style,
+  level,
+  live,
+  testID,
+  id,
+  lines,
+}: TxtProps) {
   const palette = usePalette();
   return (
     <Text
       testID={testID}
+      {...(id ? { nativeID: id } : {})}
       {...(lines ? { numberOfLines: lines } : {})}
       {...(level ? { role: 'heading' as const, 'aria-level': level } : {})}
       {...(live ? { 'aria-live': 'polite' as const } : {})}

@@ -35,6 +35,7 @@ export function UnitsToggle({ units, onUnits }: UnitsToggleProps) {
             key={option.name}
             role="radio"
             aria-checked={on}
+            tabIndex={on ? 0 : -1}
             aria-label={option.label}
             onPress={() => onUnits(option.units)}
             style={{

@@ -9,6 +9,8 @@ type ButtonType = 'solid' | 'outline' | 'clear';
 /** A button: the one thing to do next, an outlined one, or a word within text. */
 const buttonOf = (p: Palette, type: ButtonType) => ({
   radius: 6,
+  // What is round it must not clip the ring that shows the focus.
+  containerStyle: { overflow: 'visible' } satisfies ViewStyle,
   buttonStyle: {
     minHeight: TARGET,
     paddingHorizontal: type === 'clear' ? 2 : 14,

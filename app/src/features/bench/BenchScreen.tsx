@@ -7,9 +7,11 @@ import {
   type Plan,
   planTicket,
   type Shelf,
+  type Stage,
   type StageState,
   say,
   stageStates,
+  titleOf,
 } from '@zt/core';
 import { format } from 'date-fns/format';
 import { isSameDay } from 'date-fns/isSameDay';
@@ -17,8 +19,9 @@ import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { BenchNav } from '../../components/BenchNav';
+import { AmongPlaces } from '../../components/AmongPlaces';
 import { UndoBar } from '../../components/UndoBar';
+import { Callout } from '../../components/ui/Callout';
 import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
@@ -34,6 +37,7 @@ import { useShop } from '../../shop/useShop';
 import { putTicketBack } from '../../store/shopActs';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { STAGE_NAMES } from '../../tape/Tape';
+import { useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 interface BenchRow {
@@ -83,17 +87,26 @@ function nextLine(
   return { text: lines[stage] ?? `Next: ${STAGE_NAMES[stage]}`, trouble: false };
 }
 
+/** Where the ticket is opened: at what is in the way, else at what is next. */
+const stageInHand = ({ plan, states }: BenchRow): Stage =>
+  plan.findings.find(isInTheWay)?.stage ?? nextStage(states);
+
 function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }) {
   const p = usePalette();
   const { ticket } = row.kept;
-  const worst = row.plan.findings.find(isInTheWay);
-  const stage = worst?.stage ?? nextStage(row.states);
+  const stage = stageInHand(row);
   const { text, trouble } = nextLine(row, units);
   const href = `/ticket/${ticket.id}/${stage}` as Href;
   return (
     <Link href={href} asChild>
       <Pressable
-        aria-label={`${ticket.name || 'New ticket'}, ${STAGE_NAMES[stage]}: ${text}`}
+        aria-label={[
+          `${titleOf(ticket)}, ${STAGE_NAMES[stage]}: ${text}`,
+          ticket.customer ? `for ${ticket.customer}` : '',
+          ticket.due ? `due ${DUE_WORDS(ticket.due)}` : '',
+        ]
+          .filter(Boolean)
+          .join('; ')}
         style={{
           flexDirection: 'row',
           gap: 14,
@@ -107,7 +120,7 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
         <Thumbnail plan={row.plan} />
         <Stack gap={2} grow>
           <Txt as="heading" level={2}>
-            {ticket.name || 'New ticket'}
+            {titleOf(ticket)}
           </Txt>
           <Txt
             as="small"
@@ -142,6 +155,27 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
   );
 }
 
+/** Before the first piece: what will be here, and the two ways to begin. */
+function EmptyBench() {
+  const router = useRouter();
+  const { shelf } = useShop();
+  const isBare = shelf.hoops.length === 0;
+  return (
+    <Callout tone="tape" gap={10}>
+      <Txt as="strong">Nothing on the bench.</Txt>
+      <Txt>
+        Pieces that you work on stand here, each drawn to scale, with what to do next and what is wrong.
+      </Txt>
+      {isBare ? (
+        <Row wrap>
+          <Press title="Say what you work with" onPress={() => router.push('/first')} />
+          <Txt as="small">Two minutes of tapping pictures; it can wait until a piece asks for it.</Txt>
+        </Row>
+      ) : null}
+    </Callout>
+  );
+}
+
 function RemovedBar({ id }: { id: string }) {
   const router = useRouter();
   const dispatch = useAppDispatch();
@@ -161,14 +195,30 @@ function NotSaved() {
     .map(({ value: ticket }) => (
       <Row gap={12} align="middle" key={ticket.id} role="alert">
         <Stack grow>
-          <Txt tone="madder">
-            {`“${ticket.name || 'New ticket'}” is not saved: something on it is not taken.`}
-          </Txt>
+          <Txt tone="madder">{`“${titleOf(ticket)}” is not saved: something on it is not taken.`}</Txt>
         </Stack>
         <Press title="Open it" onPress={() => router.push(`/ticket/${ticket.id}/piece`)} />
       </Row>
     ));
 }
+
+/** No button is wider, px. */
+const WIDEST_BUTTON = 320;
+
+/** The columns of the board, by what is next on a ticket. */
+const GROUPS = ['Measure and place', 'Hoop and mount', 'Stitch', 'Finish and log'] as const;
+const GROUP_OF: Record<Stage, number> = {
+  piece: 0,
+  design: 0,
+  place: 0,
+  hoop: 1,
+  layers: 1,
+  mount: 1,
+  stitch: 2,
+  finish: 3,
+  log: 3,
+};
+const groupOf = (row: BenchRow): number => GROUP_OF[stageInHand(row)];
 
 /** Today's tickets: what each looks like, what to do next, and what is wrong. */
 export function BenchScreen({ removed }: { removed: string | null }) {
@@ -176,6 +226,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const p = usePalette();
   const router = useRouter();
   const { kept, total, more, isHere, failed } = useBench();
+  const wide = useWide();
   const [sought, setSought] = useState('');
   useBenchKeys();
   const rows = useMemo(() => rowsOf(kept, shop.shelf, shop.rules), [kept, shop.shelf, shop.rules]);
@@ -192,18 +243,26 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   ].join(', ');
   const start = <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />;
   return (
-    <Stack grow>
+    <AmongPlaces>
       <ListScreen
         title="Bench"
         items={found}
         keyOf={({ kept: { ticket } }) => ticket.id}
         row={(row) => <TicketRow row={row} units={shop.units} />}
         rowWidth={336}
+        {...(wide && soughtKept === null ? { groups: GROUPS, groupOf } : {})}
         onEnd={more}
         subtitle={subtitle}
         aside={<UnitsToggle units={shop.units} onUnits={shop.setUnits} />}
         foot={
-          <View style={{ paddingHorizontal: 16, paddingVertical: 10, backgroundColor: p.panel }}>
+          <View
+            style={{
+              paddingHorizontal: 16,
+              paddingVertical: 10,
+              backgroundColor: p.panel,
+              ...(wide ? { width: WIDEST_BUTTON, alignSelf: 'flex-end' } : {}),
+            }}
+          >
             {start}
           </View>
         }
@@ -220,11 +279,8 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         {rows.length > 5 ? (
           <TextField label="Find a ticket" value={sought} onText={setSought} placeholder="name or customer" />
         ) : null}
-        {isHere && rows.length === 0 ? (
-          <Txt>Nothing on the bench. Start a piece, and measure it first.</Txt>
-        ) : null}
+        {isHere && rows.length === 0 ? <EmptyBench /> : null}
       </ListScreen>
-      <BenchNav />
-    </Stack>
+    </AmongPlaces>
   );
 }

@@ -1,170 +1,132 @@
-import {
-  boxOf,
-  type DisplayUnits,
-  deckOf,
-  faceOf,
-  inflate,
-  type Plan,
-  type Stage,
-  type Step,
-  say,
-} from '@zt/core';
+import { type Stage, titleOf } from '@zt/core';
+import { spoken } from '@zt/core/uses/deck/spoken';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
-import { View as NativeView, Pressable } from 'react-native';
+import { useEffect } from 'react';
+import { View as NativeView, ScrollView } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
-import { Stack } from '../../components/ui/Stack';
+import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
-import { usePlan, useRules, useTicket, useUnits } from '../../hooks/useTicket';
-import { HoopLayer } from '../../sheet/layers/HoopLayer';
-import { ChalkCross, Dimension } from '../../sheet/layers/marks';
-import { TicketSheet } from '../../sheet/TicketSheet';
-import { placeFocus } from '../../stages/place/placeFocus';
+import { isOnControl } from '../../everyone/keys';
+import { usePageTitle } from '../../everyone/usePageTitle';
+import { usePlan, useTicket, useUnits } from '../../hooks/useTicket';
 import { WithTicket } from '../../stages/WithTicket';
-import { useWide } from '../../theme/layout';
+import { STAGE_NAMES } from '../../tape/Tape';
+import { useLow, useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
-import { RingDrawing } from './RingDrawing';
+import { CardDrawing } from './CardDrawing';
+import { CardPress } from './CardPress';
+import { DeckEnd } from './DeckEnd';
+import { NIGHT } from './dark';
+import { StepWords } from './StepWords';
+import { useAloud } from './useAloud';
+import { type DeckInHand, useDeck, useStageInHand } from './useDeck';
+import { Voice } from './Voice';
 
-function CardDrawing({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
-  const laid = plan.hoop?.laid;
-  if (laid && plan.hoop && card.ring && card.ring !== 'notches')
-    return (
-      <RingDrawing
-        picture={card.ring}
-        laid={laid}
-        cut={card.cut ?? plan.hoop.cut}
-        units={units}
-        description={say(card.text, units)}
-      />
-    );
-  return <PieceCard card={card} plan={plan} units={units} />;
-}
+const PAGE_ON = ['PageDown', 'ArrowRight', 'ArrowDown'];
+const PAGE_BACK = ['PageUp', 'ArrowLeft', 'ArrowUp'];
 
-/** A card that is drawn on the piece: its tape, its cross, or the hoop where it lies. */
-function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
-  const laid = card.ring === 'notches' ? (plan.hoop?.laid ?? null) : null;
-  const face = card.face === null ? null : faceOf(plan.piece, card.face);
-  const onPlace = face === null && plan.place !== null;
-  const focus =
-    onPlace && plan.place ? placeFocus(plan, plan.place) : boxOf((face ?? plan.piece).sketch.outline);
-  const { tape, cross } = card;
-  const points = [...(tape ? [tape.from, tape.to] : []), ...(cross ? [cross] : [])];
-  const box = laid
-    ? inflate(boxOf(laid.ring), 20)
-    : points.length > 0
-      ? boxOf([...points, { x: focus.left, y: focus.top }, { x: focus.right, y: focus.bottom }])
-      : focus;
-  return (
-    <TicketSheet
-      focus={inflate(box, 6)}
-      description={say(card.text, units)}
-      withDesign={onPlace}
-      {...(face ? { face } : {})}
-      over={
-        <>
-          {laid ? <HoopLayer laid={laid} /> : null}
-          {laid ? <AxisEnds plan={plan} /> : null}
-          {tape ? (
-            <Dimension from={tape.from} to={tape.to} text={card.figure ? say([card.figure], units) : ''} />
-          ) : null}
-          {cross ? <ChalkCross at={cross} size={14} /> : null}
-        </>
-      }
-    />
-  );
-}
-
-/** The chalked axis through the hoop's notches. */
-function AxisEnds({ plan }: { plan: Plan }) {
-  return (plan.place?.axisEnds ?? []).map((end, i) => (
-    <ChalkCross key={i === 0 ? 'left' : 'right'} at={end} size={10} />
-  ));
-}
-
-function Deck({ stage }: { stage: Stage }) {
-  const ticket = useTicket('id', 'name');
-  const plan = usePlan();
-  const units = useUnits();
-  const rules = useRules();
-  const p = usePalette();
-  const router = useRouter();
-  const wide = useWide();
-  const [at, setAt] = useState(0);
-  useKeepAwake();
-  const deck = deckOf(stage, plan, rules);
-  const card = deck[Math.min(at, deck.length - 1)];
-  const close = () => router.replace(`/ticket/${ticket.id}/${stage}`);
-  const next = () => (at + 1 < deck.length ? setAt(at + 1) : close());
+/** Space, enter and a page-turner's keys go through the deck; what has keys of its own keeps them. */
+function useDeckKeys({ next, back }: Pick<DeckInHand, 'next' | 'back'>, close: () => void) {
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.key === ' ' || event.key === 'ArrowRight' || event.key === 'Enter') next();
-      else if (event.key === 'ArrowLeft') setAt(Math.max(0, at - 1));
-      else if (event.key === 'Escape') close();
+      const { key, target } = event;
+      const inField = target instanceof HTMLElement && target.matches('input, textarea');
+      if (inField && !key.startsWith('Page') && key !== 'Escape') return;
+      if (PAGE_ON.includes(key)) next();
+      else if (PAGE_BACK.includes(key)) back();
+      else if (key === 'Escape') close();
+      else if ((key === ' ' || key === 'Enter') && !isOnControl(target)) next();
       else return;
       event.preventDefault();
     };
     window.addEventListener('keydown', down);
     return () => window.removeEventListener('keydown', down);
   });
-  if (!card) return <Txt>There are no steps here yet.</Txt>;
+}
+
+function Deck({ stage: from }: { stage: Stage }) {
+  const ticket = useTicket('id', 'name', 'design', 'piece');
+  const plan = usePlan();
+  const units = useUnits();
+  const p = usePalette();
+  const router = useRouter();
+  const wide = useWide();
+  const low = useLow();
+  const deck = useDeck(from);
+  const { steps, index, step, next, back } = deck;
+  const stage = useStageInHand(deck, from);
+  const aloud = useAloud(step ? spoken(step, units) : '');
+  useKeepAwake();
+  usePageTitle(`At the table, ${titleOf(ticket)}`);
+  const close = () => router.replace(`/ticket/${ticket.id}/${stage}`);
+  useDeckKeys(deck, close);
+  const drawing = step ? (
+    <NativeView style={wide ? { flex: 1 } : { height: low ? 120 : '38%' }}>
+      <CardDrawing card={step} plan={plan} units={units} />
+    </NativeView>
+  ) : null;
   return (
     <NativeView role="main" style={{ flex: 1, backgroundColor: NIGHT }}>
       <NativeView style={{ height: 8, backgroundColor: '#3A4656' }}>
         <NativeView
-          style={{ height: 8, width: `${((at + 1) / deck.length) * 100}%`, backgroundColor: p.tape }}
+          style={{
+            height: 8,
+            width: `${(Math.min(index + 1, steps.length) / Math.max(1, steps.length)) * 100}%`,
+            backgroundColor: p.tape,
+          }}
         />
       </NativeView>
       <NativeView style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.paper }}>
-        <IconPress icon="back" label="Step back" disabled={at === 0} onPress={() => setAt(at - 1)} />
+        <IconPress icon="back" label="Step back" disabled={index === 0} onPress={back} />
         <NativeView style={{ flex: 1, alignItems: 'center' }}>
-          <Txt as="label" level={1}>{`${ticket.name}: ${at + 1} of ${deck.length}`}</Txt>
+          <Txt as="label" level={1} lines={1}>
+            {step ? `${STAGE_NAMES[stage]}: ${index + 1} of ${steps.length}` : 'All steps'}
+          </Txt>
         </NativeView>
-        <IconPress icon="close" label="Close the cards" onPress={close} />
+        <Press
+          title={aloud.on ? 'Silent' : 'Aloud'}
+          label={aloud.on ? 'Stop reading aloud' : 'Read the steps aloud'}
+          onPress={() => aloud.turn(!aloud.on)}
+        />
+        <IconPress icon="close" label="Stop here" onPress={close} />
       </NativeView>
-      <NativeView style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-        <Stack grow>
-          <CardDrawing card={card} plan={plan} units={units} />
-        </Stack>
-        <Pressable
-          role="button"
-          aria-label="Next step"
-          onPress={next}
-          style={{ flex: 1, padding: 20, gap: 10, justifyContent: 'center' }}
-        >
-          <Txt as="step" style={{ color: LAMP }} live testID="card-text">
-            {say(card.text, units)}
-          </Txt>
-          {card.figure ? (
-            <Txt as="huge" style={{ color: YELLOW }} testID="card-figure">
-              {say([card.figure], units)}
-            </Txt>
+      <NativeView style={{ flex: 1, minHeight: 0, flexDirection: wide ? 'row' : 'column' }}>
+        {low && !wide ? null : drawing}
+        <NativeView style={{ flex: 1, minHeight: 0 }}>
+          <ScrollView
+            key={step?.id ?? 'end'}
+            tabIndex={0}
+            style={{ flex: 1 }}
+            contentContainerStyle={{ flexGrow: 1, justifyContent: 'center' }}
+          >
+            {/* A tap anywhere goes on; those who work by keys, or listen, have the button. */}
+            <NativeView
+              style={{ flexGrow: 1, padding: 20, justifyContent: 'center' }}
+              {...(step && step.reading === null && !step.keys ? { onClick: next } : {})}
+            >
+              {step ? <StepWords step={step} done={deck.isDone} onNext={next} /> : <DeckEnd stage={stage} />}
+            </NativeView>
+            {low && !wide ? drawing : null}
+          </ScrollView>
+          <Voice aloud={aloud} />
+          {step ? (
+            <NativeView style={{ padding: 16, paddingTop: 8, flexDirection: 'row' }}>
+              <CardPress
+                main
+                title={index + 1 < steps.length ? 'Next' : 'Done'}
+                label="Next step"
+                onPress={next}
+              />
+            </NativeView>
           ) : null}
-          {card.hint ? (
-            <Txt as="aside" style={{ color: LAMP }}>
-              {say(card.hint, units)}
-            </Txt>
-          ) : null}
-          {card.caution ? (
-            <Txt as="aside" style={{ color: YELLOW }}>
-              {say(card.caution, units)}
-            </Txt>
-          ) : null}
-          <Txt style={{ color: '#B4BCC6' }}>
-            {at + 1 < deck.length ? 'Tap anywhere here, or press space, for the next step' : 'Tap to finish'}
-          </Txt>
-        </Pressable>
+        </NativeView>
       </NativeView>
     </NativeView>
   );
 }
 
-/** The cards are dark by day and by night, so that the figures stand out from across the table. */
-const NIGHT = '#1F2B3A';
-const LAMP = '#F7F2E8';
-const YELLOW = '#EFBF45';
-
-/** A stage as hands-busy cards: one step, one drawing, figures readable at arm's length. */
+/** The whole job as hands-busy cards from a stage on: one step, one drawing, figures readable at arm's length. */
 export function CardScreen({ id, stage }: { id: string; stage: Stage }) {
   return <WithTicket id={id}>{() => <Deck stage={stage} />}</WithTicket>;
 }

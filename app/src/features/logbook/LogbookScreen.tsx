@@ -13,7 +13,7 @@ import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
-import { BenchNav } from '../../components/BenchNav';
+import { AmongPlaces } from '../../components/AmongPlaces';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { ListScreen } from '../../components/ui/ListScreen';
@@ -69,7 +69,7 @@ function EntryRow({ entry }: { entry: LogSummary }) {
   return (
     <Link href={`/logbook/${entry.id}` as Href} asChild>
       <Pressable
-        aria-label={`${entry.name}, ${entry.outcome}`}
+        aria-label={`${entry.name}, ${entry.outcome}; ${[entry.customer, format(parseISO(entry.loggedAt), 'd MMM yyyy')].filter(Boolean).join(', ')}`}
         style={{
           flexDirection: 'row',
           gap: 12,
@@ -115,7 +115,7 @@ export function LogbookScreen() {
     setFilter(({ [id]: _, ...others }) => (value === 'all' ? others : { ...others, [id]: value }));
   const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
   return (
-    <Stack grow>
+    <AmongPlaces>
       <ListScreen
         title="Logbook"
         subtitle={countsInWords(data?.pages[0]?.counts)}
@@ -157,7 +157,6 @@ export function LogbookScreen() {
           </Stack>
         ) : null}
       </ListScreen>
-      <BenchNav />
-    </Stack>
+    </AmongPlaces>
   );
 }

@@ -6,7 +6,12 @@ import {
   type PieceKindId,
   type Plan,
   planTicket,
+  type Stage,
+  type Ticket,
 } from '@zt/core';
+import { again } from '@zt/core/planner/again';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -17,6 +22,7 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
+import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { useShop } from '../../shop/useShop';
 import { ticketStarted } from '../../store/editor';
@@ -51,6 +57,53 @@ function KindCard({ name, plan, onStart }: { name: string; plan: Plan; onStart: 
   );
 }
 
+/** So many pieces of the logbook are offered again. */
+const MOST_AGAIN = 4;
+
+/** Pieces of the logbook, each name once, the latest first: to be made once more. */
+function Again({ onAgain }: { onAgain: (entryId: string) => void }) {
+  const p = usePalette();
+  const { data } = useLogbookInfiniteQuery({}, { refetchOnMountOrArgChange: true });
+  const made = data?.pages[0]?.entries ?? [];
+  const latest = made.filter((entry, i) => made.findIndex(({ name }) => name === entry.name) === i);
+  const offered = latest.filter(({ outcome }) => outcome !== 'spoilt').slice(0, MOST_AGAIN);
+  if (offered.length === 0) return null;
+  return (
+    <Stack gap={8}>
+      <Txt as="heading" level={2}>
+        Again, like last time
+      </Txt>
+      <Row wrap>
+        {offered.map(({ id, name, kind, loggedAt }) => (
+          <Pressable
+            key={id}
+            role="button"
+            aria-label={`Again: ${name}`}
+            onPress={() => onAgain(id)}
+            style={{
+              minHeight: 56,
+              maxWidth: 320,
+              paddingHorizontal: 12,
+              paddingVertical: 6,
+              justifyContent: 'center',
+              borderWidth: 1.5,
+              borderColor: p.ink,
+              borderRadius: 6,
+              backgroundColor: p.paper,
+            }}
+          >
+            <Txt as="strong">{name}</Txt>
+            <Txt
+              as="small"
+              tone="graphite"
+            >{`${PIECE_KINDS[kind].name}, ${format(parseISO(loggedAt), 'd MMM')}`}</Txt>
+          </Pressable>
+        ))}
+      </Row>
+    </Stack>
+  );
+}
+
 /** What is it? The first question of a ticket: every kind, drawn, by family. */
 export function NewTicketScreen() {
   const router = useRouter();
@@ -66,10 +119,15 @@ export function NewTicketScreen() {
       })),
     [shelf, rules],
   );
-  const start = (kind: PieceKindId) => {
-    const ticket = newTicket(newId(), kind);
+  const begin = (ticket: Ticket, stage: Stage) => {
     dispatch(ticketStarted(ticket));
-    router.replace(`/ticket/${ticket.id}/piece`);
+    router.replace(`/ticket/${ticket.id}/${stage}`);
+  };
+  const start = (kind: PieceKindId) => begin(newTicket(newId(), kind), 'piece');
+  const startAgain = async (entryId: string) => {
+    const { data } = await dispatch(logbookApi.endpoints.entry.initiate(entryId));
+    // Measured, placed and hooped as then: the first thing to do is to mark it.
+    if (data) begin(again(data.ticket, newId()), 'place');
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
@@ -87,6 +145,7 @@ export function NewTicketScreen() {
       {found.length === 0 ? (
         <Txt>{`Nothing here is called “${sought}”. A flat panel takes any cloth that is cut afterwards.`}</Txt>
       ) : null}
+      {sought === '' ? <Again onAgain={(id) => void startAgain(id)} /> : null}
       {PIECE_FAMILIES.map((family) => {
         const kinds = found.filter(({ kind }) => kind.family === family);
         return kinds.length === 0 ? null : (

@@ -13,9 +13,10 @@ import {
   schoolsOf,
   textOfNumber,
 } from '@zt/core';
+import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BenchNav } from '../../components/BenchNav';
+import { AmongPlaces } from '../../components/AmongPlaces';
 import { SaveWord } from '../../components/SaveWord';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
@@ -26,7 +27,6 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
-import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useThing } from '../../hooks/useThing';
@@ -165,7 +165,7 @@ export function RulesScreen() {
   const numbers = HOUSE_NUMBERS.filter((number) => answersTo(textOfNumber(number), sought));
   const denominator = rules.units.system === 'in' ? String(rules.units.denominator) : 'mm';
   return (
-    <Stack grow>
+    <AmongPlaces>
       <Screen
         title="House rules"
         subtitle="Where practitioners disagree, your shop decides"
@@ -223,6 +223,11 @@ export function RulesScreen() {
             </Row>
           </FieldsContext.Provider>
         </Disclosure>
+        <Link href="/keys" style={{ minHeight: 44 }}>
+          <Txt as="label" tone="chalk">
+            Keys of the keyboard
+          </Txt>
+        </Link>
         <History noun="rules" id="shop" schema={HouseRulesSchema} now={rules} onBringBack={put} />
         <SecurePart />
         <OwnersPart />
@@ -231,7 +236,6 @@ export function RulesScreen() {
           you live.
         </Txt>
       </Screen>
-      <BenchNav />
-    </Stack>
+    </AmongPlaces>
   );
 }

@@ -50,6 +50,7 @@ function BracketSides({ hoop, onHoop }: Omit<RingEditorProps, 'units'>) {
             key={side}
             role="radio"
             aria-checked={on}
+            tabIndex={on ? 0 : -1}
             aria-label={`bracket ${side}`}
             onPress={() => onHoop({ ...hoop, bracket: side })}
             style={{

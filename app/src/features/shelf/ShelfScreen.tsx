@@ -2,7 +2,7 @@ import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
 import { isCounted, withAmountsOf } from '@zt/core/uses/ledger/amounts';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BenchNav } from '../../components/BenchNav';
+import { AmongPlaces } from '../../components/AmongPlaces';
 import { SaveWord } from '../../components/SaveWord';
 import { UndoBar } from '../../components/UndoBar';
 import { FieldsContext } from '../../components/ui/fields';
@@ -53,11 +53,20 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
     thing: item,
     units,
     schema: SHELF_ITEMS[noun],
-    onThing: (changed) => dispatch(putItem(noun, changed)),
+    // Whoever changes it has looked.
+    onThing: ({ assumed: _, ...changed }) => dispatch(putItem(noun, changed as Shelf[N][number])),
   });
   return (
     <FieldsContext.Provider value={fields}>
       <OffersOn thing={item} schema={SHELF_ITEMS[noun]} onThing={put} />
+      {item.assumed ? (
+        <Row align="middle" wrap>
+          <Stack grow>
+            <Txt as="small">Taken as usual: look whether yours is so.</Txt>
+          </Stack>
+          <Press title="It is so" label={`${item.name} is so`} onPress={() => put(item)} />
+        </Row>
+      ) : null}
       {NOUN_VIEWS[noun].form(item, put, { shelf, rules, units })}
       {isCounted(noun) ? <Ledger noun={noun} item={item} /> : null}
       {refused ? (
@@ -111,6 +120,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
           detail={[
             view.detail(item, units),
             ...notRead(item),
+            ...(item.assumed ? ['taken as usual'] : []),
             ...(Object.keys(item.offers ?? {}).length > 0 ? ['changed on two devices: say which'] : []),
             ...(NAMED_ONCE.includes(noun) && isNameTaken(items, item) ? ['another has this name'] : []),
           ].join('; ')}
@@ -141,7 +151,7 @@ export function ShelfScreen() {
     setOpen(null);
   };
   return (
-    <Stack grow>
+    <AmongPlaces>
       <Screen
         title="Shelf"
         subtitle="What you own, and what you keep for the next time"
@@ -167,7 +177,6 @@ export function ShelfScreen() {
           <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
         ))}
       </Screen>
-      <BenchNav />
-    </Stack>
+    </AmongPlaces>
   );
 }

@@ -5,6 +5,7 @@ import {
   type SizeRow,
   say,
   sizeRun,
+  titleOf,
   widestOf,
 } from '@zt/core';
 import { useRouter } from 'expo-router';
@@ -137,7 +138,7 @@ function Sizes({ shop }: { shop: Shop }) {
   return (
     <Screen
       title="Sizes"
-      subtitle={`${ticket.name || 'New ticket'}: ${plan.place?.placement.name ?? 'not placed yet'}`}
+      subtitle={`${titleOf(ticket)}: ${plan.place?.placement.name ?? 'not placed yet'}`}
       aside={
         <>
           <UnitsToggle units={units} onUnits={shop.setUnits} />

@@ -16,6 +16,7 @@ import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
+import { WhichHoops } from '../../shop/Kit';
 import { usePalette } from '../../theme/palette';
 
 const METHODS: readonly { id: Method; name: string }[] = [
@@ -143,6 +144,16 @@ export function HoopPanel() {
   const { hoop } = plan;
   if (!hoop) return null;
   const laid = hoop.laid;
+  if (hoop.verdicts.length === 0)
+    return (
+      <Stack gap={12}>
+        <Txt as="heading" level={2}>
+          Which hoops do you have?
+        </Txt>
+        <Txt>Tap them: this piece is worked out with what is on the shelf.</Txt>
+        <WhichHoops />
+      </Stack>
+    );
   return (
     <Stack gap={12}>
       <View>

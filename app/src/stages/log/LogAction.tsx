@@ -1,15 +1,17 @@
 import { isInTheWay } from '@zt/core';
+import { worstFault } from '@zt/core/model/ticket/log';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
+import { announce } from '../../everyone/announce';
 import { useLoggedAs, usePlan, useTicket } from '../../hooks/useTicket';
 import { logPiece, takeEntryBack } from '../../store/shopActs';
 import type { RootState } from '../../store/state';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 
 /** Why a ticket cannot be logged yet, or null. */
-function useWhyNotLogged(): string | null {
+export function useWhyNotLogged(): string | null {
   const plan = usePlan('hoop', 'findings');
   const save = useAppSelector((state) => state.editor.save);
   if (plan.hoop === null) return 'Measure the piece first.';
@@ -35,6 +37,7 @@ export function LogAction() {
   const why = useWhyNotLogged();
   const waits = useAppSelector(entryWaiting(ticket.id));
   const entry = loggedAs ?? waits;
+  const isReported = worstFault(ticket.log) > 0 || ticket.log.misplacementMm !== null;
   if (entry) {
     return (
       <>
@@ -65,9 +68,12 @@ export function LogAction() {
       ) : null}
       <Press
         kind="main"
-        title="Put it in the logbook"
+        title={isReported ? 'Put it in the logbook' : 'Came out well'}
         disabled={why !== null}
-        onPress={() => dispatch(logPiece(ticket))}
+        onPress={() => {
+          dispatch(logPiece(ticket));
+          announce('It is in the logbook.');
+        }}
       />
     </>
   );

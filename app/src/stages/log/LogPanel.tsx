@@ -12,6 +12,7 @@ import {
   TOPPERS,
   type TopperId,
 } from '@zt/core';
+import type { FaultId } from '@zt/core/model/faults';
 import { SheetFields } from '../../components/SheetFields';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
@@ -25,6 +26,7 @@ import { useLoggedAs, usePlan, useShelf, useTicket, useTicketActs } from '../../
 import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
 import { FaultRow } from './FaultRow';
+import { FaultSample } from './FaultSample';
 
 const METHODS = [
   { id: 'hooped', name: 'hooped' },
@@ -96,21 +98,29 @@ function UsedFields() {
   );
 }
 
+/** What was off: tapped on the drawn sample, then how badly. */
 function FaultFields() {
   const ticket = useTicket('log');
   const { change } = useTicketActs();
   const { faults } = ticket.log;
+  const set = (id: FaultId, level: number) =>
+    change({ stage: 'log', set: { faults: { ...faults, [id]: level } } });
+  const levelOf = (id: FaultId) => faults[id] ?? 0;
+  const seen = FAULTS.filter(({ id }) => levelOf(id) > 0);
   return (
     <Stack gap={6}>
-      <Txt as="small" tone="graphite">
-        {SEVERITY_WORDS.map((word, i) => `${i} ${word}`).join(' · ')}
-      </Txt>
-      {FAULTS.map((fault) => (
+      <FaultSample seen={(id) => levelOf(id) > 0} onTap={(id) => set(id, levelOf(id) > 0 ? 0 : 1)} />
+      {seen.length > 0 ? (
+        <Txt as="small" tone="graphite">
+          {SEVERITY_WORDS.map((word, i) => `${i} ${word}`).join(' · ')}
+        </Txt>
+      ) : null}
+      {seen.map((fault) => (
         <FaultRow
           key={fault.id}
           fault={fault}
-          level={faults[fault.id] ?? 0}
-          onLevel={(level) => change({ stage: 'log', set: { faults: { ...faults, [fault.id]: level } } })}
+          level={levelOf(fault.id)}
+          onLevel={(level) => set(fault.id, level)}
         />
       ))}
       {Object.values(faults).includes(SPOILT) ? <Txt live>{SAVED_BY_A_PATCH}</Txt> : null}
@@ -137,32 +147,38 @@ export function LogPanel() {
         How did it come out?
       </Txt>
       {loggedAs ? <TookOf id={loggedAs} /> : null}
-      <LengthField
-        label="off its place by"
-        at="log.misplacementMm"
-        mm={log.misplacementMm}
-        onLength={(mm) => set({ misplacementMm: mm })}
-        hint="Measured from the marks to the stitched centre."
-      />
+      {loggedAs ? null : (
+        <Txt>Came out well? One tap below, and it is in the logbook as planned. Else tap what was off:</Txt>
+      )}
       <FaultFields />
-      <Disclosure title="Used as planned? Change what differed">
+      <Disclosure
+        title="Measured, timed, used otherwise than planned"
+        startOpen={log.misplacementMm !== null || Object.keys(log.minutes).length > 0}
+      >
+        <LengthField
+          label="off its place by"
+          at="log.misplacementMm"
+          mm={log.misplacementMm}
+          onLength={(mm) => set({ misplacementMm: mm })}
+          hint="Measured from the marks to the stitched centre."
+        />
+        <Txt as="label" tone="graphite">
+          Minutes
+        </Txt>
+        <Row>
+          {TIMED.map((stage) => (
+            <NumberField
+              key={stage}
+              grow
+              label={stage}
+              at={`log.minutes.${stage}`}
+              value={log.minutes[stage] ?? null}
+              onNumber={(value) => set({ minutes: { ...log.minutes, [stage]: value } })}
+            />
+          ))}
+        </Row>
         <UsedFields />
       </Disclosure>
-      <Txt as="label" tone="graphite">
-        Minutes
-      </Txt>
-      <Row>
-        {TIMED.map((stage) => (
-          <NumberField
-            key={stage}
-            grow
-            label={stage}
-            at={`log.minutes.${stage}`}
-            value={log.minutes[stage] ?? null}
-            onNumber={(value) => set({ minutes: { ...log.minutes, [stage]: value } })}
-          />
-        ))}
-      </Row>
       <WordsField label="Note" at="log.note" value={log.note} multiline onText={(note) => set({ note })} />
       <WordsField
         label="What to change next time"

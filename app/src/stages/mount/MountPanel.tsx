@@ -66,6 +66,34 @@ export function MountPanel() {
     <Stack gap={12}>
       <View>
         <Txt as="heading" level={2}>{`Top of the piece ${mount.chosen.topPoints}`}</Txt>
+      </View>
+      <KeyRow keys={mount.keys} order={mount.keyOrder} units={units} />
+      <Txt
+        as="heading"
+        level={2}
+      >{`Before the first stitch: ${mount.checklist.filter((c) => checked.has(c.id)).length} of ${mount.checklist.length}`}</Txt>
+      <View>
+        {mount.checklist.map((check) => (
+          <View key={check.id}>
+            <Tick
+              title={say(check.text, units)}
+              on={checked.has(check.id)}
+              onToggle={(on) => toggle(check.id, on)}
+            />
+            {check.caution ? (
+              <Stack indent>
+                <Txt as="small" tone="madder">
+                  {say(check.caution, units)}
+                </Txt>
+              </Stack>
+            ) : null}
+          </View>
+        ))}
+      </View>
+      <Txt as="small" tone="graphite">
+        Where the machine’s manual says otherwise, follow the manual.
+      </Txt>
+      <View>
         <Txt as="small" tone="graphite">
           {mount.machine
             ? `${mount.machine.name}: ${formatLength(mount.chosen.inThroatMm, units)} of cloth towards the body, throat ${formatLength(mount.machine.throatMm, units)}.`
@@ -79,7 +107,6 @@ export function MountPanel() {
       </View>
       <CrookedFields />
       <TraceFields />
-      <KeyRow keys={mount.keys} order={mount.keyOrder} units={units} />
       {mount.copies.length > 0 ? (
         <Disclosure title={`Keys for no. 2 to ${mount.copies.length + 1}`} label="Keys for the other copies">
           {mount.copies.map(({ number, hooping, hoopTurnDeg, keys, order }) => (
@@ -127,31 +154,6 @@ export function MountPanel() {
         on={ticket.mount.mirror}
         onToggle={(mirror) => change({ stage: 'mount', set: { mirror } })}
       />
-      <Txt
-        as="heading"
-        level={2}
-      >{`Before the first stitch: ${mount.checklist.filter((c) => checked.has(c.id)).length} of ${mount.checklist.length}`}</Txt>
-      <View>
-        {mount.checklist.map((check) => (
-          <View key={check.id}>
-            <Tick
-              title={say(check.text, units)}
-              on={checked.has(check.id)}
-              onToggle={(on) => toggle(check.id, on)}
-            />
-            {check.caution ? (
-              <Stack indent>
-                <Txt as="small" tone="madder">
-                  {say(check.caution, units)}
-                </Txt>
-              </Stack>
-            ) : null}
-          </View>
-        ))}
-      </View>
-      <Txt as="small" tone="graphite">
-        Where the machine’s manual says otherwise, follow the manual.
-      </Txt>
     </Stack>
   );
 }

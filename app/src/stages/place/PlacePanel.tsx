@@ -63,11 +63,11 @@ export function PlacePanel() {
           {place.placement.faces}
         </Txt>
       </View>
+      <StepList steps={place.marks} units={units} />
       <PlacementChoice />
       <PlacementFields place={place} />
       {place.placement.copies === 'scatter' ? null : <OffsetLine />}
       {place.placement.copies === 'scatter' ? null : <DepthFields />}
-      <StepList steps={place.marks} units={units} />
       <Why about="this place" reasons={place.reasons} units={units} />
       {hoop && hoop.hoopings.length > 0 ? (
         <Txt>{`${place.copies.length} copies in ${hoop.hoopings.length} hoopings of the ${hoop.laid?.verdict.hoop.name}: ${hoop.hoopings.map((h) => h.copies.map((i) => i + 1).join(' + ')).join(' · ')}.`}</Txt>

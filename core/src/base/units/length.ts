@@ -47,9 +47,24 @@ const refuse = (code: Extract<ParsedLength, { ok: false }>['code'], message: str
 /**
  * Reads a length as people write it: `7 1/2`, `7-1/2"`, `7.5 in`, `7½`, `19cm`, `19,5 cm`, `190 mm`.
  * A bare number is in `bareUnit`. Returns millimetres with the entry as it was understood, or a coded
- * refusal with a sentence for the person; never throws.
+ * refusal with a sentence for the person; never throws. Two tapes laid end to end are added: `36 + 4 1/2`.
  */
 export function parseLength(text: string, bareUnit: LengthUnit): ParsedLength {
+  const tapes = text.split('+').map((tape) => parseTape(tape, bareUnit));
+  const [only] = tapes;
+  if (!only || tapes.length === 1) return only ?? parseTape(text, bareUnit);
+  if (tapes.some((tape) => !tape.ok && tape.code === 'empty'))
+    return refuse('not-a-length', `“${text}” adds nothing yet: what comes after the plus?`);
+  const refused = tapes.find((tape) => !tape.ok);
+  if (refused) return refused;
+  const mm = tapes.reduce((sum, tape) => sum + (tape.ok ? tape.mm : 0), 0);
+  return { ok: true, mm, understood: inWordsOf(mm, bareUnit) };
+}
+
+const inWordsOf = (mm: number, unit: LengthUnit): string =>
+  formatLength(mm, unit === 'in' ? { system: 'in', denominator: 16 } : { system: 'mm' });
+
+function parseTape(text: string, bareUnit: LengthUnit): ParsedLength {
   const plain = text.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign] ?? ''}`).trim();
   if (plain === '') return refuse('empty', 'Nothing is entered yet.');
   if (/^[-−–]/.test(plain)) return refuse('negative', `“${text}” is below zero; a length cannot be.`);
@@ -66,8 +81,7 @@ export function parseLength(text: string, bareUnit: LengthUnit): ParsedLength {
     (parts.top === undefined ? 0 : Number(parts.top) / Number(parts.bottom));
   const mm = amount * MM_PER_UNIT[unit];
   if (!Number.isFinite(mm)) return refuse('not-finite', `“${text}” is too large to be a length.`);
-  const shown = formatLength(mm, unit === 'in' ? { system: 'in', denominator: 16 } : { system: 'mm' });
-  return { ok: true, mm, understood: shown };
+  return { ok: true, mm, understood: inWordsOf(mm, unit) };
 }
 
 /** Rounds to the nearest mark of an inch tape; `denominator` marks to the inch. Returns mm. */

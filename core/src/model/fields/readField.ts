@@ -42,7 +42,7 @@ function readLength(text: string, bounds: NumberBounds, units: DisplayUnits): Fi
   const parsed = parseLength(text, bareUnitOf(units));
   if (!parsed.ok) return { state: 'unread', why: phrase`${parsed.message}` };
   if (!isWithin(parsed.mm, howFar(bounds))) return notTaken(text, bounds);
-  const hasUnit = /[^\d\s.,/½¼¾⅛⅜⅝⅞-]/.test(text);
+  const hasUnit = /[^\d\s.,/+½¼¾⅛⅜⅝⅞-]/.test(text);
   return { state: 'read', value: parsed.mm, complete: hasUnit, understood: parsed.understood };
 }
 

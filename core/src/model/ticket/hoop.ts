@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { pointWithin } from '../../base/geometry/schema';
+import { DoneSchema } from './done';
 
 export const QUARTER_TURNS = [0, 90, 180, 270] as const;
 export type QuarterTurn = (typeof QUARTER_TURNS)[number];
@@ -29,6 +30,7 @@ export const HoopInputSchema = z.object({
     .min(0)
     .max(MOST_PARTS - 1)
     .default(0),
+  done: DoneSchema,
 });
 export type HoopInput = z.infer<typeof HoopInputSchema>;
 
@@ -50,4 +52,5 @@ export const EMPTY_HOOP: HoopInput = {
   methodWhy: '',
   split: false,
   part: 0,
+  done: [],
 };

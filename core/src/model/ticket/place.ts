@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PointSchema } from '../../base/geometry/schema';
 import { alongMm, FARTHEST_MM, lengthMm } from '../../base/units/schema';
+import { DoneSchema } from './done';
 
 export const MARK_METHODS = ['tape', 'fold', 'join', 'template', 'wear'] as const;
 export type MarkMethod = (typeof MARK_METHODS)[number];
@@ -65,6 +66,7 @@ export const PlaceInputSchema = z.object({
   repeat: RepeatSchema.default(() => NO_COPIES_ASKED.repeat),
   /** A scatter: what was asked for, and the spots that were found and accepted. */
   scatter: ScatterInputSchema.default(() => ({ ...NO_COPIES_ASKED.scatter, spots: [] })),
+  done: DoneSchema,
 });
 export type PlaceInput = z.infer<typeof PlaceInputSchema>;
 
@@ -79,4 +81,5 @@ export const emptyPlace = (placement: string): PlaceInput => ({
   snaps: true,
   ...NO_COPIES_ASKED,
   scatter: { ...NO_COPIES_ASKED.scatter, spots: [] },
+  done: [],
 });

@@ -16,6 +16,7 @@ function measureSteps({ piece }: Plan): Step[] {
     return stepOf('measure', `measure ${reading.id}`, phrase`${reading.how}`, {
       figure: value === undefined ? null : mm(value),
       hint: phrase`${reading.name}`,
+      reading: reading.id,
       tape: from && to ? { from, to } : null,
       face: face?.view.id ?? null,
     });
@@ -63,8 +64,17 @@ function needleSteps({ layers }: Plan): Step[] {
   return [stepOf('bond', 'needle and thread', text)];
 }
 
+/** What is keyed in, once the hoop is latched. */
+const KEYS = stepOf('check', 'check keys', phrase`Call the design up and key it in.`, {
+  keys: true,
+  hint: phrase`Then compare the machine’s screen with the drawing.`,
+});
+
 const checkSteps = ({ mount }: Plan): Step[] =>
-  (mount?.checklist ?? []).map(({ id, text, caution }) => stepOf('check', `check ${id}`, text, { caution }));
+  (mount?.checklist ?? []).flatMap(({ id, text, caution }) => [
+    stepOf('check', `check ${id}`, text, { caution }),
+    ...(id === 'latched' ? [KEYS] : []),
+  ]);
 
 const stitchSteps = ({ stitch }: Plan): Step[] =>
   (stitch?.stops ?? []).map((stop, i) =>
@@ -79,8 +89,8 @@ const finishSteps = ({ finish }: Plan): Step[] =>
   (finish?.steps ?? []).map(({ id, text, caution }) => stepOf('finish', `finish ${id}`, text, { caution }));
 
 /**
- * The whole job as one ordered list: measure, prepare, mark, transfer, cut, bond, hoop, check, stitch, finish. What
- * waits for an earlier stage is left out.
+ * The whole job as one ordered list: measure, prepare, mark, transfer, cut, bond, hoop, check, stitch, finish.
+ * What waits for an earlier stage is left out.
  */
 export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
   ...measureSteps(plan),

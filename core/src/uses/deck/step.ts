@@ -48,6 +48,10 @@ export interface Step {
   face: string | null;
   /** A picture of the ring in place of the piece; null for the piece. */
   ring: RingPicture | null;
+  /** The reading that is taken in this step, by its id. */
+  reading: string | null;
+  /** Whether the keys of the machine are shown with it. */
+  keys: boolean;
   /** The sides of what is cut in this step, mm. */
   cut: { widthMm: number; heightMm: number } | null;
 }
@@ -64,6 +68,8 @@ export const stepOf = (phase: Phase, id: string, text: Phrase, rest: Partial<Ste
   cross: null,
   face: null,
   ring: null,
+  reading: null,
+  keys: false,
   cut: null,
   ...rest,
 });

@@ -1,5 +1,7 @@
 import { type Href, Link, usePathname } from 'expo-router';
+import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import { useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
 import { Txt } from './ui/Txt';
 
@@ -10,15 +12,23 @@ const PLACES: readonly { href: Href & string; name: string }[] = [
   { href: '/rules', name: 'House rules' },
 ];
 
-/** The way between the bench, the shelf, the logbook and the house rules. */
-export function BenchNav() {
+const RAIL_PX = 116;
+
+/** The way between the bench, the shelf, the logbook and the house rules: below on a phone, a rail at the left else. */
+function BenchNav({ rail }: { rail: boolean }) {
   const p = usePalette();
   const here = usePathname();
   return (
     <View
       role="navigation"
       aria-label="Places"
-      style={{ flexDirection: 'row', backgroundColor: p.paper, borderTopWidth: 1.5, borderColor: p.ink }}
+      style={{
+        backgroundColor: p.paper,
+        borderColor: p.ink,
+        ...(rail
+          ? { width: RAIL_PX, borderRightWidth: 1.5, paddingTop: 8 }
+          : { flexDirection: 'row', borderTopWidth: 1.5 }),
+      }}
     >
       {PLACES.map(({ href, name }) => {
         const on = href === '/' ? here === '/' : here.startsWith(href);
@@ -27,12 +37,12 @@ export function BenchNav() {
             <Pressable
               aria-current={on ? 'page' : undefined}
               style={{
-                flex: 1,
                 minHeight: 56,
-                alignItems: 'center',
                 justifyContent: 'center',
-                borderTopWidth: 5,
                 borderColor: on ? p.tape : 'transparent',
+                ...(rail
+                  ? { paddingHorizontal: 12, borderLeftWidth: 6 }
+                  : { flex: 1, alignItems: 'center', borderTopWidth: 5 }),
               }}
             >
               <Txt as="label">{name}</Txt>
@@ -40,6 +50,18 @@ export function BenchNav() {
           </Link>
         );
       })}
+    </View>
+  );
+}
+
+/** A page among the shop's places, with the way to the others. */
+export function AmongPlaces({ children }: { children: ReactNode }) {
+  const wide = useWide();
+  return (
+    <View style={{ flex: 1, minHeight: 0, flexDirection: wide ? 'row' : 'column' }}>
+      {wide ? <BenchNav rail /> : null}
+      <View style={{ flex: 1, minHeight: 0 }}>{children}</View>
+      {wide ? null : <BenchNav rail={false} />}
     </View>
   );
 }

@@ -1,0 +1,3 @@
+import { FirstScreen } from '../features/first/FirstScreen';
+
+export default FirstScreen;

@@ -1,0 +1,63 @@
+import { boxOf, type DisplayUnits, faceOf, inflate, type Plan, type Step, say } from '@zt/core';
+import { HoopLayer } from '../../sheet/layers/HoopLayer';
+import { ChalkCross, Dimension } from '../../sheet/layers/marks';
+import { TicketSheet } from '../../sheet/TicketSheet';
+import { placeFocus } from '../../stages/place/placeFocus';
+import { RingDrawing } from './RingDrawing';
+
+/** What a step is drawn as: a picture of the ring, or the piece. */
+export function CardDrawing({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
+  const laid = plan.hoop?.laid;
+  if (laid && plan.hoop && card.ring && card.ring !== 'notches')
+    return (
+      <RingDrawing
+        picture={card.ring}
+        laid={laid}
+        cut={card.cut ?? plan.hoop.cut}
+        units={units}
+        description={say(card.text, units)}
+      />
+    );
+  return <PieceCard card={card} plan={plan} units={units} />;
+}
+
+/** A card that is drawn on the piece: its tape, its cross, or the hoop where it lies. */
+function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
+  const laid = card.ring === 'notches' ? (plan.hoop?.laid ?? null) : null;
+  const face = card.face === null ? null : faceOf(plan.piece, card.face);
+  const onPlace = face === null && plan.place !== null;
+  const focus =
+    onPlace && plan.place ? placeFocus(plan, plan.place) : boxOf((face ?? plan.piece).sketch.outline);
+  const { tape, cross } = card;
+  const points = [...(tape ? [tape.from, tape.to] : []), ...(cross ? [cross] : [])];
+  const box = laid
+    ? inflate(boxOf(laid.ring), 20)
+    : points.length > 0
+      ? boxOf([...points, { x: focus.left, y: focus.top }, { x: focus.right, y: focus.bottom }])
+      : focus;
+  return (
+    <TicketSheet
+      focus={inflate(box, 6)}
+      description={say(card.text, units)}
+      withDesign={onPlace}
+      {...(face ? { face } : {})}
+      over={
+        <>
+          {laid ? <HoopLayer laid={laid} /> : null}
+          {laid ? <AxisEnds plan={plan} /> : null}
+          {tape ? (
+            <Dimension from={tape.from} to={tape.to} text={card.figure ? say([card.figure], units) : ''} />
+          ) : null}
+          {cross ? <ChalkCross at={cross} size={14} /> : null}
+        </>
+      }
+    />
+  );
+}
+
+/** The chalked axis through the hoop's notches. */
+function AxisEnds({ plan }: { plan: Plan }) {
+  return (plan.place?.axisEnds ?? []).map((end, i) => (
+    <ChalkCross key={i === 0 ? 'left' : 'right'} at={end} size={10} />
+  ));
+}

@@ -1,0 +1,77 @@
+import { type Step, say } from '@zt/core';
+import { View as NativeView } from 'react-native';
+import { KeyRow } from '../../components/KeyRow';
+import { LengthField } from '../../components/ui/LengthField';
+import { Stack } from '../../components/ui/Stack';
+import { Txt } from '../../components/ui/Txt';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
+import { usePalette } from '../../theme/palette';
+import { GREY, LAMP, YELLOW } from './dark';
+
+/** The reading of a step, to be taken there. */
+function ReadingField({ id, name, onNext }: { id: string; name: string; onNext: () => void }) {
+  const ticket = useTicket('piece');
+  const { change } = useTicketActs();
+  const p = usePalette();
+  const { readings } = ticket.piece;
+  return (
+    <NativeView style={{ backgroundColor: p.panel, padding: 12, borderRadius: 6 }}>
+      <LengthField
+        large
+        label={name}
+        at={`piece.readings.${id}`}
+        mm={readings[id] ?? null}
+        onLength={(mm) => change({ stage: 'piece', set: { readings: { ...readings, [id]: mm } } })}
+        onSubmit={onNext}
+      />
+    </NativeView>
+  );
+}
+
+/** The keys of the machine, on paper. */
+function KeysOfStep() {
+  const { mount } = usePlan('mount');
+  const units = useUnits();
+  const p = usePalette();
+  return mount ? (
+    <NativeView style={{ backgroundColor: p.panel, padding: 12, borderRadius: 6 }}>
+      <KeyRow keys={mount.keys} order={mount.keyOrder} units={units} />
+    </NativeView>
+  ) : null;
+}
+
+/** What a step says, readable at arm’s length. */
+export function StepWords({ step, done, onNext }: { step: Step; done: boolean; onNext: () => void }) {
+  const units = useUnits();
+  return (
+    <Stack gap={10}>
+      <Txt as="step" style={{ color: LAMP }} live testID="card-text">
+        {say(step.text, units)}
+      </Txt>
+      {step.figure && step.reading === null ? (
+        <Txt as="huge" style={{ color: YELLOW }} testID="card-figure">
+          {say([step.figure], units)}
+        </Txt>
+      ) : null}
+      {step.reading !== null ? (
+        <ReadingField key={step.id} id={step.reading} name={say(step.hint ?? [], units)} onNext={onNext} />
+      ) : null}
+      {step.keys ? <KeysOfStep /> : null}
+      {step.hint && step.reading === null ? (
+        <Txt as="aside" style={{ color: LAMP }}>
+          {say(step.hint, units)}
+        </Txt>
+      ) : null}
+      {step.caution ? (
+        <Txt as="aside" style={{ color: YELLOW }}>
+          {say(step.caution, units)}
+        </Txt>
+      ) : null}
+      {done ? (
+        <Txt style={{ color: GREY }} testID="card-done">
+          ✓ done
+        </Txt>
+      ) : null}
+    </Stack>
+  );
+}

@@ -1,0 +1,10 @@
+import type { Ticket } from '../model/ticket';
+import { PIECE_KINDS } from '../stages/piece/kinds';
+
+/** What a ticket is called: its name, or while it has none its design and its piece. */
+export function titleOf({ name, design, piece }: Pick<Ticket, 'name' | 'design' | 'piece'>): string {
+  if (name.trim() !== '') return name;
+  const kind = PIECE_KINDS[piece.kind].name;
+  const drawn = design.name.trim();
+  return drawn === '' ? `New: ${kind}` : `${drawn}, ${kind}`;
+}

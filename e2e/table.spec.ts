@@ -1,0 +1,247 @@
+import { type Page, test as plain } from '@playwright/test';
+import { exampleA, exampleB } from '@zt/core/testing/samples';
+import { openShop } from './support/shop';
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+const cardText = (page: Page) => page.getByTestId('card-text');
+const nextStep = (page: Page) => page.getByRole('button', { name: 'Next step' });
+
+/** A ticket of its own on the bench, as another device would put it there. */
+async function putTicket(page: Page, ticket: ReturnType<typeof exampleA>): Promise<string> {
+  await page.request.put(`/api/tickets/${ticket.id}`, { data: { ticket, rev: 0 } });
+  return `/ticket/${ticket.id}`;
+}
+
+test('one deck goes from where the job stands to the logbook, ticks what was gone through, and is resumed elsewhere', async ({
+  page,
+  context,
+}) => {
+  const at = await putTicket(page, { ...exampleA(), id: 'deck-from-end-to-end', name: 'All the way' });
+  await page.goto(`${at}/place`);
+  await page.getByRole('button', { name: 'At the table' }).click();
+  await expect(cardText(page)).toHaveText(/^Wash and press it first/);
+  // A tap anywhere on the card goes on, as the button does, and the keys.
+  await cardText(page).click();
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press(' ');
+  const here = await cardText(page).textContent();
+  await page.getByRole('button', { name: 'Step back' }).click();
+  await expect(page.getByTestId('card-done')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  await expect(page.getByRole('heading', { name: 'Left chest' })).toBeVisible();
+  await onTicket(page).saved();
+
+  // Another device goes on where this one stopped, and is followed.
+  const other = await context.newPage();
+  await other.goto(`${at}/card/place`);
+  await expect(cardText(other)).toHaveText(here ?? '');
+  await page.goto(`${at}/card/place`);
+  await expect(cardText(page)).toHaveText(here ?? '');
+  await nextStep(other).click();
+  const then = (await cardText(other).textContent()) ?? '';
+  expect(then).not.toBe(here);
+  await expect(cardText(page)).toHaveText(then);
+  await other.close();
+
+  // To the end of the job: the keys are on a card of their own, large.
+  let keysSeen = false;
+  for (let i = 0; i < 70; i += 1) {
+    const text = (await cardText(page).textContent()) ?? '';
+    if (text.startsWith('Off the table')) break;
+    if (text.startsWith('Call the design up')) {
+      keysSeen = true;
+      await expect(page.getByText('Turn', { exact: true })).toBeVisible();
+    }
+    await nextStep(page).click();
+    await expect(cardText(page)).not.toHaveText(text);
+  }
+  expect(keysSeen).toBe(true);
+  await page.getByRole('button', { name: 'Came out well' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await onTicket(page).reads('It came out well.');
+});
+
+test('the checks and colours that were gone through at the table are ticked in their stages', async ({
+  page,
+}) => {
+  const at = await putTicket(page, { ...exampleB(), id: 'deck-ticks-stages', name: 'Ticked' });
+  await page.goto(`${at}/card/mount`);
+  await expect(cardText(page)).toHaveText(/^Carriage free/);
+  await nextStep(page).click();
+  await expect(cardText(page)).toHaveText(/^Reach under/);
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  await expect(page.getByRole('checkbox', { name: /^Carriage free/ })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /^Reach under/ })).not.toBeChecked();
+});
+
+test('a reading is taken on its card, and a step is read aloud by the device’s own voice', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    const voice = { name: 'of the test', lang: 'en-GB', localService: true, default: true, voiceURI: '' };
+    class Words {
+      voice: unknown;
+      lang = '';
+      rate = 1;
+      constructor(readonly text: string) {}
+    }
+    Object.assign(window, { said, SpeechSynthesisUtterance: Words });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        getVoices: () => [voice],
+        speak: (words: Words) => said.push(`${words.rate} ${words.text}`),
+        cancel: () => undefined,
+        addEventListener: () => undefined,
+      },
+    });
+  });
+  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said.at(-1) ?? '');
+  const bare = exampleB();
+  const at = await putTicket(page, {
+    ...bare,
+    id: 'deck-takes-readings',
+    piece: { ...bare.piece, readings: {} },
+  });
+  await page.goto(`${at}/card/piece`);
+  await expect(cardText(page)).toHaveText(/side hem to side hem|Tape straight across/i);
+  await page.getByRole('button', { name: 'Read the steps aloud' }).click();
+  await expect.poll(said).toMatch(/^1 .*side to side/);
+  await page.getByRole('button', { name: 'Read at a calm pace' }).click();
+  await expect.poll(said).toMatch(/^0.8 /);
+  const field = page.getByRole('textbox', { name: 'side to side' });
+  await field.fill('27');
+  await field.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'hem to hem' })).toBeVisible();
+  await expect.poll(said).toMatch(/hem to hem/);
+  await page.getByRole('button', { name: 'Stop reading aloud' }).click();
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  await expect(page.getByRole('textbox', { name: 'side to side' })).toHaveValue('27 in');
+});
+
+test('where the device has no voice of its own it says so, and goes on in silence', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-01/card/place');
+  await page.getByRole('button', { name: 'Read the steps aloud' }).click();
+  await expect(page.getByText(/^This device has no voice of its own/)).toBeVisible();
+  await expect(nextStep(page)).toBeVisible();
+});
+
+test('a length that is touched is taken by the tape keypad; keys of a keyboard go there too', async ({
+  page,
+}, { project }) => {
+  test.skip(project.name !== 'phone', 'there is nothing to touch with');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start a piece' }).click();
+  await page.getByRole('button', { name: 'Hand towel', exact: true }).click();
+  const field = page.getByRole('textbox', { name: 'side to side' });
+  await field.tap();
+  const pad = page.getByTestId('keypad');
+  await expect(pad).toBeVisible();
+  await expect(field).toHaveAttribute('inputmode', 'none');
+  await expectNoSidewaysScroll(page);
+  const key = (name: string) => pad.getByRole('button', { name, exact: true }).tap();
+  for (const name of ['1', '5', '1/2', '1/16']) await key(name);
+  await expect(page.getByTestId('keypad-text')).toHaveText('15 9/16');
+  await key('Plus another tape');
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('keypad-text')).toHaveText('15 9/16 + 1');
+  for (const box of await pad.getByRole('button').all())
+    expect((await box.boundingBox())?.height ?? 0).toBeGreaterThanOrEqual(44);
+  await key('Take this length');
+  await expect(pad).toHaveCount(0);
+  await expect(field).toHaveValue('16 9/16 in');
+  await page.getByRole('button', { name: 'Next: hem to hem' }).tap();
+  await page.getByRole('textbox', { name: 'hem to hem' }).tap();
+  await key('Same as last');
+  await key('Half of it');
+  await expect(page.getByTestId('keypad-text')).toHaveText('8 9/32 in');
+  // Whoever wants letters has them.
+  await key('Letters instead');
+  await expect(pad).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'hem to hem' })).toHaveAttribute('inputmode', 'text');
+});
+
+plain(
+  'an empty shop is set up by pictures, or by the piece that first asks',
+  async ({ browser }, { project }) => {
+    const shop = await openShop({ demo: false });
+    const { viewport = null, hasTouch = false } = project.use;
+    const context = await browser.newContext({
+      baseURL: shop.url,
+      viewport,
+      hasTouch,
+      serviceWorkers: 'block',
+    });
+    const page = await context.newPage();
+    try {
+      await page.goto('/');
+      await expect(page.getByText('Nothing on the bench.')).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('button', { name: 'Say what you work with' }).click();
+      await page.getByRole('checkbox', { name: 'One needle, free arm' }).click();
+      await page.getByRole('checkbox', { name: /Tear-away, medium/ }).click();
+      await expect(page.getByRole('checkbox', { name: /Tear-away, medium/ })).toBeChecked();
+      await expectAccessible(page);
+      await expectNoSidewaysScroll(page);
+      await page.getByRole('button', { name: 'Start a piece' }).click();
+
+      // Hoops were left out: the piece asks once it needs them.
+      const ticket = onTicket(page);
+      await page.getByRole('button', { name: 'Handkerchief', exact: true }).click();
+      await page.getByRole('radio', { name: 'millimetres' }).click();
+      await ticket.fill('side to side', '450');
+      await ticket.fill('hem to hem', '450');
+      await ticket.fill('hem, depth', '8');
+      await ticket.stage('Design');
+      await ticket.fill('design width', '60');
+      await ticket.fill('design height', '40');
+      await page.getByRole('radio', { name: 'light', exact: true }).click();
+      await ticket.stage('Hoop');
+      await expect(page.getByRole('heading', { name: 'Which hoops do you have?' })).toBeVisible();
+      await page.getByRole('checkbox', { name: '100 × 100 screw' }).click();
+      await expect(page.getByRole('heading', { name: /^100 × 100 screw, / })).toBeVisible();
+      await page.goto('/shelf');
+      await expect(page.getByRole('button', { name: /^One needle, free arm: / })).toBeVisible();
+    } finally {
+      await context.close();
+      await shop.stop();
+    }
+  },
+);
+
+plain(
+  'the usual kit is one tap, marked as taken as usual until somebody looks',
+  async ({ browser }, { project }) => {
+    plain.skip(project.name !== 'phone', 'the same at every size');
+    const shop = await openShop({ demo: false });
+    const page = await browser.newPage({ baseURL: shop.url, serviceWorkers: 'block' });
+    try {
+      await page.goto('/first');
+      await page.getByRole('button', { name: 'Take the usual kit' }).click();
+      await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
+      await page.goto('/shelf');
+      const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
+      await machine.click();
+      await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
+      await expect(machine).toHaveCount(0);
+      await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
+    } finally {
+      await page.close();
+      await shop.stop();
+    }
+  },
+);
+
+test('a piece of the logbook is made again, measured and placed as it was', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/new');
+  const offer = page.getByRole('button', { name: /^Again: / }).first();
+  const name = ((await offer.getAttribute('aria-label')) ?? '').replace('Again: ', '');
+  await offer.click();
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+  await expect(page).toHaveURL(/\/place$/);
+  await ticket.saved();
+  await ticket.stage('Finish');
+  for (const tick of await page.getByRole('checkbox').all()) await expect(tick).not.toBeChecked();
+});
