@@ -1,5 +1,5 @@
 import { expect, test } from './support/test';
-import { fillIn, onTicket } from './support/ticket';
+import { copyOf, fillIn, onTicket } from './support/ticket';
 
 test('the bench shows each ticket, its stage and its worst finding, and finds one', async ({ page }) => {
   await page.goto('/');
@@ -106,7 +106,7 @@ test('a house rule changes every plan, and a number keeps its reason', async ({ 
 test('the cards at the table go on with a tap or space, in figures to be read from afar', async ({
   page,
 }) => {
-  await page.goto('/ticket/demo-ticket-01/place');
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/place`);
   await page.getByRole('button', { name: 'At the table' }).click();
   await expect(page.getByTestId('card-text')).toHaveText(/^Wash and press it first/);
   await page.getByRole('button', { name: 'Next step' }).click();

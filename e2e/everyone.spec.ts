@@ -1,7 +1,7 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Locator, Page } from '@playwright/test';
 import { expect, expectNoSidewaysScroll, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { copyOf, onTicket } from './support/ticket';
 
 /** What has the focus, by its role and name. */
 const focused = (page: Page) =>
@@ -14,7 +14,7 @@ test('keys act where they belong: on a choice they choose, on a tick they tick, 
   page,
 }) => {
   const ticket = onTicket(page);
-  await page.goto('/ticket/demo-ticket-01/hoop');
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/hoop`);
   const hooped = page.getByRole('radio', { name: 'Hooped', exact: true });
   const floated = page.getByRole('radio', { name: 'Floated', exact: true });
   await expect(hooped).toBeChecked();
@@ -80,7 +80,7 @@ test('what was found, moved and mended is said to those who listen; an error is 
 }) => {
   const ticket = onTicket(page);
   const announced = page.getByTestId('announced');
-  await page.goto('/ticket/demo-ticket-04/place');
+  await page.goto(`${await copyOf(page, 'demo-ticket-04')}/place`);
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await ticket.sheet().focus();
   await page.keyboard.press('ArrowRight');
@@ -88,7 +88,7 @@ test('what was found, moved and mended is said to those who listen; an error is 
   await page.keyboard.press('Control+z');
   for (let i = 0; i < 60; i += 1) await page.keyboard.press('Shift+ArrowUp');
   await expect(announced).toHaveText(/^(?!Moved)/);
-  await page.goto('/ticket/demo-ticket-02/piece');
+  await page.goto(`${await copyOf(page, 'demo-ticket-02')}/piece`);
   await expect(page.getByRole('heading', { name: /^Measure/ })).toBeVisible();
   await ticket.fill('side to side', 'a hand wide');
   const field = page.getByRole('textbox', { name: 'side to side' });
@@ -128,7 +128,7 @@ for (const colorScheme of ['light', 'dark'] as const)
   test.describe(`by ${colorScheme}`, () => {
     test.use({ colorScheme });
     test('the ring round what has the focus shows, in pixels', async ({ page }) => {
-      await page.goto('/ticket/demo-ticket-02/place');
+      await page.goto(`${await copyOf(page, 'demo-ticket-02')}/place`);
       for (const name of ['At the table', 'On to Hoop']) {
         const button = page.getByRole('button', { name });
         await button.focus();
@@ -183,7 +183,7 @@ for (const path of PAGES)
 test.describe('with colours of the person’s own', () => {
   test.use({ forcedColors: 'active', reducedMotion: 'reduce' } as never);
   test('what is chosen is told by a line', async ({ page }) => {
-    await page.goto('/ticket/demo-ticket-01/hoop');
+    await page.goto(`${await copyOf(page, 'demo-ticket-01')}/hoop`);
     const width = (locator: Locator) => locator.evaluate((e) => getComputedStyle(e).outlineWidth);
     const style = (locator: Locator) => locator.evaluate((e) => getComputedStyle(e).outlineStyle);
     const hooped = page.getByRole('radio', { name: 'Hooped', exact: true });

@@ -1,5 +1,5 @@
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { copyOf, onTicket } from './support/ticket';
 
 test('the cloth on this ticket differs from the library’s, and every plan follows', async ({ page }) => {
   const ticket = onTicket(page);
@@ -109,11 +109,12 @@ test('a deck of cards for each stage that has one', async ({ page }) => {
     ['stitch', /^Colour 1:/],
     ['finish', /Off the machine; loosen the ring/],
   ];
+  const ticket = await copyOf(page, 'demo-ticket-01');
   for (const [stage, words] of first) {
-    await page.goto(`/ticket/demo-ticket-01/card/${stage}`);
+    await page.goto(`${ticket}/card/${stage}`);
     await expect(page.getByTestId('card-text')).toHaveText(words);
   }
-  await page.goto('/ticket/demo-ticket-01/card/stitch');
+  await page.goto(`${ticket}/card/stitch`);
   await expect(
     page.getByText('Hands away from the moving hoop; never reach in while it runs.'),
   ).toBeVisible();

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { designOnSheet } from './support/sheet';
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { copyOf, onTicket } from './support/ticket';
 
 /** Tries a rescue out, sees it on the sheet, takes it, sees the trouble gone, and undoes it. */
 async function takeAndUndo(page: Page, rescue: RegExp, trouble: RegExp) {
@@ -176,7 +176,7 @@ test('the ring’s ritual is a deck for this hoop and method, its figures the ti
   page,
 }) => {
   const ticket = onTicket(page);
-  await page.goto('/ticket/demo-ticket-01/hoop');
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/hoop`);
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await ticket.saved();
   await page.getByRole('button', { name: 'At the table' }).click();

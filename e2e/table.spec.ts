@@ -2,7 +2,7 @@ import { type Page, test as plain } from '@playwright/test';
 import { exampleA, exampleB } from '@zt/core/testing/samples';
 import { openShop } from './support/shop';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { copyOf, onTicket } from './support/ticket';
 
 const cardText = (page: Page) => page.getByTestId('card-text');
 const nextStep = (page: Page) => page.getByRole('button', { name: 'Next step' });
@@ -121,7 +121,7 @@ test('a reading is taken on its card, and a step is read aloud by the device’s
 });
 
 test('where the device has no voice of its own it says so, and goes on in silence', async ({ page }) => {
-  await page.goto('/ticket/demo-ticket-01/card/place');
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/card/place`);
   await page.getByRole('button', { name: 'Read the steps aloud' }).click();
   await expect(page.getByText(/^This device has no voice of its own/)).toBeVisible();
   await expect(nextStep(page)).toBeVisible();
@@ -244,4 +244,21 @@ test('a piece of the logbook is made again, measured and placed as it was', asyn
   await ticket.saved();
   await ticket.stage('Finish');
   for (const tick of await page.getByRole('checkbox').all()) await expect(tick).not.toBeChecked();
+});
+
+test('what must be keyed in at the machine stands in sight, whatever the design asks', async ({ page }, {
+  project,
+}) => {
+  test.skip(project.name !== 'phone', 'on a phone the room is small');
+  for (const id of ['demo-ticket-01', 'demo-ticket-02', 'demo-ticket-03']) {
+    await page.goto(`${await copyOf(page, id)}/mount`);
+    const foot = await page.getByRole('button', { name: 'On to Stitch' }).boundingBox();
+    for (const key of ['Turn', 'Mirror', 'Move']) {
+      const box = await page
+        .getByText(new RegExp(`^(\\d\\. )?${key}$`))
+        .first()
+        .boundingBox();
+      expect((box?.y ?? 9999) + (box?.height ?? 0)).toBeLessThan(foot?.y ?? 0);
+    }
+  }
 });
