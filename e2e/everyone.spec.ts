@@ -96,6 +96,19 @@ test('what was found, moved and mended is said to those who listen; an error is 
   await expect(field).toHaveAccessibleDescription(/does not read as a length/);
 });
 
+test('the hoop is laid elsewhere without dragging it', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/hoop`);
+  const room = page.getByTestId('room');
+  const before = await room.textContent();
+  await page.getByRole('button', { name: 'Hoop 5 mm left' }).click();
+  await expect(room).not.toHaveText(before ?? '');
+  await expect(page.getByTestId('announced')).toHaveText('Hoop 5 mm left.');
+  await page.getByRole('button', { name: 'lay the hoop where it is proposed' }).click();
+  await expect(room).toHaveText(before ?? '');
+  await ticket.saved();
+});
+
 type Pixel = [number, number, number];
 const luminance = (rgb: Pixel): number => {
   const [r, g, b] = rgb.map((v) =>

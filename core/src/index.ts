@@ -178,7 +178,7 @@ export { makePlanner, planTicket } from './planner/plan';
 export type { Plan } from './planner/planned';
 export { answerOf } from './planner/settle';
 export { nextStage, type StageState, stageStates } from './planner/stageStates';
-export { titleOf } from './planner/titleOf';
+export { entryTitleOf, titleOf } from './planner/titleOf';
 export { whyUnread } from './planner/unreadFindings';
 export type { DesignFacts } from './stages/design/planDesign';
 export type { StitchFigures } from './stages/design/svg/estimate';

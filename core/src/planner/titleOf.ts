@@ -1,3 +1,4 @@
+import type { LogSummary } from '../model/logEntry';
 import type { Ticket } from '../model/ticket';
 import { PIECE_KINDS } from '../stages/piece/kinds';
 
@@ -8,3 +9,7 @@ export function titleOf({ name, design, piece }: Pick<Ticket, 'name' | 'design' 
   const drawn = design.name.trim();
   return drawn === '' ? `New: ${kind}` : `${drawn}, ${kind}`;
 }
+
+/** What a line of the logbook is called: its name, or while it had none its piece. */
+export const entryTitleOf = ({ name, kind }: Pick<LogSummary, 'name' | 'kind'>): string =>
+  name.trim() === '' ? PIECE_KINDS[kind].name : name;

@@ -18,6 +18,7 @@ import {
   sheetsOfToday,
   sidesInWords,
   TOPPERS,
+  titleOf,
 } from '@zt/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -193,7 +194,7 @@ export function EntryScreen({ id }: { id: string }) {
     : '';
   return (
     <Screen
-      title={data?.ticket.name || 'Logbook entry'}
+      title={data ? titleOf(data.ticket) : 'Logbook entry'}
       subtitle={subtitle}
       aside={<Press title="Back" onPress={() => router.replace('/logbook')} />}
     >

@@ -1,4 +1,5 @@
 import {
+  entryTitleOf,
   FABRICS,
   formatLength,
   type LogFilter,
@@ -62,6 +63,7 @@ function countsInWords(counts: LogPage['counts'] | undefined): string {
 function EntryRow({ entry }: { entry: LogSummary }) {
   const p = usePalette();
   const { units, shelf } = useShop();
+  const name = entryTitleOf(entry);
   const bad = entry.outcome === 'plain' || entry.outcome === 'spoilt';
   const fabric =
     [...FABRICS, ...shelf.fabrics].find((f) => f.id === entry.fabricId)?.name ?? 'a cloth no longer kept';
@@ -69,7 +71,7 @@ function EntryRow({ entry }: { entry: LogSummary }) {
   return (
     <Link href={`/logbook/${entry.id}` as Href} asChild>
       <Pressable
-        aria-label={`${entry.name}, ${entry.outcome}; ${[entry.customer, format(parseISO(entry.loggedAt), 'd MMM yyyy')].filter(Boolean).join(', ')}`}
+        aria-label={`${name}, ${entry.outcome}; ${[entry.customer, format(parseISO(entry.loggedAt), 'd MMM yyyy')].filter(Boolean).join(', ')}`}
         style={{
           flexDirection: 'row',
           gap: 12,
@@ -85,7 +87,7 @@ function EntryRow({ entry }: { entry: LogSummary }) {
           </Txt>
         </Stack>
         <Stack grow>
-          <Txt as="strong">{entry.pieces > 1 ? `${entry.name}, ${entry.pieces} pieces` : entry.name}</Txt>
+          <Txt as="strong">{entry.pieces > 1 ? `${name}, ${entry.pieces} pieces` : name}</Txt>
           <Txt
             as="small"
             tone="graphite"

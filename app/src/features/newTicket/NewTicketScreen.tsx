@@ -1,4 +1,5 @@
 import {
+  entryTitleOf,
   newTicket,
   PIECE_FAMILIES,
   PIECE_KIND_IDS,
@@ -65,7 +66,9 @@ function Again({ onAgain }: { onAgain: (entryId: string) => void }) {
   const p = usePalette();
   const { data } = useLogbookInfiniteQuery({}, { refetchOnMountOrArgChange: true });
   const made = data?.pages[0]?.entries ?? [];
-  const latest = made.filter((entry, i) => made.findIndex(({ name }) => name === entry.name) === i);
+  const latest = made.filter(
+    (entry, i) => made.findIndex((e) => entryTitleOf(e) === entryTitleOf(entry)) === i,
+  );
   const offered = latest.filter(({ outcome }) => outcome !== 'spoilt').slice(0, MOST_AGAIN);
   if (offered.length === 0) return null;
   return (
@@ -74,11 +77,11 @@ function Again({ onAgain }: { onAgain: (entryId: string) => void }) {
         Again, like last time
       </Txt>
       <Row wrap>
-        {offered.map(({ id, name, kind, loggedAt }) => (
+        {offered.map(({ id, kind, loggedAt, ...entry }) => (
           <Pressable
             key={id}
             role="button"
-            aria-label={`Again: ${name}`}
+            aria-label={`Again: ${entryTitleOf({ ...entry, kind })}`}
             onPress={() => onAgain(id)}
             style={{
               minHeight: 56,
@@ -92,7 +95,7 @@ function Again({ onAgain }: { onAgain: (entryId: string) => void }) {
               backgroundColor: p.paper,
             }}
           >
-            <Txt as="strong">{name}</Txt>
+            <Txt as="strong">{entryTitleOf({ ...entry, kind })}</Txt>
             <Txt
               as="small"
               tone="graphite"

@@ -1,4 +1,4 @@
-import { type HouseRules, planTicket, whatChanges } from '@zt/core';
+import { type HouseRules, planTicket, titleOf, whatChanges } from '@zt/core';
 import { useMemo, useState } from 'react';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useShop } from '../../shop/useShop';
@@ -18,7 +18,7 @@ export function useBenchPlans() {
       const { layers } = planTicket(ticket, shelf, rules);
       if (!layers) continue;
       const ids = [layers.supportRule, ...Object.values(layers.parts).map((part) => part.rule)];
-      for (const id of ids) names.set(id, [...(names.get(id) ?? []), ticket.name]);
+      for (const id of ids) names.set(id, [...(names.get(id) ?? []), titleOf(ticket)]);
     }
     return names;
   }, [tickets, shelf, rules]);

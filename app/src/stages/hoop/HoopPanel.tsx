@@ -4,6 +4,7 @@ import {
   inHoopFrame,
   type LaidHoop,
   type Method,
+  negate,
   otherHoop,
   say,
   sidesInWords,
@@ -11,13 +12,16 @@ import {
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
+import { announce } from '../../everyone/announce';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { WhichHoops } from '../../shop/Kit';
 import { usePalette } from '../../theme/palette';
+import { hoopLaidBy } from './useRingDrag';
 
 const METHODS: readonly { id: Method; name: string }[] = [
   { id: 'hooped', name: 'Hooped' },
@@ -105,6 +109,39 @@ function RoomLine({ laid }: { laid: LaidHoop }) {
   );
 }
 
+const NUDGES = [
+  { sign: '←', way: 'left', x: -5, y: 0 },
+  { sign: '↑', way: 'up', x: 0, y: -5 },
+  { sign: '↓', way: 'down', x: 0, y: 5 },
+  { sign: '→', way: 'right', x: 5, y: 0 },
+] as const;
+
+/** The hoop laid elsewhere without dragging it; the design stays on its mark. */
+function HoopNudges({ laid }: { laid: LaidHoop }) {
+  const { change } = useTicketActs();
+  if (laid.split) return null;
+  return (
+    <Row gap={6} align="middle" role="group" aria-label="Lay the hoop elsewhere, 5 mm at a time">
+      {NUDGES.map(({ sign, way, ...by }) => (
+        <Press
+          key={way}
+          title={sign}
+          label={`Hoop 5 mm ${way}`}
+          onPress={() => {
+            change({ stage: 'hoop', set: hoopLaidBy(laid, negate(laid.designAt), by) }, 'hoop nudged');
+            announce(`Hoop 5 mm ${way}.`);
+          }}
+        />
+      ))}
+      <Stack grow>
+        <Txt as="small" tone="graphite">
+          the hoop, 5 mm
+        </Txt>
+      </Stack>
+    </Row>
+  );
+}
+
 /** The parts of a split design: which is in the hoop, and where its crosses are found on the grid. */
 function SplitParts({ laid }: { laid: LaidHoop }) {
   const units = useUnits();
@@ -171,6 +208,7 @@ export function HoopPanel() {
         {plan.layers ? <Txt as="small">{say(plan.layers.tension, units)}</Txt> : null}
       </View>
       {laid ? <SplitParts laid={laid} /> : null}
+      {laid ? <HoopNudges laid={laid} /> : null}
       {ticket.hoop.shift !== null ? (
         <Press
           kind="link"

@@ -1,10 +1,28 @@
-import { distanceToSegment, type HoopInput, negate, ORIGIN, type Point, rotate, subtract } from '@zt/core';
+import {
+  distanceToSegment,
+  type HoopInput,
+  type LaidHoop,
+  negate,
+  ORIGIN,
+  type Point,
+  rotate,
+  subtract,
+} from '@zt/core';
 import { useRef, useState } from 'react';
 import { useFollowing } from '../../hooks/useFollowing';
 import { usePlan, useTicketActs } from '../../hooks/useTicket';
 import type { Grip } from '../../sheet/TicketSheet';
 import { gestureEnded } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
+
+const whole = (mm: number) => Math.round(mm) + 0;
+
+/** The hoop laid by so much from where its centre was seen from the design's, mm; `by` in the piece frame. */
+export function hoopLaidBy(laid: LaidHoop, from: Point, by: Point): Partial<HoopInput> & { shift: Point } {
+  const inHoop = rotate(by, -laid.onPieceDeg);
+  const shift = { x: whole(from.x + inHoop.x), y: whole(from.y + inHoop.y) };
+  return { hoopId: laid.verdict.hoop.id, turnDeg: laid.turnDeg, shift };
+}
 
 /** The hoop is taken by its ring and laid elsewhere on the piece, by whole millimetres; the design stays on its mark. */
 export function useRingDrag(): Grip & { ahead: Point } {
@@ -25,11 +43,9 @@ export function useRingDrag(): Grip & { ahead: Point } {
   const onDrag = (by: Point) => {
     if (!laid) return;
     start.current ??= negate(laid.designAt);
-    const inHoop = rotate(by, -laid.onPieceDeg);
-    const whole = (mm: number) => Math.round(mm) + 0;
-    const shift = { x: whole(start.current.x + inHoop.x), y: whole(start.current.y + inHoop.y) };
-    setInHand(shift);
-    following.soon({ hoopId: laid.verdict.hoop.id, turnDeg: laid.turnDeg, shift });
+    const set = hoopLaidBy(laid, start.current, by);
+    setInHand(set.shift);
+    following.soon(set);
   };
   const onDragEnd = () => {
     following.end();

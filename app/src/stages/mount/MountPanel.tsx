@@ -1,7 +1,8 @@
-import { formatLength, type SideHold, say } from '@zt/core';
+import { formatLength, type SideHold } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
+import { TickList } from '../../components/TickList';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
@@ -56,12 +57,7 @@ export function MountPanel() {
   const router = useRouter();
   const { mount } = plan;
   if (!mount) return null;
-  const checked = new Set(ticket.mount.checked);
-  const toggle = (id: string, on: boolean) =>
-    change({
-      stage: 'mount',
-      set: { checked: on ? [...checked, id] : ticket.mount.checked.filter((c) => c !== id) },
-    });
+  const { checked } = ticket.mount;
   return (
     <Stack gap={12}>
       <View>
@@ -71,25 +67,13 @@ export function MountPanel() {
       <Txt
         as="heading"
         level={2}
-      >{`Before the first stitch: ${mount.checklist.filter((c) => checked.has(c.id)).length} of ${mount.checklist.length}`}</Txt>
-      <View>
-        {mount.checklist.map((check) => (
-          <View key={check.id}>
-            <Tick
-              title={say(check.text, units)}
-              on={checked.has(check.id)}
-              onToggle={(on) => toggle(check.id, on)}
-            />
-            {check.caution ? (
-              <Stack indent>
-                <Txt as="small" tone="madder">
-                  {say(check.caution, units)}
-                </Txt>
-              </Stack>
-            ) : null}
-          </View>
-        ))}
-      </View>
+      >{`Before the first stitch: ${mount.checklist.filter((c) => checked.includes(c.id)).length} of ${mount.checklist.length}`}</Txt>
+      <TickList
+        items={mount.checklist}
+        done={checked}
+        onDone={(next) => change({ stage: 'mount', set: { checked: next } })}
+        units={units}
+      />
       <Txt as="small" tone="graphite">
         Where the machine’s manual says otherwise, follow the manual.
       </Txt>

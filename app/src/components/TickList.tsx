@@ -1,0 +1,41 @@
+import { type DisplayUnits, type Phrase, say } from '@zt/core';
+import { View } from 'react-native';
+import { Stack } from './ui/Stack';
+import { Tick } from './ui/Tick';
+import { Txt } from './ui/Txt';
+
+interface TickListProps {
+  items: readonly { id: string; text: Phrase; caution: Phrase | null }[];
+  /** The ids of those that are done. */
+  done: readonly string[];
+  onDone: (done: string[]) => void;
+  units: DisplayUnits;
+  /** The order matters: each bears its number. */
+  numbered?: boolean;
+}
+
+/** What is to be done and ticked off, each with its caution where the hazard is. */
+export function TickList({ items, done, onDone, units, numbered = false }: TickListProps) {
+  const toggle = (id: string, on: boolean) =>
+    onDone([...done.filter((other) => other !== id), ...(on ? [id] : [])]);
+  return (
+    <View role="list">
+      {items.map(({ id, text, caution }, i) => (
+        <View key={id} role="listitem">
+          <Tick
+            title={`${numbered ? `${i + 1}. ` : ''}${say(text, units)}`}
+            on={done.includes(id)}
+            onToggle={(on) => toggle(id, on)}
+          />
+          {caution ? (
+            <Stack indent>
+              <Txt as="small" tone="madder">
+                {say(caution, units)}
+              </Txt>
+            </Stack>
+          ) : null}
+        </View>
+      ))}
+    </View>
+  );
+}
