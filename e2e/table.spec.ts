@@ -220,6 +220,12 @@ plain(
       await page.goto('/first');
       await page.getByRole('button', { name: 'Take the usual kit' }).click();
       await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
+      // A second tap undoes the first: it is the very thing that was there.
+      const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
+      await flatBed.click();
+      await expect(flatBed).not.toBeChecked();
+      await flatBed.click();
+      await expect(flatBed).toBeChecked();
       await page.goto('/shelf');
       const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
       await machine.click();
@@ -261,4 +267,23 @@ test('what must be keyed in at the machine stands in sight, whatever the design 
       expect((box?.y ?? 9999) + (box?.height ?? 0)).toBeLessThan(foot?.y ?? 0);
     }
   }
+});
+
+test('a wide screen is a workbench: a board by what is next, a rail, and a sheet as wide as is wished', async ({
+  page,
+}, { project }) => {
+  test.skip(project.name !== 'wide', 'a phone has no room for it');
+  await page.goto('/');
+  const hooping = page.getByRole('region', { name: 'Hoop and mount' });
+  await expect(hooping.getByRole('heading', { name: /^Hoop and mount: \d+$/ })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible();
+  await page.goto('/ticket/demo-ticket-01/place');
+  const line = page.getByRole('separator', { name: 'Width of the sheet' });
+  const before = (await line.boundingBox())?.x ?? 0;
+  await line.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect.poll(async () => (await line.boundingBox())?.x ?? 0).toBeLessThan(before - 20);
+  await page.reload();
+  await expect.poll(async () => (await line.boundingBox())?.x ?? 0).toBeLessThan(before - 20);
 });

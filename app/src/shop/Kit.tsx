@@ -1,4 +1,4 @@
-import { HOOP_PRESETS, hoopOf } from '@zt/core';
+import { HOOP_PRESETS, hoopOf, type Shelf, type ShelfNoun } from '@zt/core';
 import {
   MACHINE_SORTS,
   machineOfSort,
@@ -7,14 +7,14 @@ import {
   type UsualRoll,
   usualKit,
 } from '@zt/core/catalogue/usualKit';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Pressable } from 'react-native';
 import Svg, { Circle, Ellipse, Path, Rect } from 'react-native-svg';
 import { v7 as newId } from 'uuid';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
 import { Txt } from '../components/ui/Txt';
-import { changeShelf, putItem, takeOffShelf } from '../store/shopActs';
+import { changeShelf, putBackOnShelf, putItem, takeOffShelf } from '../store/shopActs';
 import { useAppDispatch } from '../store/store';
 import { type Palette, usePalette } from '../theme/palette';
 import { useShop } from './useShop';
@@ -55,6 +55,23 @@ function ToHave({ name, on, onToggle, width, children }: PictureProps) {
   );
 }
 
+/**
+ * Puts something on the shelf, or takes it off. What was taken off here is put back as it was, with all that had been
+ * measured of it: a second tap undoes the first.
+ */
+function usePutOn<N extends ShelfNoun>(noun: N) {
+  const dispatch = useAppDispatch();
+  const taken = useRef(new Map<string, Shelf[N][number]>());
+  return (key: string, has: Shelf[N][number] | undefined, add: () => void) => {
+    const was = taken.current.get(key);
+    if (has) {
+      taken.current.set(key, has);
+      dispatch(takeOffShelf(noun, has.id));
+    } else if (was) dispatch(putBackOnShelf(noun, was));
+    else add();
+  };
+}
+
 const HOOP_SCALE = 0.26;
 const ROOM = 6;
 
@@ -62,6 +79,7 @@ const ROOM = 6;
 export function WhichHoops() {
   const { shelf } = useShop();
   const dispatch = useAppDispatch();
+  const putOn = usePutOn('hoops');
   const p = usePalette();
   return (
     <Row wrap role="group" aria-label="Hoops that came with it" align="end">
@@ -72,25 +90,23 @@ export function WhichHoops() {
         );
         const made = hoopOf(preset, 'picture-of-a-hoop', []);
         const [w, h] = [made.ringWidthMm * HOOP_SCALE, made.ringHeightMm * HOOP_SCALE];
-        const toggle = () =>
-          has
-            ? dispatch(takeOffShelf('hoops', has.id))
-            : dispatch(
-                putItem(
-                  'hoops',
-                  hoopOf(
-                    preset,
-                    newId(),
-                    shelf.machines.map(({ id }) => id),
-                  ),
-                ),
-              );
+        const add = () =>
+          dispatch(
+            putItem(
+              'hoops',
+              hoopOf(
+                preset,
+                newId(),
+                shelf.machines.map(({ id }) => id),
+              ),
+            ),
+          );
         return (
           <ToHave
             key={made.name}
             name={made.name}
             on={has !== undefined}
-            onToggle={toggle}
+            onToggle={() => putOn(made.name, has, add)}
             width={Math.max(96, w + 3 * ROOM)}
           >
             <Svg width={w + ROOM} height={h + ROOM} aria-hidden>
@@ -170,6 +186,7 @@ function MachinePicture({ bed, needles, p }: { bed: string; needles: number; p: 
 export function WhichMachine() {
   const { shelf } = useShop();
   const dispatch = useAppDispatch();
+  const putOn = usePutOn('machines');
   const p = usePalette();
   return (
     <Row wrap role="group" aria-label="Your machine">
@@ -197,7 +214,7 @@ export function WhichMachine() {
             key={sort.id}
             name={name}
             on={has !== undefined}
-            onToggle={() => (has ? dispatch(takeOffShelf('machines', has.id)) : add())}
+            onToggle={() => putOn(sort.id, has, add)}
             width={112}
           >
             <MachinePicture bed={traits.bed} needles={traits.needles} p={p} />
@@ -214,6 +231,7 @@ const nameOfRoll = (type: UsualRoll): string => rollOf(type, 'picture-of-a-roll'
 export function WhichRolls() {
   const { shelf } = useShop();
   const dispatch = useAppDispatch();
+  const putOn = usePutOn('materials');
   const p = usePalette();
   return (
     <Row wrap role="group" aria-label="Rolls on the shelf">
@@ -224,11 +242,7 @@ export function WhichRolls() {
             key={type}
             name={nameOfRoll(type)}
             on={has !== undefined}
-            onToggle={() =>
-              has
-                ? dispatch(takeOffShelf('materials', has.id))
-                : dispatch(putItem('materials', rollOf(type, newId())))
-            }
+            onToggle={() => putOn(type, has, () => dispatch(putItem('materials', rollOf(type, newId()))))}
             width={112}
           >
             <Svg width={72} height={40} aria-hidden>

@@ -1,4 +1,4 @@
-import { bareUnitOf, type DisplayUnits, parseLength } from '@zt/core';
+import { bareUnitOf, type DisplayUnits, MM_PER_INCH, parseLength } from '@zt/core';
 import { fractionsOf, keyed, type TapeKey } from '@zt/core/base/units/keypad';
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -71,7 +71,7 @@ const ABOUT_MM = 60;
 /** The tape where it is read: its marks, and a pointer at the length. */
 function TapeAt({ mm, units, width }: { mm: number; units: DisplayUnits; width: number }) {
   const p = usePalette();
-  const step = units.system === 'in' ? 25.4 / 8 : 5;
+  const step = units.system === 'in' ? MM_PER_INCH / 8 : 5;
   const long = units.system === 'in' ? 8 : 10;
   const scale = width / ABOUT_MM;
   const first = Math.ceil((mm - ABOUT_MM / 2) / step);

@@ -113,6 +113,7 @@ export function NewTicketScreen() {
   const dispatch = useAppDispatch();
   const { shelf, rules } = useShop();
   const [sought, setSought] = useState('');
+  const [unreached, setUnreached] = useState(false);
   const plans = useMemo(
     () =>
       PIECE_KIND_IDS.map((id) => ({
@@ -131,6 +132,7 @@ export function NewTicketScreen() {
     const { data } = await dispatch(logbookApi.endpoints.entry.initiate(entryId));
     // Measured, placed and hooped as then: the first thing to do is to mark it.
     if (data) begin(again(data.ticket, newId()), 'place');
+    else setUnreached(true);
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
@@ -147,6 +149,11 @@ export function NewTicketScreen() {
       />
       {found.length === 0 ? (
         <Txt>{`Nothing here is called “${sought}”. A flat panel takes any cloth that is cut afterwards.`}</Txt>
+      ) : null}
+      {unreached ? (
+        <Txt tone="madder" live>
+          The shop’s computer does not answer, and this entry is not kept here. Choose what it is below.
+        </Txt>
       ) : null}
       {sought === '' ? <Again onAgain={(id) => void startAgain(id)} /> : null}
       {PIECE_FAMILIES.map((family) => {

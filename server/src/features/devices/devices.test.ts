@@ -169,6 +169,12 @@ it('one that asks without end is told to wait, and the others have their turn', 
   expect((await asking(calm.cookie, 1))[0]?.status).toBe(200);
   const long = await asking(calm.cookie, RATES.long.points + 1, '/api/backups');
   expect(long.at(-1)?.status).toBe(429);
+  // What is worked out for a run of the practice machine is long work too.
+  const busy = await paired('owner', 'busy phone');
+  const laid = [];
+  for (let i = 0; i <= RATES.long.points; i += 1)
+    laid.push(await ask('/api/practice', { method: 'PUT', body: {}, cookie: shown(busy.cookie) }));
+  expect(laid.map(({ status }) => status)).toEqual([...Array(RATES.long.points).fill(400), 429]);
   from = '192.168.7.21';
   const unknown = await asking('', RATES.unpaired.points + 1);
   expect(unknown.map(({ status }) => status)).toEqual([...Array(RATES.unpaired.points).fill(200), 429]);
