@@ -40,7 +40,7 @@ export function DeckEnd({ stage }: { stage: Stage }) {
     );
   const well = () => {
     dispatch(logPiece(ticket));
-    announce('It is in the logbook.');
+    announce('On its way into the logbook.');
     open('log');
   };
   return (

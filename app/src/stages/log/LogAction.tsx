@@ -72,7 +72,7 @@ export function LogAction() {
         disabled={why !== null}
         onPress={() => {
           dispatch(logPiece(ticket));
-          announce('It is in the logbook.');
+          announce('On its way into the logbook.');
         }}
       />
     </>
