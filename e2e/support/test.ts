@@ -52,13 +52,18 @@ export async function expectAccessible(page: Page): Promise<void> {
   expect(seen).toEqual([]);
 }
 
-/** The page does not scroll sideways, and nothing is cut off at the side of what scrolls up and down in it. */
+/** The page, as it comes to rest, does not scroll sideways, and nothing is cut off at the side of what scrolls up and down in it. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
-  const over = await page.evaluate(() => [
-    document.documentElement.scrollWidth - window.innerWidth,
-    ...Array.from(document.querySelectorAll('*'))
-      .filter((e) => /auto|scroll/.test(getComputedStyle(e).overflowY) && e.scrollHeight > e.clientHeight + 1)
-      .map((e) => e.scrollWidth - e.clientWidth - 1),
-  ]);
-  expect(Math.max(...over)).toBeLessThanOrEqual(0);
+  const over = () =>
+    page.evaluate(() =>
+      Math.max(
+        document.documentElement.scrollWidth - window.innerWidth,
+        ...Array.from(document.querySelectorAll('*'))
+          .filter(
+            (e) => /auto|scroll/.test(getComputedStyle(e).overflowY) && e.scrollHeight > e.clientHeight + 1,
+          )
+          .map((e) => e.scrollWidth - e.clientWidth - 1),
+      ),
+    );
+  await expect.poll(over).toBeLessThanOrEqual(0);
 }

@@ -95,8 +95,8 @@ function TapeAt({ mm, units, width }: { mm: number; units: DisplayUnits; width: 
 function Pad({ inHand }: { inHand: InHand }) {
   const p = usePalette();
   const [width, setWidth] = useState(0);
-  const { label, text, why, units, onText, onDone, onLetters } = inHand;
-  const press = (key: TapeKey) => () => onText(keyed(text, key, units));
+  const { label, text, why, units, onKey, onDone, onLetters } = inHand;
+  const press = (key: TapeKey) => () => onKey((now) => keyed(now, key, units));
   const read = parseLength(text, bareUnitOf(units));
   const fractions = fractionsOf(units);
   const digit = (d: string) => <Key key={d} title={d} onPress={press({ digit: d })} />;
@@ -168,7 +168,7 @@ function Pad({ inHand }: { inHand: InHand }) {
           <Row gap={6}>
             <Key title="." label="Point" onPress={press('point')} />
             {digit('0')}
-            <Key title="last" label="Same as last" onPress={() => onText(last || text)} />
+            <Key title="last" label="Same as last" onPress={() => onKey((now) => last || now)} />
             <Key title="Take" label="Take this length" main onPress={done} />
           </Row>
           <Row gap={6}>

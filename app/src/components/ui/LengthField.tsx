@@ -31,23 +31,30 @@ function useTapeKeypad(label: string, { line, reading }: Draft) {
   const input = useRef<TextInput>(null);
   /** Touched: then the keypad takes the place of the device's own keys, which stay for all others. */
   const [isByTouch, setIsByTouch] = useState(false);
+  /** Only then the keypad comes: the finger would be lifted from a key of it. */
+  const [isLifted, setIsLifted] = useState(false);
   const [isFocused, setIsFocused] = useState(false);
   const { value, onText, error } = line;
-  const latest = useRef(onText);
-  latest.current = onText;
-  const isLent = isByTouch && isFocused;
+  const text = reading === null ? '' : value;
+  // Two keys may come before what the first one changed is drawn.
+  const now = useRef({ text, onText });
+  now.current = { text, onText };
+  const isLent = isByTouch && isLifted && isFocused;
   useEffect(() => {
     if (!isLent) return;
     lend({
       label,
-      text: reading === null ? '' : value,
+      text,
       why: error ?? null,
       units,
-      onText: (text) => latest.current(text),
+      onKey: (changed) => {
+        now.current.text = changed(now.current.text);
+        now.current.onText(now.current.text);
+      },
       onDone: () => input.current?.blur(),
       onLetters: () => setIsByTouch(false),
     });
-  }, [isLent, lend, label, value, error, units, reading]);
+  }, [isLent, lend, label, text, error, units]);
   useEffect(() => {
     if (isLent) return () => lend(null);
     return undefined;
@@ -55,7 +62,11 @@ function useTapeKeypad(label: string, { line, reading }: Draft) {
   return {
     isByTouch,
     inputRef: input,
-    onTouch: () => setIsByTouch(!low),
+    onTouch: () => {
+      setIsByTouch(!low);
+      if (!isByTouch) setIsLifted(false);
+    },
+    onLift: () => setIsLifted(true),
     onFocused: (focused: boolean) => {
       setIsFocused(focused);
       if (!focused) setIsByTouch(false);

@@ -23,6 +23,8 @@ export interface TextFieldProps {
   keyboard?: 'text' | 'decimal' | 'none';
   /** The line is being touched: before it has the focus. */
   onTouch?: () => void;
+  /** The finger that touched it is lifted. */
+  onLift?: () => void;
   onFocused?: (focused: boolean) => void;
   inputRef?: Ref<TextInput>;
   grow?: boolean;
@@ -47,6 +49,7 @@ export function TextField({
   keyboard = 'text',
   grow = false,
   onTouch,
+  onLift,
   onFocused,
   inputRef,
 }: TextFieldProps) {
@@ -55,11 +58,11 @@ export function TextField({
   const [focused, setFocused] = useState(false);
   const saidId = useId();
   const isSaid = Boolean(error || hint);
-  // By the keys of the tape keypad it is changed while it has the focus.
-  const byKeys = keyboard === 'none';
   useEffect(() => {
-    if (!focused || byKeys) setDraft(value);
-  }, [value, focused, byKeys]);
+    if (!focused) setDraft(value);
+  }, [value, focused]);
+  // By the keys of the tape keypad it is changed while it has the focus: whoever lends it keeps its draft.
+  const byKeys = keyboard === 'none';
   return (
     <View style={grow ? { flex: 1 } : undefined}>
       <Txt as="label" tone="graphite">
@@ -69,7 +72,7 @@ export function TextField({
         aria-label={label}
         aria-invalid={Boolean(error)}
         {...(isSaid ? { 'aria-describedby': saidId } : {})}
-        value={draft}
+        value={byKeys ? value : draft}
         onChangeText={(text) => {
           setDraft(text);
           onText(text);
@@ -78,6 +81,7 @@ export function TextField({
         onPointerDown={(event) => {
           if (event.nativeEvent.pointerType === 'touch') onTouch?.();
         }}
+        {...(onLift ? { onClick: onLift } : {})}
         onFocus={() => {
           setFocused(true);
           onFocused?.(true);

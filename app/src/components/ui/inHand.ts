@@ -8,7 +8,8 @@ export interface InHand {
   /** Why it cannot be taken as it stands; null where it can. */
   why: string | null;
   units: DisplayUnits;
-  onText: (text: string) => void;
+  /** Changes what stands there now, which may be more than is shown yet. */
+  onKey: (changed: (text: string) => string) => void;
   /** Takes it, and puts the keypad away. */
   onDone: () => void;
   /** The letters of the device's own keyboard in place of the keypad. */
