@@ -7,7 +7,9 @@ test('the bench shows each ticket, its stage and its worst finding, and finds on
   const rows = page.getByRole('link', { name: /: / });
   await expect(rows).toHaveCount(15);
   await expect(
-    page.getByRole('link', { name: 'Guest hand towel, Piece: Still to measure: hem to hem.' }),
+    page.getByRole('link', {
+      name: 'Guest hand towel, Piece: Still to measure: hem to far edge of the band.',
+    }),
   ).toBeVisible();
   await expect(
     page.getByRole('link', { name: /Allotment hand towel, Place: The design lies over the border band\./ }),

@@ -113,8 +113,8 @@ test('a reading is taken on its card, and a step is read aloud by the device’s
   const field = page.getByRole('textbox', { name: 'side to side' });
   await field.fill('27');
   await field.press('Enter');
-  await expect(page.getByRole('textbox', { name: 'hem to hem' })).toBeVisible();
-  await expect.poll(said).toMatch(/hem to hem/);
+  await expect(page.getByRole('textbox', { name: 'hem to far edge of the band' })).toBeVisible();
+  await expect.poll(said).toMatch(/hem to far edge/);
   await page.getByRole('button', { name: 'Stop reading aloud' }).click();
   await page.getByRole('button', { name: 'Stop here' }).click();
   await expect(page.getByRole('textbox', { name: 'side to side' })).toHaveValue('27 in');
@@ -151,15 +151,18 @@ test('a length that is touched is taken by the tape keypad; keys of a keyboard g
   await key('Take this length');
   await expect(pad).toHaveCount(0);
   await expect(field).toHaveValue('16 9/16 in');
-  await page.getByRole('button', { name: 'Next: hem to hem' }).tap();
-  await page.getByRole('textbox', { name: 'hem to hem' }).tap();
+  await page.getByRole('button', { name: 'Next: hem to far edge of the band' }).tap();
+  await page.getByRole('textbox', { name: 'hem to far edge of the band' }).tap();
   await key('Same as last');
   await key('Half of it');
   await expect(page.getByTestId('keypad-text')).toHaveText('8 9/32 in');
   // Whoever wants letters has them.
   await key('Letters instead');
   await expect(pad).toHaveCount(0);
-  await expect(page.getByRole('textbox', { name: 'hem to hem' })).toHaveAttribute('inputmode', 'text');
+  await expect(page.getByRole('textbox', { name: 'hem to far edge of the band' })).toHaveAttribute(
+    'inputmode',
+    'text',
+  );
 });
 
 plain(

@@ -30,9 +30,9 @@ export const selectTriedPlan = createSelector(
 /** How every stage stands on the tape. */
 export const selectStageStates = createSelector([selectTicket, selectPlan], stageStates);
 
-/** The first reading that was still to take; none when all were taken. */
-const firstToMeasure = ({ asked }: Plan['piece'], taken: Ticket['piece']['readings']): string | null =>
-  asked.find((r) => !r.optional && taken[r.id] === undefined)?.id ?? null;
+/** The first reading that was still to take for the marks; none when all were taken. */
+const firstToMeasure = ({ asked, later }: Plan['piece'], taken: Ticket['piece']['readings']): string | null =>
+  asked.find((r) => !r.optional && !later.includes(r) && taken[r.id] === undefined)?.id ?? null;
 
 /** The reading being taken: the one last chosen, else the first that was missing when these were asked for. */
 export const selectReading = createSelector(

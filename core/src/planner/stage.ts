@@ -37,7 +37,7 @@ import { planMount } from '../stages/mount/planMount';
 import { PIECE_KINDS } from '../stages/piece/kinds';
 import { planPiece } from '../stages/piece/planPiece';
 import type { UsualPlacement } from '../stages/piece/usualPlacement';
-import { centreOn, planPlace } from '../stages/place/planPlace';
+import { centreOn, chestSchoolOf, planPlace } from '../stages/place/planPlace';
 import { planStitch } from '../stages/stitch/planStitch';
 import type { Results } from './planned';
 
@@ -100,7 +100,15 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
     empty: (kind) => emptyPiece(kind, PIECE_KINDS[kind].usual),
     numbers: PIECE_NUMBERS,
     plan: ({ ticket, rules, shelf, placement }) =>
-      planPiece(ticket.piece, rules, { viewId: placement.view, fabrics: shelf.fabrics }),
+      planPiece(ticket.piece, rules, {
+        viewId: placement.view,
+        fabrics: shelf.fabrics,
+        unread: ticket.unread,
+        // A depth from another landmark asks for the whole piece.
+        markedBy: ticket.place.depth
+          ? null
+          : { by: placement.rule.by, school: chestSchoolOf(placement, ticket.place, rules) },
+      }),
   },
   design: {
     empty: () => EMPTY_DESIGN,

@@ -129,7 +129,7 @@ const TICKETS: DemoTicket[] = [
     customer: 'Lantern House guesthouse',
     dueIn: 4,
     at: 'piece',
-    piece: { readings: { width: 480, bandHeight: 45, bandTop: 70 } },
+    piece: { readings: { width: 480, bandHeight: 45 } },
     design: {
       name: 'LH, small',
       widthMm: 60,

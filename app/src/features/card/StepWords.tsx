@@ -1,4 +1,5 @@
 import { type Step, say } from '@zt/core';
+import { isRead, withRead } from '@zt/core/stages/piece/usual';
 import { View as NativeView } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
 import { LengthField } from '../../components/ui/LengthField';
@@ -13,15 +14,15 @@ function ReadingField({ id, name, onNext }: { id: string; name: string; onNext: 
   const ticket = useTicket('piece');
   const { change } = useTicketActs();
   const p = usePalette();
-  const { readings } = ticket.piece;
+  const { readings, assumed } = ticket.piece;
   return (
     <NativeView style={{ backgroundColor: p.panel, padding: 12, borderRadius: 6 }}>
       <LengthField
         large
         label={name}
         at={`piece.readings.${id}`}
-        mm={readings[id] ?? null}
-        onLength={(mm) => change({ stage: 'piece', set: { readings: { ...readings, [id]: mm } } })}
+        mm={isRead(ticket.piece, id) ? (readings[id] ?? null) : null}
+        onLength={(mm) => change({ stage: 'piece', set: withRead({ readings, assumed }, id, mm) })}
         onSubmit={onNext}
       />
     </NativeView>

@@ -15,8 +15,15 @@ export interface DeckInHand {
   back: () => void;
 }
 
+/** Until the ring closes, what was taken as usual is read first: the marks go by it. */
+const BEFORE_THE_RING: readonly Stage[] = ['place', 'hoop'];
+
 /** Where the hands begin at a stage: its first step that is not done, else the next of the job. */
-function beginning(steps: readonly Step[], slice: readonly Step[], ticket: Ticket): number {
+function beginning(steps: readonly Step[], slice: readonly Step[], ticket: Ticket, stage: Stage): number {
+  const isUsual = ({ phase, reading }: Step) =>
+    phase === 'measure' && reading !== null && ticket.piece.assumed.includes(reading);
+  const usual = BEFORE_THE_RING.includes(stage) ? steps.findIndex(isUsual) : -1;
+  if (usual >= 0) return usual;
   const first = steps.findIndex(({ id }) => id === slice[0]?.id);
   return nextToDo(steps, ticket, Math.max(0, first));
 }
@@ -32,7 +39,7 @@ export function useDeck(stage: Stage): DeckInHand {
   const { change } = useTicketActs();
   const steps = jobSteps(plan, rules);
   const [begun] = useState(() => {
-    const from = beginning(steps, deckOf(stage, plan, rules), ticket);
+    const from = beginning(steps, deckOf(stage, plan, rules), ticket, stage);
     return steps[from]?.id ?? null;
   });
   /** The step in the hand by its id; null at the end. */

@@ -11,6 +11,7 @@ import {
   type Ticket,
 } from '@zt/core';
 import { again } from '@zt/core/planner/again';
+import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
@@ -23,6 +24,7 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
+import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { useShop } from '../../shop/useShop';
@@ -107,12 +109,35 @@ function Again({ onAgain }: { onAgain: (entryId: string) => void }) {
   );
 }
 
+/** So many kinds stand first. */
+const MOST_MADE = 3;
+
+/** The kinds that this shop makes most, on its bench and in its logbook; none before it made something. */
+function useMade(): PieceKindId[] {
+  const bench = useBenchTickets();
+  const { data } = useLogbookInfiniteQuery({});
+  const made = [
+    ...bench.map(({ piece }) => piece.kind),
+    ...(data?.pages.flatMap(({ entries }) => entries.map(({ kind }) => kind)) ?? []),
+  ];
+  const counted = rollup(
+    made,
+    (all) => all.length,
+    (kind) => kind,
+  );
+  return [...counted]
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, MOST_MADE)
+    .map(([kind]) => kind);
+}
+
 /** What is it? The first question of a ticket: every kind, drawn, by family. */
 export function NewTicketScreen() {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { shelf, rules } = useShop();
   const [sought, setSought] = useState('');
+  const made = useMade();
   const [unreached, setUnreached] = useState(false);
   const plans = useMemo(
     () =>
@@ -135,6 +160,15 @@ export function NewTicketScreen() {
     else setUnreached(true);
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
+  // What is made most stands first, and once.
+  const first = sought === '' ? made.flatMap((id) => found.find((known) => known.id === id) ?? []) : [];
+  const groups = [
+    { title: 'What you make most', kinds: first },
+    ...PIECE_FAMILIES.map((family) => ({
+      title: family,
+      kinds: found.filter((known) => known.kind.family === family && !first.includes(known)),
+    })),
+  ];
   return (
     <Screen
       title="Start a piece"
@@ -156,12 +190,11 @@ export function NewTicketScreen() {
         </Txt>
       ) : null}
       {sought === '' ? <Again onAgain={(id) => void startAgain(id)} /> : null}
-      {PIECE_FAMILIES.map((family) => {
-        const kinds = found.filter(({ kind }) => kind.family === family);
-        return kinds.length === 0 ? null : (
-          <Stack key={family} gap={8}>
+      {groups.map(({ title, kinds }) =>
+        kinds.length === 0 ? null : (
+          <Stack key={title} gap={8}>
             <Txt as="heading" level={2}>
-              {family}
+              {title}
             </Txt>
             <Row wrap>
               {kinds.map(({ id, kind, plan }) => (
@@ -169,8 +202,8 @@ export function NewTicketScreen() {
               ))}
             </Row>
           </Stack>
-        );
-      })}
+        ),
+      )}
     </Screen>
   );
 }

@@ -21,6 +21,7 @@ export function BlankFields() {
         fabricChanges: blank.fabricChanges,
         colour: blank.colour,
         readings: blank.readings,
+        assumed: [],
       },
     });
   return (

@@ -38,7 +38,13 @@ export function PieceDrawing() {
   const current = piece.asked.find((r) => r.id === at) ?? null;
   const viewId = current ? faceIdOf(current) : piece.view.id;
   const face = faceOf(piece, viewId) ?? { view: piece.view, sketch: piece.sketch };
-  const readings = piece.asked.filter((r) => faceIdOf(r) === viewId && piece.readings[r.id] !== undefined);
+  const isTaken = ({ id }: Reading) => piece.readings[id] !== undefined && !piece.assumed.includes(id);
+  const readings = piece.asked.filter((r) => faceIdOf(r) === viewId && isTaken(r));
+  const inWords = (r: Reading) => {
+    const value = piece.readings[r.id];
+    if (value === undefined) return 'not measured';
+    return `${formatLength(value, units)}${isTaken(r) ? '' : ' as usual'}`;
+  };
   const figure = (id: string) => {
     const value = piece.readings[id];
     return value === undefined ? '?' : formatFigure(value, units);
@@ -49,7 +55,7 @@ export function PieceDrawing() {
     const text = current && reading !== current ? null : figure(reading.id);
     return from && to ? [{ reading, from, to, text }] : [];
   });
-  const description = `${piece.kind.name}, ${face.view.name.toLowerCase()}, drawn to scale. ${piece.asked.map((r) => `${r.name}: ${piece.readings[r.id] === undefined ? 'not measured' : formatLength(piece.readings[r.id] ?? 0, units)}`).join('; ')}.`;
+  const description = `${piece.kind.name}, ${face.view.name.toLowerCase()}, drawn to scale. ${piece.asked.map((r) => `${r.name}: ${inWords(r)}`).join('; ')}.`;
   return (
     <TicketSheet
       focus={boxOf(face.sketch.outline)}

@@ -1,4 +1,5 @@
 import { formatLength, type Reading } from '@zt/core';
+import { withRead } from '@zt/core/stages/piece/usual';
 import { useEffect, useRef } from 'react';
 import { Pressable, type View } from 'react-native';
 import { Callout } from '../../components/ui/Callout';
@@ -18,14 +19,15 @@ const QUIET = ['reading-missing'];
 function useReading(reading: Reading) {
   const ticket = useTicket('piece', 'unread');
   const { change } = useTicketActs();
-  const { readings } = ticket.piece;
+  const { readings, assumed } = ticket.piece;
   const at = `piece.readings.${reading.id}`;
   return {
     at,
     mm: readings[reading.id] ?? null,
+    isUsual: assumed.includes(reading.id),
     unread: ticket.unread[at],
     onLength: (mm: number) =>
-      change({ stage: 'piece', set: { readings: { ...readings, [reading.id]: mm } } }),
+      change({ stage: 'piece', set: withRead({ readings, assumed }, reading.id, mm) }),
   };
 }
 
@@ -43,13 +45,18 @@ interface ReadingRowProps {
 /** One reading of the tape: a line once taken, the whole step while it is being taken. */
 export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen, onNext }: ReadingRowProps) {
   const units = useUnits();
-  const { at, mm, unread, onLength } = useReading(reading);
+  const { at, mm, isUsual, unread, onLength } = useReading(reading);
   const card = useRef<View>(null);
   useEffect(() => {
     if (open) (card.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'nearest' });
   }, [open]);
   const shown =
-    unread ?? (mm === null ? (reading.optional ? 'left out' : 'to measure') : formatLength(mm, units));
+    unread ??
+    (mm === null
+      ? reading.optional
+        ? 'left out'
+        : 'to measure'
+      : `${formatLength(mm, units)}${isUsual ? ' as usual' : ''}`);
   if (!open)
     return (
       <Ruled dashed>
@@ -67,8 +74,8 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
           </Stack>
           <Txt
             as="figure"
-            tone={unread === undefined ? (mm === null ? 'graphite' : 'ink') : 'madder'}
-            style={mm === null ? { fontSize: 16 } : {}}
+            tone={unread === undefined ? (mm === null || isUsual ? 'graphite' : 'ink') : 'madder'}
+            style={mm === null || isUsual ? { fontSize: 16 } : {}}
           >
             {shown}
           </Txt>
@@ -89,6 +96,9 @@ export function ReadingRow({ reading, number, open, takesKeys, nextName, onOpen,
         onSubmit={onNext}
       />
       <FieldFindings field={reading.id} except={QUIET} />
+      {isUsual && mm !== null ? (
+        <Press title={`It reads ${formatLength(mm, units)} here too`} onPress={() => onLength(mm)} />
+      ) : null}
       {nextName ? <Press kind="main" title={`Next: ${nextName}`} onPress={onNext} /> : null}
     </Callout>
   );

@@ -81,6 +81,8 @@ export const PieceInputSchema = z.object({
   colour: HexSchema,
   /** Lengths in mm by reading id; a missing key is a reading not taken. */
   readings: ReadingsSchema,
+  /** Readings by id that were taken as usual for a size, and not read on this piece. */
+  assumed: z.array(z.string().min(1).max(60)).max(100).default([]),
   /** Left and right edges as they face you, at up to three heights. */
   evenness: z.array(EvennessSchema).max(3),
   /** Going down the piece; null where it was not read. */
@@ -114,6 +116,7 @@ export const emptyPiece = (
   ...usual,
   fabricChanges: {},
   readings: {},
+  assumed: [],
   evenness: [],
   grain: null,
   quantity: 1,

@@ -5,6 +5,7 @@ import type { Given } from '../stage';
 import { unreadFindings } from '../unreadFindings';
 import { faintThreads } from './faintThreads';
 import { offeredFindings } from './offered';
+import { ringByUsual } from './ringByUsual';
 import { stackFindings } from './stackThickness';
 
 /** What needs more than one stage to be seen. */
@@ -14,6 +15,7 @@ const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] =
   ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
   ({ rules }, { piece, hoop, layers }) =>
     hoop && layers ? stackFindings(hoop, { fabric: piece.fabric, layers }, rules) : [],
+  (_, { piece, hoop }) => (hoop?.laid ? ringByUsual(piece) : []),
   ({ ticket }, results) => changedSince(ticket, results),
 ];
 

@@ -1,7 +1,8 @@
 import { leanDegOf } from '../../base/geometry/fitLine';
-import { deg, mm, phrase } from '../../base/units/phrase';
+import { deg, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { FABRICS } from '../../catalogue/fabrics';
 import { schoolReason } from '../../catalogue/schools';
+import type { Unread } from '../../model/fields/unread';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { PieceKindId } from '../../model/pieceKindIds';
@@ -14,6 +15,7 @@ import { PIECE_KINDS } from './kinds';
 import type { Reading, Readings } from './readings';
 import { sewingLength } from './sewing';
 import { type Strip, withStrip } from './strip';
+import { canWait, type MarkedBy, standIns } from './usual';
 
 export interface PiecePlan {
   kindId: PieceKindId;
@@ -22,8 +24,12 @@ export interface PiecePlan {
   view: PieceView;
   /** What every face is drawn from: usual lengths stand in where a reading is missing or cannot be right. */
   drawnFrom: Readings;
-  /** The readings asked for with this face, in the order the tape is used. */
+  /** The readings asked for with this face: what the marks ask for first, in the order the tape is used. */
   asked: Reading[];
+  /** Of these, what can wait until the ring closes. */
+  later: readonly Reading[];
+  /** Readings that were not taken on this piece, by id: usual lengths stand in for them. */
+  assumed: readonly string[];
   fabric: Fabric;
   colour: string;
   /** Half widths read at up to three heights. */
@@ -139,8 +145,8 @@ function centreReason(line: CentreLine, input: PieceInput): Reason {
 }
 
 /** What is wrong with the readings. Two that disagree are questioned as soon as both are taken. */
-function readingFindings(kind: PieceKind, view: PieceView, input: PieceInput): Finding[] {
-  const findings = kind.readings.flatMap((r) => checkReading(r, input, isAsked(r, view)) ?? []);
+function readingFindings(kind: PieceKind, asked: readonly Reading[], input: PieceInput): Finding[] {
+  const findings = kind.readings.flatMap((r) => checkReading(r, input, asked.includes(r)) ?? []);
   const taken = (id: string) => input.readings[id] !== undefined && !findings.some((f) => f.field === id);
   const filled = { ...sketchReadings(kind, { ...input, readings: {} }), ...input.readings };
   for (const c of kind.contradictions(filled)) {
@@ -154,6 +160,71 @@ function readingFindings(kind: PieceKind, view: PieceView, input: PieceInput): F
     );
   }
   return findings;
+}
+
+/** The readings asked for, and what is worked with: usual lengths stand in for those that wait. */
+function readingsFor(
+  kind: PieceKind,
+  view: PieceView,
+  input: PieceInput,
+  { markedBy = null, unread = {} }: { markedBy?: MarkedBy | null; unread?: Unread },
+) {
+  const ofFace = kind.readings.filter((r) => isAsked(r, view));
+  const waits = (r: Reading) => markedBy !== null && !r.optional && canWait(r, markedBy);
+  const asked = [...ofFace.filter((r) => !waits(r)), ...ofFace.filter(waits)];
+  const later = asked.filter(waits);
+  // What was typed there and could not be read is no reading that waits.
+  const isOpen = ({ id }: Reading) =>
+    input.readings[id] === undefined && unread[`piece.readings.${id}`] === undefined;
+  const open = later.filter(isOpen);
+  const isBegun = asked.some((r) => !r.optional && !waits(r) && input.readings[r.id] !== undefined);
+  const taken = { ...input.readings, ...(isBegun ? standIns(kind, input.readings, open) : {}) };
+  // Where a usual length cannot be right beside what was read, it is asked for at once.
+  const fits = isBegun && kind.contradictions({ ...sketchReadings(kind, input), ...taken }).length === 0;
+  return fits
+    ? { asked, later, taken, stoodIn: open.map(({ id }) => id) }
+    : { asked, later, taken: input.readings, stoodIn: [] };
+}
+
+/** Lengths with their names, for a sentence. */
+const listed = (kind: PieceKind, ids: readonly string[], readings: Readings): Phrase =>
+  ids.flatMap((id, i) => [
+    i === 0 ? '' : ', ',
+    `${kind.readings.find((r) => r.id === id)?.name ?? id} `,
+    mm(readings[id] ?? 0),
+  ]);
+
+/** What is worked with and was not read on this piece. */
+function assumedFindings(
+  kind: PieceKind,
+  input: PieceInput,
+  { taken, stoodIn }: { taken: Readings; stoodIn: readonly string[] },
+): Finding[] {
+  const usual = input.assumed.filter((id) => input.readings[id] !== undefined);
+  return [
+    ...(usual.length > 0
+      ? [
+          finding(
+            'piece',
+            'readings-as-usual',
+            'warn',
+            phrase`Taken as usual, not read on this piece: ${listed(kind, usual, taken)}. Blanks of one size differ: lay the tape on it before you mark.`,
+            { field: 'assumed' },
+          ),
+        ]
+      : []),
+    ...(stoodIn.length > 0
+      ? [
+          finding(
+            'piece',
+            'readings-later',
+            'note',
+            phrase`Still to read before the ring closes: ${listed(kind, stoodIn, taken)} as is usual at this size. The marks do without.`,
+            { field: 'later' },
+          ),
+        ]
+      : []),
+  ];
 }
 
 /** A face of the piece as it lies on the table, to scale, for the eye. */
@@ -179,33 +250,47 @@ function stripOf(kind: PieceKind, { stripEdge, sewing }: PieceInput): Strip | nu
 export function planPiece(
   input: PieceInput,
   rules: HouseRules,
-  options: { viewId?: string; fabrics?: readonly Fabric[] } = {},
+  options: {
+    viewId?: string;
+    markedBy?: MarkedBy | null;
+    fabrics?: readonly Fabric[];
+    unread?: Unread;
+  } = {},
 ): PiecePlan {
   const kind = PIECE_KINDS[input.kind];
   const view = kind.views.find((v) => v.id === options.viewId) ?? kind.views[0];
-  const findings = readingFindings(kind, view, input);
+  const { asked, later, taken, stoodIn } = readingsFor(kind, view, input, options);
+  const findings = readingFindings(
+    kind,
+    asked.filter(({ id }) => !stoodIn.includes(id)),
+    input,
+  );
   const stripped = (outline: PieceOutline) => {
     const strip = stripOf(kind, input);
     return strip ? withStrip(outline, strip) : outline;
   };
-  const geometry = findings.length === 0 ? stripped(view.outlineOf(input.readings)) : null;
-  const readings = sketchReadings(kind, input);
+  const geometry = findings.length === 0 ? stripped(view.outlineOf(taken)) : null;
+  const assumed = [...stoodIn, ...input.assumed.filter((id) => input.readings[id] !== undefined)];
+  const readings = sketchReadings(kind, { ...input, readings: taken });
   const sketch = geometry ?? stripped(view.outlineOf(readings));
   const centreLine = fitCentreLine(view, input, rules);
   if (centreLine.uneven) findings.push(unevenFinding(kind, centreLine));
+  if (geometry) findings.push(...assumedFindings(kind, input, { taken, stoodIn }));
   const fabric = fabricOf(input, options.fabrics);
   return {
     kindId: input.kind,
     kind,
     view,
     drawnFrom: readings,
-    asked: kind.readings.filter((r) => isAsked(r, view)),
+    asked,
+    later,
+    assumed,
     fabric,
     colour: input.colour,
     evenness: input.evenness,
     pieces: pieceCount(input),
     opened: input.opened,
-    readings: input.readings,
+    readings: taken,
     geometry,
     sketch,
     centreLine,

@@ -1,3 +1,5 @@
+import type { SpotRule } from './usualPlacement';
+
 /** Lengths in mm by reading id. */
 export type Readings = Readonly<Record<string, number>>;
 
@@ -18,4 +20,8 @@ export interface Reading {
   needed?: readonly string[];
   /** Improves the drawing; the plan can do without it. */
   optional?: true;
+  /** Rules whose marks do without it: it can be taken later, before the ring closes. */
+  waits?: readonly SpotRule['by'][];
+  /** It says where the armhole lies, which one school for chests goes by. */
+  byArmhole?: true;
 }

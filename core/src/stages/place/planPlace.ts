@@ -169,9 +169,16 @@ function atAskedDepth(
   };
 }
 
+/** The school by which a chest is placed: the ticket's, the shop's own place's, the shop's. */
+export const chestSchoolOf = (
+  { moved }: UsualPlacement,
+  { school }: Pick<PlaceInput, 'school'>,
+  rules: HouseRules,
+): ChestSchool => school ?? moved?.school ?? schoolFor(rules, 'chest');
+
 /** Where rule and maker put it, before anything is said about it. */
 function lay({ placement, input, piece, facts, rules }: Laying) {
-  const school = input.school ?? placement.moved?.school ?? schoolFor(rules, 'chest');
+  const school = chestSchoolOf(placement, input, rules);
   const line = piece.centreLine.used;
   const own = ownMove(placement, faceWidthOf(piece.view, piece.geometry));
   const extra = input.turnDeg + own.turnDeg + leanDegOf(line);

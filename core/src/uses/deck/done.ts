@@ -1,6 +1,7 @@
 import type { Phrase, Quantity } from '../../base/units/phrase';
 import type { Stage } from '../../model/stages';
 import type { Change, Ticket } from '../../model/ticket';
+import { isRead } from '../../stages/piece/usual';
 import type { Phase, Step } from './step';
 
 /** The stage at which each phase is decided. */
@@ -9,6 +10,7 @@ export const STAGE_OF: Record<Phase, Stage> = {
   prepare: 'place',
   mark: 'place',
   transfer: 'place',
+  'measure the rest': 'piece',
   cut: 'layers',
   bond: 'layers',
   hoop: 'hoop',
@@ -42,6 +44,7 @@ const KEPT_AT: Partial<Record<Phase, 'place' | 'hoop'>> = {
   prepare: 'place',
   mark: 'place',
   transfer: 'place',
+  'measure the rest': 'place',
   cut: 'hoop',
   bond: 'hoop',
   hoop: 'hoop',
@@ -53,7 +56,7 @@ export function isDone(step: Step, ticket: Ticket): boolean {
   if (phase === 'check') return ticket.mount.checked.includes(ownName(step));
   if (phase === 'finish') return ticket.finish.done.includes(ownName(step));
   if (phase === 'stitch') return ticket.stitch.stopsDone > stopOf(step);
-  if (reading !== null && ticket.piece.readings[reading] !== undefined) return true;
+  if (reading !== null && isRead(ticket.piece, reading)) return true;
   const at = KEPT_AT[phase];
   return at !== undefined && ticket[at].done.includes(tickOf(step));
 }

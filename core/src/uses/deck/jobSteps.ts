@@ -8,19 +8,23 @@ import { bondSteps, cutSteps } from './cutAndBond';
 import { ringSteps } from './ring';
 import { type Phase, type Step, stepOf } from './step';
 
-function measureSteps({ piece }: Plan): Step[] {
-  return piece.asked.map((reading) => {
-    const face = faceOf(piece, reading.on ?? piece.kind.views[0].id);
-    const [from, to] = [face?.sketch.landmarks[reading.from], face?.sketch.landmarks[reading.to]];
-    const value = piece.readings[reading.id];
-    return stepOf('measure', `measure ${reading.id}`, phrase`${reading.how}`, {
-      figure: value === undefined ? null : mm(value),
-      hint: phrase`${reading.name}`,
-      reading: reading.id,
-      tape: from && to ? { from, to } : null,
-      face: face?.view.id ?? null,
+/** Readings to take: those that the marks ask for, or those that can wait until the ring closes. */
+function measureSteps({ piece }: Plan, phase: 'measure' | 'measure the rest'): Step[] {
+  const { asked, later, assumed } = piece;
+  return asked
+    .filter((reading) => later.includes(reading) === (phase === 'measure the rest'))
+    .map((reading) => {
+      const face = faceOf(piece, reading.on ?? piece.kind.views[0].id);
+      const [from, to] = [face?.sketch.landmarks[reading.from], face?.sketch.landmarks[reading.to]];
+      const value = assumed.includes(reading.id) ? undefined : piece.readings[reading.id];
+      return stepOf(phase, `measure ${reading.id}`, phrase`${reading.how}`, {
+        figure: value === undefined ? null : mm(value),
+        hint: phrase`${reading.name}`,
+        reading: reading.id,
+        tape: from && to ? { from, to } : null,
+        face: face?.view.id ?? null,
+      });
     });
-  });
 }
 
 /** Preparing the cloth, its marks, and their way to the wrong side. */
@@ -89,12 +93,13 @@ const finishSteps = ({ finish }: Plan): Step[] =>
   (finish?.steps ?? []).map(({ id, text, caution }) => stepOf('finish', `finish ${id}`, text, { caution }));
 
 /**
- * The whole job as one ordered list: measure, prepare, mark, transfer, cut, bond, hoop, check, stitch, finish.
+ * The whole job as one ordered list: measure, prepare, mark, transfer, measure what could wait, cut, bond, hoop, check, stitch, finish.
  * What waits for an earlier stage is left out.
  */
 export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
-  ...measureSteps(plan),
+  ...measureSteps(plan, 'measure'),
   ...markSteps(plan),
+  ...(plan.place ? measureSteps(plan, 'measure the rest') : []),
   ...cutSteps(plan, rules),
   ...bondSteps(plan),
   ...needleSteps(plan),
@@ -108,7 +113,7 @@ export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
 const SLICES: Partial<Record<Stage, readonly Phase[]>> = {
   piece: ['measure'],
   place: ['prepare', 'mark', 'transfer'],
-  hoop: ['cut', 'bond', 'hoop'],
+  hoop: ['measure the rest', 'cut', 'bond', 'hoop'],
   layers: ['cut', 'bond'],
   mount: ['check'],
   stitch: ['stitch'],

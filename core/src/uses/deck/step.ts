@@ -7,6 +7,7 @@ export const PHASES = [
   'prepare',
   'mark',
   'transfer',
+  'measure the rest',
   'cut',
   'bond',
   'hoop',

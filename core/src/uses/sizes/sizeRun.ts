@@ -83,7 +83,7 @@ function readingsOut(
   const mostOut = numberFor(rules, PLACE_NUMBERS.sizeReadingOutPercent) / 100;
   const pointOf = ({ plan: { piece } }: SizeRow, id: string) => {
     const [y, x] = [piece.readings[id], piece.readings[widthId]];
-    return y !== undefined && x !== undefined ? { x, y } : null;
+    return y !== undefined && x !== undefined && !piece.assumed.includes(id) ? { x, y } : null;
   };
   return row.plan.piece.kind.readings.flatMap(({ id, name }) => {
     const points = rows.flatMap((r) => pointOf(r, id) ?? []);

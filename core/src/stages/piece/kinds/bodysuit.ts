@@ -2,7 +2,7 @@ import type { PieceKind, PieceOutline, PieceView } from '../geometry';
 import type { Reading, Readings } from '../readings';
 import { closedByMirror, contradictionsOf, curve, strip } from './shapes';
 import { frontOf, type TopCut, topOutline } from './top';
-import { CHEST_WIDTH } from './topReadings';
+import { CHEST_WIDTH, TOP_RULES } from './topReadings';
 
 const CUT: TopCut = { sleeve: 'short', hem: { name: 'crotch fastening', mm: 30 }, collar: 'rib' };
 const SHOULDER_OF_CHEST = 0.24;
@@ -19,6 +19,7 @@ const READINGS: readonly Reading[] = [
     typicalMm: 330,
     from: 'collarSeam',
     to: 'hem',
+    waits: TOP_RULES,
   },
 ];
 const NAMES = Object.fromEntries(READINGS.map((r) => [r.id, r.name]));

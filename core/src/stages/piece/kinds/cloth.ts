@@ -34,6 +34,7 @@ export const lengthReading = (typicalMm: number, mostMm: number): Reading => ({
   typicalMm,
   from: 'hem',
   to: 'farHem',
+  waits: ['above-band', 'above-hem'],
 });
 export const hemReading = (typicalMm: number, name = 'hem, depth'): Reading => ({
   id: 'hemDepth',

@@ -3,7 +3,7 @@ import type { Reading, Readings } from '../readings';
 import { contradictionsOf, level, seam } from './shapes';
 import { backNeckAbove, backOf, frontOf, type TopCut, topOutline } from './top';
 import { CHEST_PLACEMENTS } from './topPlacements';
-import { CHEST_WIDTH } from './topReadings';
+import { CHEST_WIDTH, TOP_RULES } from './topReadings';
 
 const ARMHOLE_OF_CHEST = 0.45;
 const NECK_HALF_OF_CHEST = 0.1675;
@@ -19,6 +19,8 @@ const READINGS: readonly Reading[] = [
     from: 'shoulderLeft',
     to: 'shoulderRight',
     on: 'back',
+    waits: TOP_RULES,
+    byArmhole: true,
   },
   { ...CHEST_WIDTH, typicalMm: 580, on: 'back' },
   {
@@ -31,6 +33,7 @@ const READINGS: readonly Reading[] = [
     from: 'collarSeam',
     to: 'hem',
     on: 'back',
+    waits: TOP_RULES,
   },
   {
     id: 'yokeDepth',

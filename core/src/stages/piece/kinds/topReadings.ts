@@ -1,4 +1,15 @@
 import type { Reading, Readings } from '../readings';
+import type { SpotRule } from '../usualPlacement';
+
+/** The rules of tops read down from the collar, up from a hem: how long the piece is comes later. */
+export const TOP_RULES: readonly SpotRule['by'][] = [
+  'side-chest',
+  'centre-chest',
+  'top-below',
+  'jacket-back',
+  'sleeve',
+  'hem-corner',
+];
 
 /** What the tape reads on tops, and the names of the readings. */
 export const CHEST_WIDTH: Reading = {
@@ -22,6 +33,7 @@ export const TOP_READINGS: readonly Reading[] = [
     typicalMm: 620,
     from: 'collarSeam',
     to: 'hem',
+    waits: TOP_RULES,
   },
   {
     id: 'shoulder',
@@ -32,6 +44,8 @@ export const TOP_READINGS: readonly Reading[] = [
     typicalMm: 145,
     from: 'neckPointRight',
     to: 'shoulderRight',
+    waits: TOP_RULES,
+    byArmhole: true,
   },
   {
     id: 'armhole',
@@ -42,6 +56,8 @@ export const TOP_READINGS: readonly Reading[] = [
     typicalMm: 220,
     from: 'shoulderLeft',
     to: 'armholeFoot',
+    waits: TOP_RULES,
+    byArmhole: true,
   },
   {
     id: 'hemWidth',
@@ -78,6 +94,7 @@ export const SLEEVE_READINGS: readonly Reading[] = [
     typicalMm: 130,
     from: 'sleeveUnderarm',
     to: 'hemRight',
+    waits: ['sleeve'],
     on: 'sleeve',
     needed: ['sleeve'],
   },
@@ -93,6 +110,7 @@ export const POCKET_READINGS: readonly Reading[] = [
     typicalMm: 400,
     from: 'collarSeam',
     to: 'pocketTop',
+    waits: ['side-chest', 'top-below'],
   },
   {
     id: 'pocketWidth',
@@ -103,6 +121,7 @@ export const POCKET_READINGS: readonly Reading[] = [
     typicalMm: 220,
     from: 'pocketLeft',
     to: 'pocketRight',
+    waits: ['side-chest', 'centre-chest', 'top-below'],
   },
 ];
 

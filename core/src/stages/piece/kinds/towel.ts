@@ -19,6 +19,7 @@ const BAND_READINGS: readonly Reading[] = [
     typicalMm: 60,
     from: 'bandFootRight',
     to: 'bandTopRight',
+    waits: ['above-band'],
   },
   {
     id: 'bandTop',
