@@ -20,6 +20,7 @@ const APP_FLOORS = [
   'hooks',
   'sheet',
   'tape',
+  'example',
   'stages',
   'features',
   'app',

@@ -88,7 +88,7 @@ test('what can wait is asked for at the table once the marks are made, and then 
   await press('T-shirt');
   await press(/^adult M, 20 1\/2 in$/);
   await press('It reads 20 1/2 in here too');
-  await expect(page.getByText(/Taken as usual/)).toHaveCount(0);
+  await expect(page.getByText(/^Mind\. Taken as usual/)).toHaveCount(0);
   await expect(
     page.getByText(/Still to read before the ring closes: collar seam to hem 24/).first(),
   ).toBeVisible();
@@ -98,7 +98,7 @@ test('what can wait is asked for at the table once the marks are made, and then 
   await page.getByRole('radio', { name: 'light', exact: true }).click();
   await press('On to Place');
   await press('On to Hoop');
-  await expect(page.getByText(/The ring’s room is judged by usual lengths/).first()).toBeVisible();
+  await expect(page.getByText(/^Note\. The ring’s room is judged by usual lengths/).first()).toBeVisible();
   await page.getByRole('button', { name: 'At the table' }).click();
   const length = page.getByRole('textbox', { name: 'collar seam to hem' });
   await expect(length).toHaveValue('');
@@ -110,7 +110,7 @@ test('what can wait is asked for at the table once the marks are made, and then 
     await field.press('Enter');
   }
   await page.getByRole('button', { name: 'Stop here' }).click();
-  await expect(page.getByText(/The ring’s room is judged by usual lengths/)).toHaveCount(0);
+  await expect(page.getByText(/^Note\. The ring’s room is judged by usual lengths/)).toHaveCount(0);
 });
 
 test('what the shop makes most stands first when a piece is started', async ({ page }) => {

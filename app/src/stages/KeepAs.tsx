@@ -5,6 +5,7 @@ import { Row } from '../components/ui/Row';
 import { Stack } from '../components/ui/Stack';
 import { TextField } from '../components/ui/TextField';
 import { Txt } from '../components/ui/Txt';
+import { useIsExample } from '../example/useExample';
 import { newId } from '../hooks/newId';
 import { useShop } from '../shop/useShop';
 import { putItem } from '../store/shopActs';
@@ -27,6 +28,8 @@ export function KeepAs<N extends ShelfNoun>({ label, placeholder, noun, itemOf }
   const bounds = boundsAt(SHELF_ITEMS[noun], 'name');
   const read = bounds && readField(name.trim(), bounds, units);
   const error = read?.state === 'unread' ? say(read.why, units) : null;
+  // Nothing of an example is kept.
+  if (useIsExample()) return null;
   const keep = () => {
     dispatch(putItem(noun, itemOf(newId(), name.trim())));
     setKept(name.trim());

@@ -30,6 +30,8 @@ import { UnitsToggle } from '../components/ui/UnitsToggle';
 import { announce } from '../everyone/announce';
 import { focusOn, hasBeenActedOn } from '../everyone/focus';
 import { usePageTitle } from '../everyone/usePageTitle';
+import { Guide } from '../example/Guide';
+import { useIsExample } from '../example/useExample';
 import { useKeys } from '../hooks/useKeys';
 import {
   TriedOut,
@@ -66,6 +68,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   const ticket = useTicket('name', 'customer', 'design', 'piece');
   const plan = usePlan('piece');
   const { save, news } = useAppSelector(({ editor }) => editor);
+  const isExample = useIsExample();
   const fabric = plan.piece.fabric.name;
   return (
     <Bar at="top">
@@ -82,7 +85,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
           testID="save-state"
         >
           {[
-            SAVE_WORDS[save],
+            isExample ? 'kept nowhere' : SAVE_WORDS[save],
             news ? 'with changes from another device' : '',
             ticket.customer || fabric.toLowerCase(),
           ]
@@ -188,6 +191,8 @@ function Panel({ stage, onStage, way, children }: PanelProps) {
   const waitsFor = states.find((s) => s.trouble === 'stop' || s.trouble === 'next')?.stage ?? 'piece';
   const wide = useWide();
   const panel = useLedToPanel(stage);
+  const isLow = useLow();
+  const guide = <Guide stage={stage} onStage={onStage} />;
   useFindingsSaid(findings, units);
   return (
     <View
@@ -196,6 +201,7 @@ function Panel({ stage, onStage, way, children }: PanelProps) {
       aria-label={`${STAGE_NAMES[stage]}: ${STAGE_QUESTIONS[stage]}`}
       style={{ flex: 1, minHeight: 0 }}
     >
+      {isLow ? null : guide}
       <ScrollView
         key={stage}
         {...(way ? { ref: way.panel, onScroll: way.onScroll, scrollEventThrottle: 16 } : {})}
@@ -203,6 +209,7 @@ function Panel({ stage, onStage, way, children }: PanelProps) {
         contentContainerStyle={{ paddingHorizontal: 16, paddingVertical: 12, gap: 12 }}
       >
         {children}
+        {isLow ? guide : null}
         {wide ? (
           <Txt as="small" tone="graphite">
             {STAGE_QUESTIONS[stage]}

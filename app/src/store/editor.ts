@@ -17,6 +17,7 @@ import {
   TicketSchema,
   withUnread,
 } from '@zt/core';
+import { EXAMPLE_ID } from '@zt/core/uses/example/example';
 import {
   acknowledged,
   heard,
@@ -114,8 +115,9 @@ function admittedHead(head: Partial<TicketHead>): { head: Partial<TicketHead>; r
   return { head: Object.fromEntries(Object.entries(head).filter(([key]) => !isRefused(key))), refused };
 }
 
-/** The open ticket as this device has it; null while none is open. */
+/** The open ticket as this device has it; null while none is open. The guided example is none: it is kept nowhere. */
 export function openReplica({ present, rev, base, inFlight }: EditorState): Replica<Ticket> | null {
+  if (present?.id === EXAMPLE_ID) return null;
   return present && { rev, base: base ?? present, value: present, inFlight };
 }
 
@@ -252,6 +254,9 @@ const editor = createSlice({
     readingChosen: (state, { payload }: PayloadAction<string | null>) => {
       state.reading = payload;
     },
+    /** The guided example is left: nothing stays of it. */
+    exampleEnded: (state) =>
+      state.present?.id === EXAMPLE_ID ? { ...EMPTY, waiting: state.waiting } : state,
     gestureEnded: (state) => {
       const before = state.past.at(-1) as Ticket | undefined;
       const present = state.present as Ticket | null;
@@ -349,6 +354,7 @@ export const {
   ticketNamed,
   stageSettled,
   gestureEnded,
+  exampleEnded,
   undone,
   redone,
   saveStarted,

@@ -6,6 +6,7 @@ import {
   HouseRulesSchema,
   type KeptTicket,
 } from '@zt/core';
+import { EXAMPLE_ID, exampleShelf } from '@zt/core/uses/example/example';
 import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
 import { mergeFitting } from '@zt/core/uses/sharing/merge';
 import { rulesApi } from '../services/rulesApi';
@@ -29,10 +30,16 @@ const selectRead = createSelector(
 const selectWaiting = (state: RootState) => state.queue.waiting;
 
 /** The shelf with what was changed here and is not acknowledged yet. */
-export const selectShelf = createSelector(
+const selectOwnShelf = createSelector(
   [(state: RootState) => shelfAnswer(state).data ?? EMPTY_SHELF, selectWaiting],
   (shelf, waiting) =>
     waiting.reduce((now, one) => (one.endpoint === 'changeShelf' ? shelfWith(now, one.arg) : now), shelf),
+);
+
+const isExample = ({ editor }: RootState) => editor.present?.id === EXAMPLE_ID;
+/** The shelf that is worked with: in the guided example an empty one has what is usual. */
+export const selectShelf = createSelector([selectOwnShelf, isExample], (shelf, example) =>
+  example ? exampleShelf(shelf) : shelf,
 );
 
 const fits = (rules: HouseRules) => HouseRulesSchema.safeParse(rules).success;

@@ -17,7 +17,7 @@ import { format } from 'date-fns/format';
 import { isSameDay } from 'date-fns/isSameDay';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
 import { UndoBar } from '../../components/UndoBar';
@@ -29,11 +29,13 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
+import { useExample } from '../../example/useExample';
 import { useBenchKeys } from '../../hooks/useBenchKeys';
 import { useBench, useSought } from '../../hooks/useBenchTickets';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
+import { exampleEnded } from '../../store/editor';
 import { putTicketBack } from '../../store/shopActs';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { STAGE_NAMES } from '../../tape/Tape';
@@ -160,12 +162,17 @@ function EmptyBench() {
   const router = useRouter();
   const { shelf } = useShop();
   const isBare = shelf.hoops.length === 0;
+  const { begin } = useExample();
   return (
     <Callout tone="tape" gap={10}>
       <Txt as="strong">Nothing on the bench.</Txt>
       <Txt>
         Pieces that you work on stand here, each drawn to scale, with what to do next and what is wrong.
       </Txt>
+      <Row wrap>
+        <Press title="Show me with an example" onPress={begin} />
+        <Txt as="small">A tee from tape to hoop on the real screens; nothing of it is kept.</Txt>
+      </Row>
       {isBare ? (
         <Row wrap>
           <Press title="Say what you work with" onPress={() => router.push('/first')} />
@@ -228,7 +235,12 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const { kept, total, more, isHere, failed } = useBench();
   const wide = useWide();
   const [sought, setSought] = useState('');
+  const dispatch = useAppDispatch();
   useBenchKeys();
+  // Whoever comes back from the example leaves it.
+  useEffect(() => {
+    dispatch(exampleEnded());
+  }, [dispatch]);
   const rows = useMemo(() => rowsOf(kept, shop.shelf, shop.rules), [kept, shop.shelf, shop.rules]);
   const soughtKept = useSought(sought, kept);
   const found = useMemo(

@@ -23,6 +23,7 @@ import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { useExample } from '../../example/useExample';
 import { newId } from '../../hooks/newId';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
@@ -138,6 +139,7 @@ export function NewTicketScreen() {
   const { shelf, rules } = useShop();
   const [sought, setSought] = useState('');
   const made = useMade();
+  const example = useExample();
   const [unreached, setUnreached] = useState(false);
   const plans = useMemo(
     () =>
@@ -181,6 +183,9 @@ export function NewTicketScreen() {
         onText={setSought}
         placeholder="e.g. hoodie, towel, bib"
       />
+      {made.length === 0 ? (
+        <Press kind="link" title="Show me with an example" onPress={example.begin} />
+      ) : null}
       {found.length === 0 ? (
         <Txt>{`Nothing here is called “${sought}”. A flat panel takes any cloth that is cut afterwards.`}</Txt>
       ) : null}

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Txt } from '../../components/ui/Txt';
 import { announce } from '../../everyone/announce';
+import { useIsExample } from '../../example/useExample';
 import { useLoggedAs, usePlan, useTicket } from '../../hooks/useTicket';
 import { logPiece, takeEntryBack } from '../../store/shopActs';
 import type { RootState } from '../../store/state';
@@ -14,6 +15,8 @@ import { useAppDispatch, useAppSelector } from '../../store/store';
 export function useWhyNotLogged(): string | null {
   const plan = usePlan('hoop', 'findings');
   const save = useAppSelector((state) => state.editor.save);
+  const isExample = useIsExample();
+  if (isExample) return 'An example is not logged.';
   if (plan.hoop === null) return 'Measure the piece first.';
   if (plan.findings.some((f) => f.stage === 'log' && isInTheWay(f))) return 'A figure here was not taken.';
   if (save === 'refused') return 'The ticket is not saved yet.';

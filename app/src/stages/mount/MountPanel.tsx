@@ -10,6 +10,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
+import { useIsExample } from '../../example/useExample';
 import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { CrookedFields } from './CrookedFields';
 import { DisplayPicture } from './DisplayPicture';
@@ -55,6 +56,7 @@ export function MountPanel() {
   const units = useUnits();
   const { change } = useTicketActs();
   const router = useRouter();
+  const isExample = useIsExample();
   const { mount } = plan;
   if (!mount) return null;
   const { checked } = ticket.mount;
@@ -103,7 +105,7 @@ export function MountPanel() {
       ) : null}
       <DisplayPicture />
       <HoldDown sides={mount.trace.holdDown} />
-      {mount.machine ? (
+      {mount.machine && !isExample ? (
         <Press
           title="Practise it on the stand-in machine"
           onPress={() => router.push(`/ticket/${ticket.id}/practice`)}

@@ -2,6 +2,7 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
+import { useIsExample } from '../../example/useExample';
 import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 import { BlankFields } from './BlankFields';
@@ -23,6 +24,7 @@ export function PiecePanel() {
   const units = useUnits();
   const { change } = useTicketActs();
   const { piece } = ticket;
+  const isExample = useIsExample();
   const blanks = shelf.blanks.filter((b) => b.kind === piece.kind).length;
   return (
     <Stack gap={14}>
@@ -52,8 +54,8 @@ export function PiecePanel() {
       </Disclosure>
       <SewingFields />
       <OpenedSeams />
-      <TicketFields />
-      <TicketHistory />
+      {isExample ? null : <TicketFields />}
+      {isExample ? null : <TicketHistory />}
     </Stack>
   );
 }
