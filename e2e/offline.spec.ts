@@ -61,8 +61,8 @@ test('with the shop’s computer off a piece is worked on, closed, opened again,
   await expect(next.getByRole('heading', { name: 'Named in the dark' })).toBeVisible();
   const again = onTicket(next);
   await again.stage('Place');
-  await next.getByRole('button', { name: 'Print at true size' }).click();
-  await again.reads(/PDF and picture are made by the shop’s computer, which does not answer/);
+  await next.getByRole('button', { name: /^Print: template/ }).click();
+  await again.reads(/Pages are made by the shop’s computer, which does not answer/);
   const download = next.waitForEvent('download');
   await next.getByRole('button', { name: 'Template as SVG' }).click();
   expect(readFileSync(await (await download).path(), 'utf8')).toMatch(/^<svg[^>]* width="[\d.]+mm"/);

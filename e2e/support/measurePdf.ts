@@ -1,4 +1,5 @@
 import { createCanvas } from '@napi-rs/canvas';
+import jsQR from 'jsqr';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 /** Fine enough to see 0.2 mm many times over. */
@@ -15,11 +16,11 @@ export interface PrintedPage {
   endStrokesMm: number[];
 }
 
-/** The page as dots: true where ink is. */
-async function inkOf(pdf: Uint8Array, number: number) {
+/** A page of a PDF as a picture at 100 %. */
+async function pictureOf(pdf: Uint8Array, number: number, dotsPerInch: number) {
   const document = await getDocument({ data: pdf, verbosity: 0 }).promise;
   const page = await document.getPage(number);
-  const viewport = page.getViewport({ scale: DOTS_PER_INCH / 72 });
+  const viewport = page.getViewport({ scale: dotsPerInch / 72 });
   const canvas = createCanvas(Math.round(viewport.width), Math.round(viewport.height));
   const context = canvas.getContext('2d');
   await page.render({
@@ -29,6 +30,12 @@ async function inkOf(pdf: Uint8Array, number: number) {
   }).promise;
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
   const { width, height } = canvas;
+  return { data, width, height };
+}
+
+/** The page as dots: true where ink is. */
+async function inkOf(pdf: Uint8Array, number: number) {
+  const { data, width, height } = await pictureOf(pdf, number, DOTS_PER_INCH);
   return { width, height, dark: (x: number, y: number) => (data[(y * width + x) * 4] ?? 255) < 128 };
 }
 
@@ -59,4 +66,14 @@ export async function measurePage(pdf: Uint8Array, number = 1): Promise<PrintedP
     heightMm: ink.height / DOTS_PER_MM,
     endStrokesMm: strokes.map((s) => ((s[0] ?? 0) + (s.at(-1) ?? 0) + 1) / 2 / DOTS_PER_MM),
   };
+}
+
+/** A telephone held over the printed page sees this much of it. */
+const SEEN_DOTS_PER_INCH = 150;
+
+/** What the code on the first page says, read off its picture; null where none is found. */
+export async function codeOn(pdf: Uint8Array): Promise<{ widthMm: number; text: string | null }> {
+  const { data, width, height } = await pictureOf(pdf, 1, SEEN_DOTS_PER_INCH);
+  const found = jsQR(data, width, height);
+  return { widthMm: (width / SEEN_DOTS_PER_INCH) * 25.4, text: found?.data ?? null };
 }

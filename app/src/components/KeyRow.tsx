@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatLength, type KeyStep, type Keys, keysNeeded, mm, say } from '@zt/core';
+import { type DisplayUnits, type KeyStep, type Keys, keysNeeded } from '@zt/core';
+import { keyWords } from '@zt/core/stages/mount/keyWords';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Row } from './ui/Row';
@@ -27,18 +28,6 @@ function Key({ name, value, small = false }: { name: string; value: string; smal
   );
 }
 
-const MACHINE_UNITS = { system: 'mm' } as const;
-const NAMES: Record<KeyStep, string> = { turn: 'Turn', mirror: 'Mirror', move: 'Move' };
-const ALL: readonly KeyStep[] = ['turn', 'mirror', 'move'];
-
-/** One figure of a move: in the machine's own millimetres, and as the shop reads lengths. */
-function moveWords(value: number, [plus, minus]: readonly [string, string], units: DisplayUnits): string[] {
-  if (value === 0) return [];
-  const by = Math.abs(value);
-  const own = units.system === 'mm' ? '' : ` (${say([mm(by)], units)})`;
-  return [`${formatLength(by, MACHINE_UNITS)}${own} ${value > 0 ? plus : minus}`];
-}
-
 interface KeyRowProps {
   keys: Keys;
   /** The presses that are needed, in the order in which the machine takes them. */
@@ -48,31 +37,14 @@ interface KeyRowProps {
 
 /** What to key in at the machine, in its own steps, numbered in the order that works. */
 export function KeyRow({ keys, order, units }: KeyRowProps) {
-  const moves = [
-    ...moveWords(keys.move.x, ['right', 'left'], units),
-    ...moveWords(keys.move.y, ['towards you', 'away from you'], units),
-  ].join(', ');
-  const values: Record<KeyStep, string> = {
-    turn: keys.turnDeg === 0 ? 'no' : `${keys.turnDeg}°`,
-    mirror: keys.mirror ? 'yes' : 'no',
-    move: moves || 'no',
-  };
-  const shown = [...order, ...ALL.filter((step) => !order.includes(step))];
-  const numbered = (step: KeyStep) =>
-    order.length > 1 && order.includes(step) ? `${order.indexOf(step) + 1}. ${NAMES[step]}` : NAMES[step];
   return (
     <Stack gap={6}>
       <Txt as="label" tone="graphite">
         {keysNeeded(keys) ? 'Key in, from “centred, upright”:' : 'Nothing to key in: centred, upright.'}
       </Txt>
       <Row wrap>
-        {shown.map((step) => (
-          <Key
-            key={step}
-            name={numbered(step)}
-            value={values[step]}
-            small={step === 'move' && moves !== ''}
-          />
+        {keyWords(keys, order, units).map(({ step, name, value }) => (
+          <Key key={step} name={name} value={value} small={step === 'move' && value !== 'no'} />
         ))}
       </Row>
     </Stack>

@@ -21,14 +21,28 @@ export function namesOf(host: string): Set<string> {
   return new Set([...THIS_COMPUTER, ...names]);
 }
 
-/** The pages on which another device enters a code, by the addresses of this computer; none while it answers no other. */
-export const pagesToPair = (host: string, port: string, code: string): string[] =>
+/** Where other devices reach this computer, by its addresses in the network; nowhere while it answers no other. */
+const originsInNetwork = (host: string, port: string): string[] =>
   isOpenToAll(host)
     ? Object.values(networkInterfaces())
         .flat()
         .flatMap((one) => (one && !one.internal && one.family === 'IPv4' ? [one.address] : []))
-        .map((address) => `http://${address}${port === '' ? '' : `:${port}`}/pair?code=${code}`)
+        .map((address) => `http://${address}${port === '' ? '' : `:${port}`}`)
     : [];
+
+/** The pages on which another device enters a code; none while this computer answers no other. */
+export const pagesToPair = (host: string, port: string, code: string): string[] =>
+  originsInNetwork(host, port).map((origin) => `${origin}/pair?code=${code}`);
+
+/**
+ * Where a printed code leads: to the address that the page was asked at, and if that is this computer's own name for
+ * itself, to its address in the network while other devices are answered.
+ */
+export function printedOrigin(host: string, asked: string): string {
+  const { origin, hostname, port } = new URL(asked);
+  const [inNetwork] = THIS_COMPUTER.includes(hostname) ? originsInNetwork(host, port) : [];
+  return inNetwork ?? origin;
+}
 
 /** An address taken apart; null where it is none. */
 function urlOf(address: string): URL | null {

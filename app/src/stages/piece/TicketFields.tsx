@@ -58,6 +58,11 @@ export function TicketFields() {
         onNumber={(quantity) => change({ stage: 'piece', set: { quantity } })}
         hint={inAll(ticket.piece)}
       />
+      <Press
+        kind="link"
+        title="Print the job card or labels"
+        onPress={() => router.push(`/ticket/${ticket.id}/print`)}
+      />
       <Press kind="link" title="Take this ticket off the bench" onPress={takeOff} />
     </Stack>
   );

@@ -12,7 +12,6 @@ import { Why } from '../../components/Why';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { DepthFields } from './DepthFields';
 import { OffsetLine } from './OffsetLine';
-import { PaperLinks } from './PaperLinks';
 import { PlacementChoice } from './PlacementChoice';
 import { RepeatFields } from './RepeatFields';
 import { ScatterFields } from './ScatterFields';
@@ -84,7 +83,10 @@ export function PlacePanel() {
         chosen={place.method}
         onChoose={(method) => change({ stage: 'place', set: { method } })}
       />
-      <PaperLinks />
+      <Press
+        title="Print: template, ruler, job card"
+        onPress={() => router.push(`/ticket/${ticket.id}/print`)}
+      />
       <Press
         title={
           ticket.piece.sizes.length > 0

@@ -1,5 +1,6 @@
 import { heightOf, widthOf } from '../../base/geometry/box';
 import type { PaperDrawing, PaperMark } from './drawing';
+import type { Page } from './tiles';
 
 const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escaped = (words: string): string => words.replace(/[&<>"]/g, (c) => ESCAPES[c] ?? c);
@@ -34,4 +35,40 @@ export function drawingToSvg({ box, marks }: PaperDrawing, title: string): strin
     ...marks.map(elementOf),
     '</svg>',
   ].join('\n');
+}
+
+/** White between the pages of a preview, mm. */
+const BETWEEN_MM = 6;
+
+/** Pages as they come out of a printer, below one another, to be looked at: what lies beyond a window is cut off. */
+export function pagesToSvg(
+  pages: readonly { page: Page; marks: readonly PaperMark[] }[],
+  title: string,
+): { svg: string; widthMm: number; heightMm: number } {
+  const widthMm = Math.max(0, ...pages.map(({ page }) => page.widthMm));
+  let heightMm = 0;
+  const drawn = pages.flatMap(({ page, marks }) => {
+    const { window, at } = page;
+    const y = heightMm;
+    heightMm += page.heightMm + BETWEEN_MM;
+    const [w, h] = [n(widthOf(window)), n(heightOf(window))];
+    return [
+      `<svg y="${n(y)}" width="${n(page.widthMm)}" height="${n(page.heightMm)}">`,
+      `<rect width="${n(page.widthMm)}" height="${n(page.heightMm)}" fill="#FFFFFF"/>`,
+      `<svg x="${n(at.x)}" y="${n(at.y)}" width="${w}" height="${h}" viewBox="${n(window.left)} ${n(window.top)} ${w} ${h}">`,
+      ...marks.map(elementOf),
+      '</svg>',
+      ...page.marks.map(elementOf),
+      '</svg>',
+    ];
+  });
+  heightMm = Math.max(0, heightMm - BETWEEN_MM);
+  const svg = [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(widthMm)}mm" height="${n(heightMm)}mm" viewBox="0 0 ${n(widthMm)} ${n(heightMm)}">`,
+    `<title>${escaped(title)}</title>`,
+    `<rect width="${n(widthMm)}" height="${n(heightMm)}" fill="#9AA1A9"/>`,
+    ...drawn,
+    '</svg>',
+  ].join('\n');
+  return { svg, widthMm, heightMm };
 }

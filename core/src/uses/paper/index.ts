@@ -1,10 +1,24 @@
+export { CARDS, type CardName } from './cards';
 export type { PaperDrawing, PaperMark } from './drawing';
-export { drawingToSvg } from './drawingToSvg';
+export { drawingToSvg, pagesToSvg } from './drawingToSvg';
+export type { MeasureWords } from './flow';
+export type { CardSetting } from './jobCard';
 export { PAPER, type Paper, type PaperName, type Printed, paperTitle } from './papers';
 export { placementRuler } from './placementRuler';
 export { PROVING_MM } from './provingRulers';
 export { rulerSlots, type Slot } from './rulerSlots';
 export { sheetDrawing } from './sheetDrawing';
 export { templateDrawing } from './templateDrawing';
-export { MOST_PAGES, PAPER_IDS, PAPERS, type Page, type PaperId, pageCount, pagesFor } from './tiles';
+export {
+  CARD_PAPER_IDS,
+  CARD_PAPERS,
+  type CardPaperId,
+  MOST_PAGES,
+  PAPER_IDS,
+  PAPERS,
+  type Page,
+  type PaperId,
+  pageCount,
+  pagesFor,
+} from './tiles';
 export { traceDrawing } from './traceDrawing';

@@ -74,10 +74,17 @@ function pieceMarks(piece: PiecePlan, unit: number, { ink, chalk }: typeof ON_PA
   ];
 }
 
-/** The ticket's pattern sheet in mm: the piece, the design in its colours, the marks with their tape readings. */
-export function sheetDrawing({ piece, design, place }: Plan, units: DisplayUnits): PaperDrawing {
+/**
+ * The ticket's pattern sheet in mm: the piece, the design in its colours, the marks with their tape readings. `figureMm`
+ * is how high its figures are, for a sheet that is drawn smaller afterwards.
+ */
+export function sheetDrawing(
+  { piece, design, place }: Plan,
+  units: DisplayUnits,
+  figureMm: number | null = null,
+): PaperDrawing {
   const whole = boxOf((piece.geometry ?? piece.sketch).outline);
-  const unit = Math.max(4, Math.max(widthOf(whole), heightOf(whole)) / 50);
+  const unit = figureMm ?? Math.max(4, Math.max(widthOf(whole), heightOf(whole)) / 50);
   const pens = lightnessOf(piece.colour) < DARK_BELOW ? ON_DARK : ON_PALE;
   const marks = pieceMarks(piece, unit, pens);
   if (place && design.facts) {
@@ -88,7 +95,8 @@ export function sheetDrawing({ piece, design, place }: Plan, units: DisplayUnits
     marks.push(...poses.flatMap(({ centre }) => crossAt(centre, unit * 0.8, chalk)));
     const beside = boxOf(place.footprint).right + unit * 1.6;
     const across = Math.abs(place.centre.x - place.acrossFrom.x);
-    const level = boxOf(place.footprint).top - unit;
+    // Below the design: the depth stands above it.
+    const level = boxOf(place.footprint).bottom + unit * 1.4;
     const pen = { unit, ink: pens.ink };
     marks.push(
       ...dimension(

@@ -11,6 +11,11 @@ export const PAPERS = {
 export type PaperId = keyof typeof PAPERS;
 export const PAPER_IDS = Object.keys(PAPERS) as [PaperId, ...PaperId[]];
 
+/** Cards are set on a page as it is, so that a small one does too. */
+export const CARD_PAPERS = { a5: { name: 'A5', widthMm: 148, heightMm: 210 }, ...PAPERS } as const;
+export type CardPaperId = keyof typeof CARD_PAPERS;
+export const CARD_PAPER_IDS = Object.keys(CARD_PAPERS) as [CardPaperId, ...CardPaperId[]];
+
 /** What printers leave white all round. */
 const MARGIN_MM = 10;
 /** Room at the foot of every page for the proving rulers. */

@@ -10,12 +10,12 @@ import {
   PairSchema,
 } from '@zt/core/model/device';
 import { setCookie } from 'hono/cookie';
-import QRCode from 'qrcode';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
 import { isOpenToAll, pagesToPair } from '../../http/guard';
 import { type Asker, DEVICE_COOKIE } from '../../http/whoAsks';
+import { squaresOf } from '../../qr';
 import { newToken, Pairing } from './pairing';
 import { listDevices } from './reader';
 import { pairDevice, revokeDevice } from './writer';
@@ -74,14 +74,6 @@ const NOT_PAIRED = {
   wrong: 'This is not the code that the shop’s computer shows now, or it is over. Ask for a new one there.',
   'too-many': 'Too many codes were tried from here. Wait ten minutes, then ask for a new one.',
 } as const;
-
-/** The squares of a QR code, row by row. */
-function squaresOf(text: string): boolean[][] {
-  const { size, data } = QRCode.create(text, { errorCorrectionLevel: 'M' }).modules;
-  return Array.from({ length: size }, (_, y) =>
-    Array.from({ length: size }, (_, x) => data[y * size + x] === 1),
-  );
-}
 
 const NOT_SWITCHED =
   'Another program of this computer answers other devices at this port. Stop it, or start this one with another PORT. All is as it was.';

@@ -1,6 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
-import type { Box } from '@zt/core';
+import { type Box, heightOf, widthOf } from '@zt/core';
 import {
+  type MeasureWords,
   type Page,
   type PaperDrawing,
   type PaperId,
@@ -10,6 +11,7 @@ import {
 import {
   clip,
   closePath,
+  degrees,
   endPath,
   LineCapStyle,
   lineTo,
@@ -59,9 +61,10 @@ function drawLine(pen: Pen, mark: Extract<PaperMark, { kind: 'line' }>): void {
 }
 
 function drawArt(pen: Pen, mark: Extract<PaperMark, { kind: 'art' }>): void {
-  if (mark.turnDeg !== 0) throw new Error('assertion failed: a template lies upright');
   pen.page.drawSvgPath(mark.d, {
     ...placeOn(pen, mark.at),
+    // The page has y up: what is clockwise on the drawing is clockwise the other way here.
+    ...(mark.turnDeg === 0 ? {} : { rotate: degrees(-mark.turnDeg) }),
     scale: PT * mark.scale,
     ...(mark.fill ? { color: colourOf(mark.fill) } : {}),
     ...(mark.stroke
@@ -117,15 +120,8 @@ function drawWindow(pen: Pen, { window, at, heightMm }: Page, marks: readonly Pa
   pen.page.pushOperators(popGraphicsState());
 }
 
-/**
- * A drawing as a PDF at true size, over as many pages as it needs; the viewer is told not to scale it. One mm of
- * the drawing is one mm of paper at 100 %.
- */
-export async function drawingToPdf(
-  drawing: PaperDrawing,
-  paper: PaperId,
-  title: string,
-): Promise<Uint8Array> {
+/** A document of the shop, with the typeface that is printed with; the viewer is told not to scale it. */
+async function newDocument(title: string) {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   const files = await fonts();
@@ -135,11 +131,43 @@ export async function drawingToPdf(
   ];
   document.setTitle(title, { showInWindowTitleBar: true });
   document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
+  const addPage = (widthMm: number, heightMm: number): Pen => ({
+    page: document.addPage([widthMm * PT, heightMm * PT]),
+    plain,
+    bold,
+    origin: { x: 0, y: 0 },
+  });
+  const measure: MeasureWords = (words, sizeMm, isBold) =>
+    (isBold ? bold : plain).widthOfTextAtSize(words, sizeMm * PT) / PT;
+  return { document, addPage, measure };
+}
+
+/** How wide words are in the typeface that is printed with. */
+export const measureWords = async (): Promise<MeasureWords> => (await newDocument('')).measure;
+
+/**
+ * A drawing as a PDF at true size, over as many pages as it needs. One mm of the drawing is one mm of paper at 100 %.
+ */
+export async function drawingToPdf(
+  drawing: PaperDrawing,
+  paper: PaperId,
+  title: string,
+): Promise<Uint8Array> {
+  const { document, addPage } = await newDocument(title);
   for (const tile of pagesFor(drawing, paper, title)) {
-    const page = document.addPage([tile.widthMm * PT, tile.heightMm * PT]);
-    const pen: Pen = { page, plain, bold, origin: { x: 0, y: 0 } };
+    const pen = addPage(tile.widthMm, tile.heightMm);
     drawWindow(pen, tile, drawing.marks);
     draw(pen, tile.marks);
   }
+  return document.save();
+}
+
+/** Drawings that are a page each as a PDF; they are set with its typeface. */
+export async function pagesToPdf(
+  set: (measure: MeasureWords) => readonly PaperDrawing[],
+  title: string,
+): Promise<Uint8Array> {
+  const { document, addPage, measure } = await newDocument(title);
+  for (const { box, marks } of set(measure)) draw(addPage(widthOf(box), heightOf(box)), marks);
   return document.save();
 }

@@ -1,6 +1,7 @@
 import { newTicket } from '@zt/core';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { PDFDocument } from 'pdf-lib';
+import { printedOrigin } from '../../http/guard';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
 let shop: TestApp;
@@ -66,6 +67,32 @@ describe('paper', () => {
     const png = new Uint8Array(await (await shop.raw(`/api/paper/${await kept()}/sheet.png`)).arrayBuffer());
     expect([...png.slice(1, 4)].map((c) => String.fromCharCode(c)).join('')).toBe('PNG');
     expect(new DataView(png.buffer).getUint32(16)).toBe(1600);
+  });
+
+  it('sets the job card and the labels on A5, A4 and Letter, and shows them as a picture', async () => {
+    const id = await kept();
+    for (const what of ['card', 'label'])
+      for (const [paper, width] of [
+        ['a5', 148],
+        ['a4', 210],
+        ['letter', 215.9],
+      ] as const) {
+        const pdf = await pdfOf(`/api/paper/${id}/${what}.pdf?paper=${paper}`);
+        expect(pdf.getPage(0).getSize().width / MM).toBeCloseTo(width, 3);
+        expect(pdf.catalog.getViewerPreferences()?.getPrintScaling()).toBe('None');
+      }
+    const png = await shop.raw(`/api/paper/${id}/preview.png?what=card&paper=a5`);
+    expect([png.status, png.headers.get('content-type')]).toEqual([200, 'image/png']);
+    const small = await shop.get(`/api/paper/${id}/preview.png?what=template&paper=a5`);
+    expect([small.status, (await small.json()).code]).toEqual([400, 'too-small']);
+    expect((await shop.get(`/api/paper/${id}/preview.png?what=flag`)).status).toBe(400);
+    expect((await shop.get('/api/paper/no-such-ticket/card.pdf')).status).toBe(404);
+  });
+
+  it('a printed code leads into the network where other devices are answered, else to the address asked', () => {
+    expect(printedOrigin('127.0.0.1', 'http://localhost:8080/api/x')).toBe('http://localhost:8080');
+    expect(printedOrigin('0.0.0.0', 'http://192.168.7.4:8080/api/x')).toBe('http://192.168.7.4:8080');
+    expect(printedOrigin('0.0.0.0', 'http://localhost:8080/api/x')).toMatch(/^http:\/\/[\w.]+:8080$/);
   });
 
   it('prints nothing from numbers that are missing', async () => {

@@ -1,7 +1,12 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { heightOf, IdSchema, widthOf } from '@zt/core';
 import {
+  CARD_PAPER_IDS,
+  CARDS,
+  type CardName,
+  type CardPaperId,
   drawingToSvg,
+  type MeasureWords,
   MOST_PAGES,
   PAPER,
   PAPER_IDS,
@@ -11,30 +16,42 @@ import {
   type PaperName,
   type Printed,
   pageCount,
+  pagesFor,
+  pagesToSvg,
   paperTitle,
 } from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, failures } from '../../errors';
+import { printedOrigin } from '../../http/guard';
+import { squaresOf } from '../../qr';
 import { planKept } from '../shop';
-import { drawingToPdf } from './drawingToPdf';
+import { drawingToPdf, measureWords, pagesToPdf } from './drawingToPdf';
 import { svgToPng } from './svgToPng';
 
 const params = z.object({ id: IdSchema });
 const query = z.object({ paper: z.enum(PAPER_IDS).default('a4') });
+const cardQuery = z.object({ paper: z.enum(CARD_PAPER_IDS).default('a5') });
 
-const file = (path: string, summary: string, type: string) =>
+const fileOf = <Q extends typeof query | typeof cardQuery>(
+  asked: Q,
+  path: string,
+  summary: string,
+  type: string,
+) =>
   createRoute({
     method: 'get',
     path,
     summary,
-    request: { params, query },
+    request: { params, query: asked },
     responses: {
       200: { description: 'The file, at true size', content: { [type]: { schema: z.string() } } },
       ...failures,
     },
   });
+
+const file = (path: string, summary: string, type: string) => fileOf(query, path, summary, type);
 
 const templatePdf = file(
   '/{id}/template.pdf',
@@ -49,6 +66,31 @@ const traceSvg = file(
   'The boundary the needle follows, as SVG in millimetres',
   'image/svg+xml',
 );
+const cardPdf = fileOf(
+  cardQuery,
+  '/{id}/card.pdf',
+  'The ticket as a card beside the hoop, with a code that opens it',
+  'application/pdf',
+);
+const labelPdf = fileOf(
+  cardQuery,
+  '/{id}/label.pdf',
+  'A swing label for each piece, to cut apart',
+  'application/pdf',
+);
+const preview = createRoute({
+  method: 'get',
+  path: '/{id}/preview.png',
+  summary: 'A picture of the pages as they will be printed',
+  request: { params, query: cardQuery.extend({ what: z.enum(['card', 'label', 'template', 'ruler']) }) },
+  responses: {
+    200: {
+      description: 'The pages below one another, to scale',
+      content: { 'image/png': { schema: z.string() } },
+    },
+    ...failures,
+  },
+});
 const sheetPng = file('/{id}/sheet.png', 'A picture of the pattern sheet', 'image/png');
 
 /** A drawing; refused with why while there is none. */
@@ -80,11 +122,66 @@ const download = (c: Asked, body: Uint8Array | string, type: string, name: strin
 const svgOf = (name: PaperName, printed: Printed): string =>
   drawingToSvg(drawingOf(name, printed), paperTitle(printed));
 
+/** So many pages are shown before they are printed. */
+const MOST_SHOWN = 4;
+
 /** Files to print and to cut by: the paper template, the placement ruler, the sheet. */
-export function paperRoutes({ store }: Context) {
+export function paperRoutes({ store, reach }: Context) {
   const printedOf = (c: { req: { valid: (of: 'param') => { id: string } } }): Promise<Printed> =>
     planKept(store.db, { ticketId: c.req.valid('param').id });
+  /** A card, as it is set in a typeface. */
+  const cardOf =
+    (name: CardName, printed: Printed, { paper, asked }: { paper: CardPaperId; asked: string }) =>
+    (measure: MeasureWords): PaperDrawing[] => {
+      const squares = squaresOf(`${printedOrigin(reach.host, asked)}/ticket/${printed.ticket.id}/piece`);
+      return CARDS[name](printed, { paper, measure, squares });
+    };
+  const pagesOf = async (
+    what: CardName | 'template' | 'ruler',
+    printed: Printed,
+    on: { paper: CardPaperId; asked: string },
+  ) => {
+    if (what === 'card' || what === 'label')
+      return cardOf(
+        what,
+        printed,
+        on,
+      )(await measureWords()).map(({ box, marks }) => ({
+        page: {
+          widthMm: widthOf(box),
+          heightMm: heightOf(box),
+          window: box,
+          at: { x: 0, y: 0 },
+          marks: [],
+        },
+        marks,
+      }));
+    const { paper } = on;
+    if (paper === 'a5') throw new ApiError(400, 'too-small', 'At true size it is printed on A4 or Letter.');
+    const drawing = drawingOf(what, printed);
+    return pagesFor(drawing, paper, paperTitle(printed)).map((page) => ({ page, marks: drawing.marks }));
+  };
   return new OpenAPIHono({ defaultHook })
+    .openapi(cardPdf, async (c) => {
+      const printed = await printedOf(c);
+      const { paper } = c.req.valid('query');
+      const card = cardOf('card', printed, { paper, asked: c.req.url });
+      return download(c, await pagesToPdf(card, paperTitle(printed)), 'application/pdf', 'job-card.pdf');
+    })
+    .openapi(labelPdf, async (c) => {
+      const printed = await printedOf(c);
+      const { paper } = c.req.valid('query');
+      const labels = cardOf('label', printed, { paper, asked: c.req.url });
+      return download(c, await pagesToPdf(labels, paperTitle(printed)), 'application/pdf', 'labels.pdf');
+    })
+    .openapi(preview, async (c) => {
+      const printed = await printedOf(c);
+      const { paper, what } = c.req.valid('query');
+      const pages = await pagesOf(what, printed, { paper, asked: c.req.url });
+      const shown = pagesToSvg(pages.slice(0, MOST_SHOWN), paperTitle(printed));
+      const png = await svgToPng(shown.svg, shown.heightMm / shown.widthMm);
+      return download(c, png, 'image/png', `${what}.png`);
+    })
     .openapi(templatePdf, async (c) => {
       const printed = await printedOf(c);
       const { paper } = c.req.valid('query');
