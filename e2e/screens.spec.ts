@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { STAGES } from '@zt/core/model/stages';
-import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { expect, expectAccessible, expectContrast, expectNoSidewaysScroll, test } from './support/test';
 
 const PAGES = [
   '/',
@@ -56,25 +56,32 @@ const SIZES = [
 const drawn = (page: Page) =>
   page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test.describe(`by ${colorScheme === 'light' ? 'day' : 'evening'}`, () => {
-    test.use({ colorScheme });
-    for (const path of [...PAGES, ...TICKETS, ...TROUBLED]) {
-      test(`${path} reads well and stays within the page, on a phone and wide`, async ({ page }, {
-        project,
-      }) => {
-        test.skip(project.name !== 'phone', 'one visit looks at both sizes');
-        await page.goto(path);
-        await expect(page.getByRole('main').last()).toBeVisible();
-        await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
-        await expect(page.getByRole('heading').last()).toBeVisible();
-        for (const size of SIZES) {
-          await page.setViewportSize(size);
-          await drawn(page);
+/** The looks of the app: by day, by evening, and for eyes that need more, where text is read at seven to one. */
+const LOOKS = [
+  { colorScheme: 'light', contrast: 'no-preference' },
+  { colorScheme: 'dark', contrast: 'no-preference' },
+  { colorScheme: 'light', contrast: 'more' },
+] as const;
+
+for (const path of [...PAGES, ...TICKETS, ...TROUBLED])
+  test(`${path} reads well and stays within the page, on a phone and wide, in every look`, async ({ page }, {
+    project,
+  }) => {
+    test.skip(project.name !== 'phone', 'one visit looks at both sizes');
+    await page.goto(path);
+    await expect(page.getByRole('main').last()).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
+    await expect(page.getByRole('heading').last()).toBeVisible();
+    for (const look of LOOKS) {
+      await page.emulateMedia(look);
+      for (const size of SIZES) {
+        await page.setViewportSize(size);
+        await drawn(page);
+        // Names and roles are the same in all colours.
+        if (look === LOOKS[0]) {
           await expectAccessible(page);
           await expectNoSidewaysScroll(page);
-        }
-      });
+        } else await expectContrast(page, look.contrast === 'more');
+      }
     }
   });
-}

@@ -43,13 +43,21 @@ export const test = base.extend<Fixtures, { shop: Shop }>({
 
 export { expect };
 
+const faultsIn = async (axe: AxeBuilder): Promise<string[]> =>
+  (await axe.analyze()).violations.map(
+    (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`,
+  );
+
 /** No fault in names, roles or contrast on the screen as it stands. */
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'best-practice'])
-    .analyze();
-  const seen = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
-  expect(seen).toEqual([]);
+  const axe = new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'best-practice']);
+  expect(await faultsIn(axe)).toEqual([]);
+}
+
+/** Words stand out from their ground in the colours of now: 4.5 to 1 and large ones 3 to 1; `more` asks for 7 and 4.5. */
+export async function expectContrast(page: Page, more: boolean): Promise<void> {
+  const axe = new AxeBuilder({ page }).withRules(more ? ['color-contrast-enhanced'] : ['color-contrast']);
+  expect(await faultsIn(axe)).toEqual([]);
 }
 
 /** The page, as it comes to rest, does not scroll sideways, and nothing is cut off at the side of what scrolls up and down in it. */

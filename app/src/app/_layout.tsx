@@ -6,6 +6,7 @@ import { Provider } from 'react-redux';
 import { ThemeProvider } from '../components/ui/elements';
 import { elementsTheme } from '../components/ui/elementsTheme';
 import { WithKeypad } from '../components/ui/Keypad';
+import { Skip } from '../everyone/Skip';
 import { useEveryone } from '../everyone/useEveryone';
 import { NewerAppBar } from '../shop/NewerAppBar';
 import { ShopGate } from '../shop/ShopGate';
@@ -26,6 +27,7 @@ export default function Layout() {
   return (
     <Provider store={store}>
       <ThemeProvider theme={elementsTheme(palette)}>
+        <Skip />
         <NewerAppBar />
         <Waiting />
         <ShopGate>

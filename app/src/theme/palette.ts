@@ -36,15 +36,69 @@ export const EVENING: Palette = {
   shade: '#2A3440',
 };
 
+/** The sheet for eyes that need more: black on white, every colour dark enough to be read. */
+export const CONTRAST: Palette = {
+  paper: '#FFFFFF',
+  panel: '#FFFFFF',
+  grid: '#DCDCDC',
+  ink: '#000000',
+  chalk: '#003C75',
+  tape: '#FFC72E',
+  onTape: '#000000',
+  madder: '#8C0D05',
+  moss: '#0A4A17',
+  graphite: '#2B2F36',
+  hairline: '#5C5C5C',
+  onInk: '#FFFFFF',
+  shade: '#F2F2F2',
+};
+
+/** How the app looks on a device: by its own setting, or as somebody chose here. */
+export const LOOKS = ['device', 'day', 'evening', 'contrast'] as const;
+export type Look = (typeof LOOKS)[number];
+
+const NAME = 'look';
+const MORE = globalThis.matchMedia?.('(prefers-contrast: more)');
+const changes = new Set<() => void>();
+
+const chosenLook = (): Look =>
+  LOOKS.find((look) => look === globalThis.localStorage?.getItem(NAME)) ?? 'device';
+const byDevice = (): Look => 'device';
+/** Chooses it for this device; it stays. */
+export function setLook(look: Look): void {
+  localStorage.setItem(NAME, look);
+  for (const changed of changes) changed();
+}
+
+const PALETTES: Record<Exclude<Look, 'device'>, Palette> = {
+  day: DAY,
+  evening: EVENING,
+  contrast: CONTRAST,
+};
+
 const onScheme = (changed: () => void): (() => void) => {
   const listening = Appearance.addChangeListener(changed);
-  return () => listening.remove();
+  MORE?.addEventListener('change', changed);
+  changes.add(changed);
+  return () => {
+    listening.remove();
+    MORE?.removeEventListener('change', changed);
+    changes.delete(changed);
+  };
 };
-const isEvening = (): boolean => Appearance.getColorScheme() === 'dark';
-const byDay = (): boolean => false;
+const lookNow = (): Exclude<Look, 'device'> => {
+  const look = chosenLook();
+  if (look !== 'device') return look;
+  if (MORE?.matches) return 'contrast';
+  return Appearance.getColorScheme() === 'dark' ? 'evening' : 'day';
+};
+const byDay = (): Exclude<Look, 'device'> => 'day';
 
 /** The palette of the hour; no change is missed, not even one between a first drawing and its effects. */
-export const usePalette = (): Palette => (useSyncExternalStore(onScheme, isEvening, byDay) ? EVENING : DAY);
+export const usePalette = (): Palette => PALETTES[useSyncExternalStore(onScheme, lookNow, byDay)];
+
+/** What was chosen on this device. */
+export const useLook = (): Look => useSyncExternalStore(onScheme, chosenLook, byDevice);
 
 /** Ink for lines on cloth of this colour, readable on pale and on dark. */
 export const CLOTH_INK = { onPale: '#1F2B3A', onDark: '#F7F2E8' };

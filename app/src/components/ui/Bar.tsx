@@ -9,6 +9,7 @@ export function Bar({ children, at }: { children: ReactNode; at: 'top' | 'foot' 
   const low = useLow();
   return (
     <View
+      testID={at}
       style={{
         flexDirection: 'row',
         alignItems: 'center',

@@ -1,7 +1,7 @@
 import type { TextStyle, ViewStyle } from 'react-native';
 import { FONTS } from '../../theme/fonts';
 import { TARGET } from '../../theme/layout';
-import { DAY, EVENING, type Palette } from '../../theme/palette';
+import { CONTRAST, DAY, EVENING, type Palette } from '../../theme/palette';
 import { createTheme } from './elements';
 
 type ButtonType = 'solid' | 'outline' | 'clear';
@@ -75,7 +75,7 @@ const themeOf = (p: Palette) =>
     },
   });
 
-const THEMES = new Map([DAY, EVENING].map((palette) => [palette, themeOf(palette)]));
+const THEMES = new Map([DAY, EVENING, CONTRAST].map((palette) => [palette, themeOf(palette)]));
 
 /** The look of React Native Elements by this hour's palette: what a button, a line and a text look like stands here. */
 export const elementsTheme = (palette: Palette) => THEMES.get(palette) ?? themeOf(palette);

@@ -39,6 +39,7 @@ import { AllData } from './AllData';
 import { Backups } from './Backups';
 import { Beliefs } from './Beliefs';
 import { Devices } from './Devices';
+import { Looks } from './Looks';
 import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
 import { Ways } from './Ways';
@@ -187,6 +188,7 @@ export function RulesScreen() {
             })
           }
         />
+        <Looks />
         <Row gap={16} columns>
           {QUESTION_IDS.map((question) => (
             <View key={question} style={{ flexBasis: 320, flexGrow: 1 }}>
