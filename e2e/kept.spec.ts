@@ -31,6 +31,7 @@ test('a mark read far off the hoop’s grid is kept as typed and stops the keys,
   await page.goto('/ticket/demo-ticket-01/mount');
   await page.getByRole('button', { name: 'How it sits in the hoop' }).click();
   await page.getByRole('button', { name: 'Read three marks' }).click();
+  await page.getByRole('button', { name: 'Type the centre' }).click();
   await ticket.fill('centre across', '30');
   await ticket.reads('“30” was not taken: a length from 0 in to 23 5/8 in.');
   await ticket.reads(/centre across: “30” was not taken/);

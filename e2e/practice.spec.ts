@@ -130,6 +130,7 @@ test('marks read off the practice machine’s needle, and by tapping the drawn h
   await tap('Needle over the left axis end');
   await ticket.reads('2 read. With two or more, Mount says how crooked it lies and what to key.');
   await tap('Back to Mount');
+  await page.getByRole('button', { name: 'Type the left axis end' }).click();
   await expect(page.getByRole('textbox', { name: 'left axis end across' })).toHaveValue('2 mm');
   await page.getByRole('button', { name: 'Tap the left axis end on the hoop' }).click();
   await ticket.reads('now tap it on the hoop');

@@ -1,11 +1,12 @@
-import type { Box, Point } from '@zt/core';
+import { type Box, ORIGIN, type Point } from '@zt/core';
 import isEqual from 'fast-deep-equal';
 import { type ReactNode, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { View as NativeView } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
+import { IconPress } from '../components/ui/IconPress';
 import { usePalette } from '../theme/palette';
 import { InView, useOnSheet } from './onSheet';
-import { useSheetGestures } from './useSheetGestures';
+import { useSheetGestures, zoomedAbout } from './useSheetGestures';
 import { AT_REST, fitView, type Hand, toMm, type View } from './view';
 
 interface SheetProps {
@@ -28,6 +29,8 @@ interface SheetProps {
 }
 
 const GRID_PX = 46;
+/** On a lower sheet the buttons that zoom would cover it. */
+const ZOOMED_FROM_PX = 200;
 const never = () => false;
 const nothing = () => undefined;
 
@@ -85,23 +88,44 @@ export function Sheet({
   );
   const tap = (at: Point) => onTap(toMm(latest.current, at));
   useSheetGestures(ref, { holds: held, onDrag: drag, onDragEnd, onTap: tap, onHand: setHand });
+  const zoom = (factor: number) => () =>
+    setHand((before) => (factor === 0 ? AT_REST : zoomedAbout(before, factor, ORIGIN)));
   return (
-    <NativeView
-      ref={ref}
-      testID="sheet"
-      role="img"
-      tabIndex={0}
-      aria-label={description}
-      style={{ flex: 1, overflow: 'hidden', backgroundColor: palette.paper }}
-      onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
-    >
-      {size.width > 0 ? (
-        <Svg width={size.width} height={size.height}>
-          <InView view={view} palette={palette}>
-            <Grid />
-            {children}
-          </InView>
-        </Svg>
+    <NativeView style={{ flex: 1 }}>
+      <NativeView
+        ref={ref}
+        testID="sheet"
+        role="img"
+        tabIndex={0}
+        aria-label={description}
+        style={{ flex: 1, overflow: 'hidden', backgroundColor: palette.paper }}
+        onLayout={({ nativeEvent: { layout } }) => setSize({ width: layout.width, height: layout.height })}
+      >
+        {size.width > 0 ? (
+          <Svg width={size.width} height={size.height}>
+            <InView view={view} palette={palette}>
+              <Grid />
+              {children}
+            </InView>
+          </Svg>
+        ) : null}
+      </NativeView>
+      {size.height >= ZOOMED_FROM_PX && !still ? (
+        <NativeView
+          style={{
+            position: 'absolute',
+            right: 0,
+            bottom: 0,
+            backgroundColor: palette.paper,
+            borderTopLeftRadius: 8,
+          }}
+        >
+          {isEqual(hand, AT_REST) ? null : (
+            <IconPress icon="all" label="Show all of the drawing" onPress={zoom(0)} />
+          )}
+          <IconPress icon="larger" label="Draw it larger" onPress={zoom(1.25)} />
+          <IconPress icon="smaller" label="Draw it smaller" onPress={zoom(0.8)} />
+        </NativeView>
       ) : null}
     </NativeView>
   );

@@ -174,7 +174,7 @@ interface PanelProps {
   stage: Stage;
   onStage: (stage: Stage) => void;
   /** How the sheet above gives way; null where it does not. */
-  way: Pick<ReturnType<typeof useGivingWay>, 'panel' | 'onScroll'> | null;
+  way: Pick<ReturnType<typeof useGivingWay>, 'panel' | 'onScroll' | 'onHand'> | null;
   /** What is scrolled with it, above it. */
   children: ReactNode;
 }
@@ -199,6 +199,7 @@ function Panel({ stage, onStage, way, children }: PanelProps) {
       ref={panel}
       role="region"
       aria-label={`${STAGE_NAMES[stage]}: ${STAGE_QUESTIONS[stage]}`}
+      {...(way?.onHand ?? {})}
       style={{ flex: 1, minHeight: 0 }}
     >
       {isLow ? null : guide}
@@ -290,6 +291,8 @@ function useGivingWay(stage: Stage) {
   const scrolled = useRef(0);
   /** Where the panel was put as the sheet changed: from there on it is the hand that scrolls. */
   const leftAt = useRef(0);
+  /** What was touched last: a panel that only grew is scrolled by nobody. */
+  const isByHand = useRef(false);
   const meant = `${stage} ${reading} ${trial === null}`;
   const [isStrip, setIsStrip] = useState(false);
   const [before, setBefore] = useState(meant);
@@ -306,10 +309,18 @@ function useGivingWay(stage: Stage) {
   }, [isStrip, gives]);
   const onScroll = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>) => {
     scrolled.current = nativeEvent.contentOffset.y;
-    const byHand = Math.abs(scrolled.current - leftAt.current) > READ_PX;
-    if (byHand && scrolled.current > gives) setIsStrip(true);
+    const isFar = Math.abs(scrolled.current - leftAt.current) > READ_PX;
+    if (isByHand.current && isFar && scrolled.current > gives) setIsStrip(true);
   };
-  return { height: isStrip ? STRIP_PX : full, panel, onScroll, onTouch: () => setIsStrip(false) };
+  const hand = () => {
+    isByHand.current = true;
+  };
+  const onTouch = () => {
+    isByHand.current = false;
+    setIsStrip(false);
+  };
+  const onHand = { onPointerDown: hand, onWheel: hand, onKeyDown: hand };
+  return { height: isStrip ? STRIP_PX : full, panel, onScroll, onHand, onTouch };
 }
 
 function StageSheet({ stage }: { stage: Stage }) {
@@ -344,7 +355,8 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
   const scrolled = low && !wide;
   const sheet = (
     <View
-      onPointerDown={way.onTouch}
+      // Not while something on it is in the hand: it would be drawn larger under the finger.
+      onPointerUp={way.onTouch}
       style={wide ? { flex: 1 } : { height: scrolled ? STRIP_PX : way.height }}
     >
       <StageSheet stage={stage} />

@@ -1,4 +1,7 @@
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import Maximize from 'lucide-react-native/icons/maximize-2';
+import Minus from 'lucide-react-native/icons/minus';
+import Plus from 'lucide-react-native/icons/plus';
 import Redo from 'lucide-react-native/icons/redo-2';
 import Square from 'lucide-react-native/icons/square';
 import SquareCheck from 'lucide-react-native/icons/square-check';
@@ -6,7 +9,17 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import X from 'lucide-react-native/icons/x';
 
 /** Each from a file of its own: the whole set would weigh more than the rest of the app. */
-const SIGNS = { back: ChevronLeft, close: X, undo: Undo, redo: Redo, ticked: SquareCheck, unticked: Square };
+const SIGNS = {
+  all: Maximize,
+  larger: Plus,
+  smaller: Minus,
+  back: ChevronLeft,
+  close: X,
+  undo: Undo,
+  redo: Redo,
+  ticked: SquareCheck,
+  unticked: Square,
+};
 
 export type IconName = keyof typeof SIGNS;
 

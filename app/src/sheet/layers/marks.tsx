@@ -135,15 +135,7 @@ export function ChalkCross({ at, number, size = 9 }: { at: Point; number?: numbe
       <Path d={`M${p.x - size} ${p.y + 0.6}Q${p.x} ${p.y - 0.8} ${p.x + size} ${p.y + 0.2}`} {...stroke} />
       <Path d={`M${p.x - 0.4} ${p.y - size}Q${p.x + 0.9} ${p.y} ${p.x + 0.3} ${p.y + size}`} {...stroke} />
       {number === undefined ? null : (
-        <SvgText
-          x={p.x + size + 3}
-          y={p.y - size + 2}
-          fontSize={13}
-          fontFamily={FONTS.bold}
-          fill={palette.chalk}
-        >
-          {String(number)}
-        </SvgText>
+        <FigureTag x={p.x + size + 8} y={p.y - size - 3} text={String(number)} size={12} />
       )}
     </G>
   );

@@ -10,7 +10,15 @@ import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useReading, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
-import { markToTap, tapping, tenthMm } from './readings';
+import { lieWords, markToTap, tapping, tenthMm } from './readings';
+
+/** By half a millimetre, as one stands at the machine. */
+const NUDGES = [
+  { title: '←', way: 'left', by: { x: -0.5, y: 0 } },
+  { title: '→', way: 'right', by: { x: 0.5, y: 0 } },
+  { title: '↑', way: 'away', by: { x: 0, y: -0.5 } },
+  { title: '↓', way: 'towards you', by: { x: 0, y: 0.5 } },
+] as const;
 
 const FIRST_MARKS: readonly MarkId[] = ['centre', 'left', 'right'];
 
@@ -40,7 +48,7 @@ function Verdict({ crooked }: { crooked: CrookedPlan }) {
 
 /** Marks read off the hoop's grid: typed here, or dragged on the drawn hoop. */
 export function CrookedFields() {
-  const ticket = useTicket('mount');
+  const ticket = useTicket('mount', 'unread');
   const plan = usePlan('mount');
   const units = useUnits();
   const reading = useReading();
@@ -48,6 +56,9 @@ export function CrookedFields() {
   const { mount } = plan;
   if (!mount) return null;
   const { readings } = ticket.mount;
+  // What could not be read stays in sight.
+  const isTyped = (i: number) =>
+    ['x', 'y'].some((way) => ticket.unread[`mount.readings.${i}.${way}`] !== undefined);
   const set = (next: MarkFound[], gesture?: string) =>
     change({ stage: 'mount', set: { readings: next } }, gesture);
   const readingOf = (mark: MarkId): MarkFound => {
@@ -78,8 +89,8 @@ export function CrookedFields() {
       ) : (
         <>
           <Txt as="small">
-            From the middle of the field, as you stand at the machine. Tap or drag them on the drawing, or
-            type what a grid or a jogged needle says.
+            From the middle of the field, as you stand at the machine. Drag the crosses on the drawing: a
+            glass shows the grid under the finger. Then nudge them by half a millimetre, or type.
           </Txt>
           {readings.map(({ mark, x, y }, i) => (
             <Stack key={mark} gap={4}>
@@ -92,20 +103,34 @@ export function CrookedFields() {
                   onPress={() => setReading(tapping(mark))}
                 />
               </Row>
-              <SidedLengthField
-                label={`${MARK_NAMES[mark]} across`}
-                at={`mount.readings.${i}.x`}
-                mm={x}
-                sides={['left', 'right']}
-                onLength={(mm) => put(mark, { x: mm })}
-              />
-              <SidedLengthField
-                label={`${MARK_NAMES[mark]} along`}
-                at={`mount.readings.${i}.y`}
-                mm={y}
-                sides={['away', 'towards you']}
-                onLength={(mm) => put(mark, { y: mm })}
-              />
+              <Txt>{lieWords({ x, y }, units)}</Txt>
+              <Row gap={6}>
+                {NUDGES.map(({ title, way, by }) => (
+                  <Press
+                    key={way}
+                    grow
+                    title={title}
+                    label={`${MARK_NAMES[mark]}: half a millimetre ${way}`}
+                    onPress={() => put(mark, { x: tenthMm(x + by.x), y: tenthMm(y + by.y) })}
+                  />
+                ))}
+              </Row>
+              <Disclosure title="Type it" label={`Type the ${MARK_NAMES[mark]}`} startOpen={isTyped(i)}>
+                <SidedLengthField
+                  label={`${MARK_NAMES[mark]} across`}
+                  at={`mount.readings.${i}.x`}
+                  mm={x}
+                  sides={['left', 'right']}
+                  onLength={(mm) => put(mark, { x: mm })}
+                />
+                <SidedLengthField
+                  label={`${MARK_NAMES[mark]} along`}
+                  at={`mount.readings.${i}.y`}
+                  mm={y}
+                  sides={['away', 'towards you']}
+                  onLength={(mm) => put(mark, { y: mm })}
+                />
+              </Disclosure>
             </Stack>
           ))}
           <FieldFindings field="readings" />

@@ -1,5 +1,6 @@
 import { type Box, type LaidHoop, type MountPlan, rotate } from '@zt/core';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { FigureTag } from '../../sheet/layers/marks';
 import { useOnSheet } from '../../sheet/onSheet';
 import { toPx } from '../../sheet/view';
 import { FONTS } from '../../theme/fonts';
@@ -51,6 +52,9 @@ export function MachineBlock({ mount }: { mount: MountPlan }) {
 }
 
 /** Arrow to the piece's top, from the hoop's middle outwards. */
+/** Room that its word takes at the side of the sheet, px. */
+const TOP_PX = 22;
+
 export function TopArrow({ laid }: { laid: LaidHoop }) {
   const { view, palette: p } = useOnSheet();
   const way = rotate({ x: 0, y: -1 }, -laid.onPieceDeg);
@@ -64,16 +68,11 @@ export function TopArrow({ laid }: { laid: LaidHoop }) {
   return (
     <G>
       <Path d={`M${a.x} ${a.y}L${b.x} ${b.y}${head}`} stroke={p.chalk} strokeWidth={4} fill="none" />
-      <SvgText
-        x={b.x + way.x * 12 + (way.y !== 0 ? 30 : 0)}
-        y={b.y + way.y * 14 + 5}
-        fontSize={14}
-        fontFamily={FONTS.bold}
-        textAnchor="middle"
-        fill={p.chalk}
-      >
-        top
-      </SvgText>
+      <FigureTag
+        x={Math.min(Math.max(b.x + way.x * 22 + (way.y !== 0 ? 30 : 0), TOP_PX), view.width - TOP_PX)}
+        y={b.y + way.y * 16}
+        text="top"
+      />
     </G>
   );
 }

@@ -20,6 +20,7 @@ import { useFollowing } from '../../hooks/useFollowing';
 import { usePlan, useReading, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { DesignLayer } from '../../sheet/layers/DesignLayer';
 import { HoopLayer } from '../../sheet/layers/HoopLayer';
+import { Magnifier } from '../../sheet/layers/Magnifier';
 import { ChalkCross, FigureTag } from '../../sheet/layers/marks';
 import { OnCloth, useOnSheet } from '../../sheet/onSheet';
 import { Sheet } from '../../sheet/Sheet';
@@ -28,15 +29,24 @@ import { gestureEnded } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
 import { BODY_MM, MachineBlock, TopArrow } from './MachineBlock';
-import { markToTap, tenthMm, withReading } from './readings';
+import { halfMm, lieWords, markToTap, tenthMm, withReading } from './readings';
 
 const SPREAD_MM = 144;
 
-function focusOf(hoop: { ringWidthMm: number; ringHeightMm: number }, mount: MountPlan): Box {
+/** Room round the ring while marks are read off it, mm. */
+const READ_MM = 30;
+
+/** What must be in sight: the machine with what lies on it; while marks are read, the ring alone. */
+function focusOf(
+  hoop: { ringWidthMm: number; ringHeightMm: number },
+  mount: MountPlan,
+  isRead: boolean,
+): Box {
   const ring = boxOf([
     { x: -hoop.ringWidthMm / 2, y: -hoop.ringHeightMm / 2 },
     { x: hoop.ringWidthMm / 2, y: hoop.ringHeightMm / 2 },
   ]);
+  if (isRead) return inflate(ring, READ_MM);
   const throat = mount.machine?.throatMm ?? 200;
   const spread = inflate(ring, SPREAD_MM * 0.5);
   return mount.machine?.bodySide === 'back'
@@ -82,9 +92,7 @@ function useHoopDrag() {
     start.current ??= { readings, obstacles };
     if (!grip) return;
     const moved = <T extends Point>(items: readonly T[]): T[] =>
-      items.map((r, i) =>
-        i === grip.index ? { ...r, x: Math.round(r.x + by.x), y: Math.round(r.y + by.y) } : r,
-      );
+      items.map((r, i) => (i === grip.index ? { ...r, x: halfMm(r.x + by.x), y: halfMm(r.y + by.y) } : r));
     const set =
       grip.list === 'readings'
         ? { readings: moved(start.current.readings) }
@@ -105,7 +113,10 @@ function useHoopDrag() {
     change({ stage: 'mount', set: { readings: withReading(readings, found) } });
     setReading(null);
   };
-  return { readings, obstacles, ...inHand, gestures: { holds, onDrag, onDragEnd, onTap } };
+  const shown = { readings, obstacles, ...inHand };
+  const grip = held.current;
+  const inGlass = inHand && grip ? (shown[grip.list][grip.index] ?? null) : null;
+  return { ...shown, inGlass, isHeld: inHand !== null, gestures: { holds, onDrag, onDragEnd, onTap } };
 }
 
 /** What lies on the hoop, the path the foot sweeps, and where it comes nearest. */
@@ -171,6 +182,7 @@ export function MountDrawing() {
   const plan = usePlan('mount', 'hoop', 'design', 'piece');
   const drag = useHoopDrag();
   const palette = usePalette();
+  const units = useUnits();
   const { mount, hoop, design, piece } = plan;
   const laid = hoop?.laid;
   if (!mount || !laid || !design.facts || !piece.geometry) return null;
@@ -181,8 +193,9 @@ export function MountDrawing() {
     : piece.geometry.outline.map((p) => inHoopFrame(p, laid));
   return (
     <Sheet
-      focus={focusOf(laid.verdict.hoop, mount)}
+      focus={focusOf(laid.verdict.hoop, mount, drag.readings.length > 0)}
       room={12}
+      still={drag.isHeld}
       {...drag.gestures}
       description={`The machine from above. The top of the piece points ${mount.chosen.topPoints}. Turn the design ${mount.keys.turnDeg} degrees.`}
     >
@@ -205,10 +218,13 @@ export function MountDrawing() {
       <TraceLayer mount={mount} obstacles={drag.obstacles} />
       <OnCloth colour={piece.colour}>
         {drag.readings.map((r, i) => (
-          <ChalkCross key={r.mark} at={r} number={i + 1} size={10} />
+          <G key={r.mark} testID={`read ${r.mark}`}>
+            <ChalkCross at={r} number={i + 1} size={10} />
+          </G>
         ))}
       </OnCloth>
       <NeedleCross />
+      {drag.inGlass ? <Magnifier at={drag.inGlass} words={lieWords(drag.inGlass, units)} /> : null}
     </Sheet>
   );
 }

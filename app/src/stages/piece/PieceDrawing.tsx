@@ -1,9 +1,12 @@
 import { boxOf, faceOf, formatFigure, formatLength, type Point, type Reading } from '@zt/core';
+import { G } from 'react-native-svg';
 import { usePlan, useReading, useUnits } from '../../hooks/useTicket';
-import { Dimension, TapeLaid } from '../../sheet/layers/marks';
+import { Magnifier } from '../../sheet/layers/Magnifier';
+import { ChalkCross, Dimension, TapeLaid } from '../../sheet/layers/marks';
 import { useOnSheet } from '../../sheet/onSheet';
 import { placesForFigures } from '../../sheet/placesForFigures';
 import { TicketSheet } from '../../sheet/TicketSheet';
+import { seamMarks, useSeamDrag } from './useSeamDrag';
 
 interface LaidReading {
   reading: Reading;
@@ -25,6 +28,37 @@ function Readings({ laid, current }: { laid: LaidReading[]; current: Reading | n
     .reverse();
 }
 
+/** The edges as they were read at each height, to be dragged to where the tape finds them. */
+function Seams({ drag }: { drag: ReturnType<typeof useSeamDrag> }) {
+  const { view } = usePlan('piece').piece;
+  const units = useUnits();
+  const { held, evenness } = drag;
+  const far = held ? Math.abs(held.at.x) : 0;
+  return (
+    <>
+      {evenness.map(({ atMm, leftMm, rightMm }, i) => (
+        <Dimension
+          key={i}
+          from={{ x: -leftMm, y: view.datumSign * atMm }}
+          to={{ x: rightMm, y: view.datumSign * atMm }}
+          text={null}
+        />
+      ))}
+      {seamMarks(evenness, view).map(({ row, side, at }) => (
+        <G key={`${row} ${side}`} testID={`edge ${row + 1} ${side === 'leftMm' ? 'left' : 'right'}`}>
+          <ChalkCross at={at} number={row + 1} />
+        </G>
+      ))}
+      {held ? (
+        <Magnifier
+          at={held.at}
+          words={`${formatLength(far, units)} ${held.side === 'leftMm' ? 'left' : 'right'}`}
+        />
+      ) : null}
+    </>
+  );
+}
+
 /**
  * The face on which a reading is taken. The one being taken lies on it as a tape with its figure; once none is, every
  * reading stands there with its own.
@@ -33,6 +67,7 @@ export function PieceDrawing() {
   const plan = usePlan('piece');
   const units = useUnits();
   const at = useReading();
+  const seams = useSeamDrag();
   const { piece } = plan;
   const faceIdOf = (reading: Reading) => reading.on ?? piece.kind.views[0].id;
   const current = piece.asked.find((r) => r.id === at) ?? null;
@@ -62,7 +97,13 @@ export function PieceDrawing() {
       description={description}
       withDesign={false}
       face={face}
-      over={<Readings laid={laid} current={current} />}
+      grip={seams}
+      over={
+        <>
+          <Readings laid={laid} current={current} />
+          {seams.evenness.length > 0 && viewId === piece.view.id ? <Seams drag={seams} /> : null}
+        </>
+      }
     />
   );
 }
