@@ -157,6 +157,8 @@ const SMALL = [
   { width: 320, height: 640 },
   { width: 320, height: 256 },
   { width: 844, height: 390 },
+  // 1280 × 800 drawn at 200 %.
+  { width: 640, height: 400 },
 ];
 const PAGES = [
   '/',
@@ -165,6 +167,8 @@ const PAGES = [
   '/ticket/demo-ticket-01/place',
   '/ticket/demo-ticket-02/mount',
   '/ticket/demo-ticket-01/log',
+  '/ticket/demo-ticket-01/print',
+  '/rules',
   '/ticket/demo-ticket-01/card/place',
 ];
 for (const path of PAGES)

@@ -15,5 +15,8 @@ export function useWide(): boolean {
   return width >= WIDE_FROM || (height < LOW_BELOW && width >= SIDE_FROM && width > height);
 }
 
+/** Whether there is room for columns of drawn rows side by side. */
+export const useBoard = (): boolean => useWindowDimensions().width >= WIDE_FROM;
+
 /** Whether there is so little height that bars give way to what is read. */
 export const useLow = (): boolean => useWindowDimensions().height < LOW_BELOW;

@@ -6,6 +6,8 @@ const NAME = 'sheet-share';
 const USUAL = 64;
 const [LEAST, MOST] = [35, 78];
 const STEP = 4;
+/** The second one is read, and has buttons: it is never narrower. */
+const LEAST_SECOND_PX = 300;
 const within = (share: number): number => Math.round(Math.min(MOST, Math.max(LEAST, share)));
 const keptShare = (): number => within(Number(localStorage.getItem(NAME)) || USUAL);
 
@@ -53,7 +55,7 @@ export function Split({ first, second }: { first: ReactNode; second: ReactNode }
   }, []);
   return (
     <View ref={row} style={{ flex: 1, minHeight: 0, flexDirection: 'row' }}>
-      <View style={{ width: `${share}%` }}>{first}</View>
+      <View style={{ width: `${share}%`, flexShrink: 1 }}>{first}</View>
       <View
         ref={line}
         role="separator"
@@ -73,7 +75,7 @@ export function Split({ first, second }: { first: ReactNode; second: ReactNode }
       >
         <View style={{ flex: 1, width: 1.5, backgroundColor: p.ink }} />
       </View>
-      <View style={{ flex: 1, minHeight: 0, minWidth: 0 }}>{second}</View>
+      <View style={{ flex: 1, minHeight: 0, minWidth: LEAST_SECOND_PX }}>{second}</View>
     </View>
   );
 }

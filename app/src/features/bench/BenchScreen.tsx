@@ -39,7 +39,7 @@ import { exampleEnded } from '../../store/editor';
 import { putTicketBack } from '../../store/shopActs';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { STAGE_NAMES } from '../../tape/Tape';
-import { useWide } from '../../theme/layout';
+import { useBoard, useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 interface BenchRow {
@@ -234,6 +234,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   const router = useRouter();
   const { kept, total, more, isHere, failed } = useBench();
   const wide = useWide();
+  const board = useBoard();
   const [sought, setSought] = useState('');
   const dispatch = useAppDispatch();
   useBenchKeys();
@@ -262,7 +263,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         keyOf={({ kept: { ticket } }) => ticket.id}
         row={(row) => <TicketRow row={row} units={shop.units} />}
         rowWidth={336}
-        {...(wide && soughtKept === null ? { groups: GROUPS, groupOf } : {})}
+        {...(board && soughtKept === null ? { groups: GROUPS, groupOf } : {})}
         onEnd={more}
         subtitle={subtitle}
         aside={<UnitsToggle units={shop.units} onUnits={shop.setUnits} />}

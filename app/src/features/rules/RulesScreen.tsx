@@ -191,7 +191,7 @@ export function RulesScreen() {
         <Looks />
         <Row gap={16} columns>
           {QUESTION_IDS.map((question) => (
-            <View key={question} style={{ flexBasis: 320, flexGrow: 1 }}>
+            <View key={question} style={{ flexBasis: 320, flexGrow: 1, flexShrink: 1 }}>
               <Choice
                 label={QUESTIONS[question].question}
                 small
