@@ -69,20 +69,29 @@ describe('paper', () => {
     expect(new DataView(png.buffer).getUint32(16)).toBe(1600);
   });
 
-  it('sets the job card and the labels on A5, A4 and Letter, and shows them as a picture', async () => {
+  const CARDS = ['card', 'label'].flatMap((what) =>
+    [
+      ['a5', 148],
+      ['a4', 210],
+      ['letter', 215.9],
+    ].map(([paper, width]) => [what, String(paper), Number(width)] as const),
+  );
+  it.each(CARDS)('sets the %s on %s, %d mm wide, never scaled by the viewer', async (what, paper, width) => {
+    const pdf = await pdfOf(`/api/paper/${await kept()}/${what}.pdf?paper=${paper}`);
+    expect(pdf.getPage(0).getSize().width / MM).toBeCloseTo(width, 3);
+    expect(pdf.catalog.getViewerPreferences()?.getPrintScaling()).toBe('None');
+  });
+
+  it('shows pages as a picture before they are printed', async () => {
     const id = await kept();
-    for (const what of ['card', 'label'])
-      for (const [paper, width] of [
-        ['a5', 148],
-        ['a4', 210],
-        ['letter', 215.9],
-      ] as const) {
-        const pdf = await pdfOf(`/api/paper/${id}/${what}.pdf?paper=${paper}`);
-        expect(pdf.getPage(0).getSize().width / MM).toBeCloseTo(width, 3);
-        expect(pdf.catalog.getViewerPreferences()?.getPrintScaling()).toBe('None');
-      }
     const png = await shop.raw(`/api/paper/${id}/preview.png?what=card&paper=a5`);
     expect([png.status, png.headers.get('content-type')]).toEqual([200, 'image/png']);
+    const view = new DataView(await png.arrayBuffer());
+    expect(view.getUint32(16)).toBeLessThanOrEqual(900);
+  });
+
+  it('refuses what it cannot print in words', async () => {
+    const id = await kept();
     const small = await shop.get(`/api/paper/${id}/preview.png?what=template&paper=a5`);
     expect([small.status, (await small.json()).code]).toEqual([400, 'too-small']);
     expect((await shop.get(`/api/paper/${id}/preview.png?what=flag`)).status).toBe(400);

@@ -28,7 +28,7 @@ import { printedOrigin } from '../../http/guard';
 import { squaresOf } from '../../qr';
 import { planKept } from '../shop';
 import { drawingToPdf, measureWords, pagesToPdf } from './drawingToPdf';
-import { svgToPng } from './svgToPng';
+import { PREVIEW_PX, svgToPng } from './svgToPng';
 
 const params = z.object({ id: IdSchema });
 const query = z.object({ paper: z.enum(PAPER_IDS).default('a4') });
@@ -179,7 +179,7 @@ export function paperRoutes({ store, reach }: Context) {
       const { paper, what } = c.req.valid('query');
       const pages = await pagesOf(what, printed, { paper, asked: c.req.url });
       const shown = pagesToSvg(pages.slice(0, MOST_SHOWN), paperTitle(printed));
-      const png = await svgToPng(shown.svg, shown.heightMm / shown.widthMm);
+      const png = await svgToPng(shown.svg, shown.heightMm / shown.widthMm, PREVIEW_PX);
       return download(c, png, 'image/png', `${what}.png`);
     })
     .openapi(templatePdf, async (c) => {

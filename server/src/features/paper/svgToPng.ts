@@ -10,19 +10,24 @@ const start = () =>
     initWasm(wasm),
   );
 
-/** The largest picture that is made, pixels either way. */
-const MOST_PX = { width: 1600, height: 4000 };
+/** The largest picture that is made, pixels either way; and one to look at before it is printed. */
+export const MOST_PX = { width: 1600, height: 4000 };
+export const PREVIEW_PX = { width: 900, height: 3200 };
 
-/** A picture of an SVG drawing that is `upright` times as high as wide, as large as pictures are made. */
-export async function svgToPng(svg: string, upright: number): Promise<Uint8Array> {
+/** A picture of an SVG drawing that is `upright` times as high as wide, as large as `most` allows. */
+export async function svgToPng(
+  svg: string,
+  upright: number,
+  most: { width: number; height: number } = MOST_PX,
+): Promise<Uint8Array> {
   started ??= start();
   await started;
   const { plain, bold } = await fonts();
   const image = new Resvg(svg, {
     fitTo:
-      upright * MOST_PX.width > MOST_PX.height
-        ? { mode: 'height', value: MOST_PX.height }
-        : { mode: 'width', value: MOST_PX.width },
+      upright * most.width > most.height
+        ? { mode: 'height', value: most.height }
+        : { mode: 'width', value: most.width },
     font: {
       fontBuffers: [new Uint8Array(plain), new Uint8Array(bold)],
       defaultFontFamily: 'Atkinson Hyperlegible Next',
