@@ -131,6 +131,7 @@ test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or ho
   await expect(page.getByTestId('crooked')).toHaveText('It lies as it should.');
   const crooked = (3.4 * Math.PI) / 180;
   for (const name of ['left axis end', 'right axis end']) {
+    await page.getByRole('button', { name: `Type the ${name}` }).click();
     const { x, y } = await markOf(page, name);
     const moved = {
       x: x * Math.cos(crooked) - y * Math.sin(crooked),
