@@ -15,7 +15,7 @@ import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
@@ -25,7 +25,7 @@ import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useExample } from '../../example/useExample';
 import { newId } from '../../hooks/newId';
-import { useBenchTickets } from '../../hooks/useBenchTickets';
+import { useBench } from '../../hooks/useBenchTickets';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { useShop } from '../../shop/useShop';
@@ -113,23 +113,37 @@ function Again({ onAgain }: { onAgain: (entryId: string) => void }) {
 /** So many kinds stand first. */
 const MOST_MADE = 3;
 
-/** The kinds that this shop makes most, on its bench and in its logbook; none before it made something. */
-function useMade(): PieceKindId[] {
-  const bench = useBenchTickets();
-  const { data } = useLogbookInfiniteQuery({});
-  const made = [
-    ...bench.map(({ piece }) => piece.kind),
-    ...(data?.pages.flatMap(({ entries }) => entries.map(({ kind }) => kind)) ?? []),
-  ];
-  const counted = rollup(
-    made,
-    (all) => all.length,
-    (kind) => kind,
-  );
-  return [...counted]
-    .sort(([, a], [, b]) => b - a)
-    .slice(0, MOST_MADE)
-    .map(([kind]) => kind);
+/** So long it is waited for what the shop made, ms: a list must not be put in another order under the finger. */
+const WAIT_MS = 800;
+
+/**
+ * The kinds that this shop makes most, on its bench and in its logbook, as they are known once; none where nothing was
+ * made, or nobody answers. Null while it is asked.
+ */
+function useMade(): PieceKindId[] | null {
+  const { kept, isHere, failed } = useBench();
+  const { data, isError } = useLogbookInfiniteQuery({});
+  const [made, setMade] = useState<PieceKindId[] | null>(null);
+  const [isLate, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), WAIT_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  const isKnown = (isHere || failed) && (data !== undefined || isError);
+  if (made === null && (isKnown || isLate)) {
+    const kinds = [
+      ...kept.map(({ ticket }) => ticket.piece.kind),
+      ...(data?.pages.flatMap(({ entries }) => entries.map(({ kind }) => kind)) ?? []),
+    ];
+    const counted = rollup(
+      kinds,
+      (all) => all.length,
+      (kind) => kind,
+    );
+    const most = [...counted].sort(([, a], [, b]) => b - a).slice(0, MOST_MADE);
+    setMade(most.map(([kind]) => kind));
+  }
+  return made;
 }
 
 /** What is it? The first question of a ticket: every kind, drawn, by family. */
@@ -163,7 +177,8 @@ export function NewTicketScreen() {
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
   // What is made most stands first, and once.
-  const first = sought === '' ? made.flatMap((id) => found.find((known) => known.id === id) ?? []) : [];
+  const first =
+    sought === '' ? (made ?? []).flatMap((id) => found.find((known) => known.id === id) ?? []) : [];
   const groups = [
     { title: 'What you make most', kinds: first },
     ...PIECE_FAMILIES.map((family) => ({
@@ -183,7 +198,7 @@ export function NewTicketScreen() {
         onText={setSought}
         placeholder="e.g. hoodie, towel, bib"
       />
-      {made.length === 0 ? (
+      {made?.length === 0 ? (
         <Press kind="link" title="Show me with an example" onPress={example.begin} />
       ) : null}
       {found.length === 0 ? (
@@ -194,9 +209,9 @@ export function NewTicketScreen() {
           The shop’s computer does not answer, and this entry is not kept here. Choose what it is below.
         </Txt>
       ) : null}
-      {sought === '' ? <Again onAgain={(id) => void startAgain(id)} /> : null}
+      {sought === '' && made ? <Again onAgain={(id) => void startAgain(id)} /> : null}
       {groups.map(({ title, kinds }) =>
-        kinds.length === 0 ? null : (
+        kinds.length === 0 || made === null ? null : (
           <Stack key={title} gap={8}>
             <Txt as="heading" level={2}>
               {title}
