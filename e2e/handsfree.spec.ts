@@ -96,6 +96,10 @@ async function wholePiece(page: Page, { press, type }: Way): Promise<void> {
   await expect(page.getByRole('button', { name: /^Take it back/ })).toBeVisible();
   // What was done is said.
   await expect(page.getByTestId('announced')).toHaveText(/logbook/);
+  // Other tests count what is on the shelf.
+  await press('button', /^Take it back/);
+  await expect(page.getByRole('button', { name: /^Came out well$/ })).toBeVisible();
+  await expect(page.getByTestId('save-state').filter({ visible: true })).toContainText('saved');
 }
 
 test('a whole piece by the keyboard alone', async ({ page }) => {
