@@ -1,4 +1,5 @@
 import type { Blank } from '@zt/core';
+import { blankTaken } from '@zt/core/stages/piece/usual';
 import { Offer } from '../../components/Offer';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
@@ -13,17 +14,7 @@ export function BlankFields() {
   const { change } = useTicketActs();
   const { kind, fabricId, fabricChanges, colour, readings } = ticket.piece;
   const blanks = shelf.blanks.filter((b) => b.kind === kind);
-  const take = (blank: Blank) =>
-    change({
-      stage: 'piece',
-      set: {
-        fabricId: blank.fabricId,
-        fabricChanges: blank.fabricChanges,
-        colour: blank.colour,
-        readings: blank.readings,
-        assumed: [],
-      },
-    });
+  const take = (blank: Blank) => change({ stage: 'piece', set: blankTaken(blank) });
   return (
     <Stack gap={10}>
       {blanks.map((blank) => (
@@ -40,7 +31,8 @@ export function BlankFields() {
           tone="graphite"
         >{`No blank of this kind is kept yet. Name this one, and the next ${plan.piece.kind.name} is measured already.`}</Txt>
       ) : null}
-      {plan.piece.geometry ? (
+      {/* A blank is measured: what was taken as usual is none. */}
+      {plan.piece.geometry && plan.piece.assumed.length === 0 ? (
         <KeepAs
           label="Keep these measurements as"
           placeholder="e.g. our youth M tee"

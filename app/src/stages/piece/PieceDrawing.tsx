@@ -90,6 +90,8 @@ export function PieceDrawing() {
     const text = current && reading !== current ? null : figure(reading.id);
     return from && to ? [{ reading, from, to, text }] : [];
   });
+  // Only what is drawn can be taken hold of.
+  const isSeamed = seams.evenness.length > 0 && viewId === piece.view.id;
   const description = `${piece.kind.name}, ${face.view.name.toLowerCase()}, drawn to scale. ${piece.asked.map((r) => `${r.name}: ${inWords(r)}`).join('; ')}.`;
   return (
     <TicketSheet
@@ -97,11 +99,11 @@ export function PieceDrawing() {
       description={description}
       withDesign={false}
       face={face}
-      grip={seams}
+      {...(isSeamed ? { grip: seams } : {})}
       over={
         <>
           <Readings laid={laid} current={current} />
-          {seams.evenness.length > 0 && viewId === piece.view.id ? <Seams drag={seams} /> : null}
+          {isSeamed ? <Seams drag={seams} /> : null}
         </>
       }
     />

@@ -1,5 +1,5 @@
 import { type Blank, formatLength } from '@zt/core';
-import { type UsualBlank, usualBlanks } from '@zt/core/stages/piece/usual';
+import { blankTaken, type UsualBlank, usualBlanks, usualTaken } from '@zt/core/stages/piece/usual';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
@@ -17,17 +17,9 @@ export function UsualSizes() {
   const first = kind.readings[0];
   const at = (readings: Readonly<Record<string, number>>) =>
     first && readings[first.id] !== undefined ? `, ${formatLength(readings[first.id] ?? 0, units)}` : '';
-  const takeOwn = ({ readings, fabricId, fabricChanges, colour }: Blank) =>
-    change({ stage: 'piece', set: { readings, fabricId, fabricChanges, colour, assumed: [] } });
-  // What can wait follows from these in proportion.
-  const takeUsual = ({ readings }: UsualBlank) => {
-    const first = asked.filter((reading) => !reading.optional && !later.includes(reading));
-    const taken = first.map(({ id, typicalMm }): [string, number] => [id, readings[id] ?? typicalMm]);
-    change({
-      stage: 'piece',
-      set: { readings: Object.fromEntries(taken), assumed: taken.map(([id]) => id) },
-    });
-  };
+  const takeOwn = (blank: Blank) => change({ stage: 'piece', set: blankTaken(blank) });
+  const takeUsual = (usual: UsualBlank) =>
+    change({ stage: 'piece', set: usualTaken(usual, { asked, later }) });
   return (
     <Stack gap={6}>
       <Txt as="label" tone="graphite" style={{ marginTop: 10 }}>

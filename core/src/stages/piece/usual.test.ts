@@ -6,7 +6,7 @@ import { planTicket } from '../../planner/plan';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { deckOf, jobSteps } from '../../uses/deck/jobSteps';
 import { PIECE_KINDS } from './kinds';
-import { canWait, isRead, usualAt, usualBlanks, withRead } from './usual';
+import { blankTaken, canWait, isRead, usualAt, usualBlanks, usualTaken, withRead } from './usual';
 
 const CASES = PIECE_KIND_IDS.flatMap((kind) =>
   PIECE_KINDS[kind].placements.flatMap(({ id, rule }) =>
@@ -132,6 +132,19 @@ describe('usual blanks', () => {
     expect(codes(taken)).not.toContain('readings-as-usual');
     expect(isRead(taken.piece, 'chestWidth')).toBe(true);
   });
+});
+
+it('a usual size brings what the marks ask for, unread; a measured blank counts as read', () => {
+  const { piece } = planTicket(
+    measuredTicket('t-shirt', 'left-chest', [80, 60]),
+    SAMPLE_SHELF,
+    DEFAULT_HOUSE_RULES,
+  );
+  const [blank] = usualBlanks(PIECE_KINDS['t-shirt']);
+  const taken = blank && usualTaken(blank, piece);
+  expect(taken).toEqual({ readings: { chestWidth: blank?.readings.chestWidth }, assumed: ['chestWidth'] });
+  const own = { readings: { chestWidth: 500 }, fabricId: 'jersey-tee', fabricChanges: {}, colour: '#112233' };
+  expect(blankTaken(own)).toEqual({ ...own, assumed: [] });
 });
 
 it('at the usual reading all others are usual', () => {

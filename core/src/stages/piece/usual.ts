@@ -99,3 +99,27 @@ export function usualBlanks(kind: Pick<PieceKind, 'name' | 'traits' | 'readings'
   const [first] = kind.readings;
   return first ? [{ name: 'usual size', readings: usualAt(kind, first.id, first.typicalMm) }] : [];
 }
+
+/** What a blank that was measured before brings: its readings count as read, with its cloth and colour. */
+export const blankTaken = ({
+  readings,
+  fabricId,
+  fabricChanges,
+  colour,
+}: Pick<PieceInput, 'readings' | 'fabricId' | 'fabricChanges' | 'colour'>) => ({
+  readings,
+  fabricId,
+  fabricChanges,
+  colour,
+  assumed: [] as string[],
+});
+
+/** What a usual size brings: the readings that the marks ask for, none of them read; what can wait follows from them. */
+export function usualTaken(
+  { readings }: UsualBlank,
+  { asked, later }: { asked: readonly Reading[]; later: readonly Reading[] },
+): Pick<PieceInput, 'readings' | 'assumed'> {
+  const first = asked.filter((reading) => !reading.optional && !later.includes(reading));
+  const taken = first.map(({ id, typicalMm }): [string, number] => [id, readings[id] ?? typicalMm]);
+  return { readings: Object.fromEntries(taken), assumed: taken.map(([id]) => id) };
+}

@@ -106,6 +106,26 @@ it('a ticket of which nothing is known is a card too, with rooms to write readin
   expect(texts).not.toContain('opens the ticket');
 });
 
+it('what is wrong stands first on the card, and each caution by its step', () => {
+  const { ticket } = A;
+  const usual = printedOf({
+    ...A,
+    ticket: { ...ticket, piece: { ...ticket.piece, assumed: ['chestWidth'] } },
+  });
+  const said = CARDS.card(usual, settingOf('a4'))
+    .flatMap(({ marks }) => textsOf(marks).map(({ text }) => text))
+    .join(' ');
+  expect(said).toContain('Mind');
+  expect(said.indexOf('Taken as usual, not read on this piece')).toBeGreaterThan(0);
+  expect(said.indexOf('Taken as usual, not read on this piece')).toBeLessThan(said.indexOf('Readings:'));
+  const cautions = [...(usual.plan.mount?.checklist ?? []), ...(usual.plan.finish?.steps ?? [])].flatMap(
+    ({ caution }) => caution ?? [],
+  );
+  expect(cautions.length).toBeGreaterThan(0);
+  for (const { caution } of usual.plan.mount?.checklist ?? [])
+    if (caution) expect(said.replace(/\s+/g, ' ')).toContain(say(caution, usual.rules.units).trim());
+});
+
 it('there is a label for each piece, numbered', () => {
   const many = printedOf({ ...A, ticket: { ...A.ticket, piece: { ...A.ticket.piece, quantity: 21 } } });
   const pages = CARDS.label(many, settingOf('a4'));

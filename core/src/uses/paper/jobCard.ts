@@ -78,6 +78,12 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
   const { units } = rules;
   const { piece, place, hoop, layers, mount, stitch, finish } = plan;
   const ticked = (words: Phrase): Row => ({ words: say(words, units), before: 'box' });
+  const withCaution = ({ text: words, caution }: { text: Phrase; caution: Phrase | null }): Row[] => [
+    ticked(words),
+    ...(caution ? [{ words: say(caution, units), bold: true }] : []),
+  ];
+  // What is wrong stands first: a card that cannot be right does not look right.
+  const wrong = plan.findings.filter(({ severity }) => severity === 'stop' || severity === 'warn');
   const readings = piece.asked.flatMap((reading): Row[] => {
     const value = ticket.piece.readings[reading.id];
     if (value === undefined && reading.optional) return [];
@@ -87,6 +93,7 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
   });
   const laid = hoop?.laid;
   return [
+    { heading: 'Mind', rows: wrong.map(({ text: words }) => ({ words: say(words, units), bold: true })) },
     { heading: `Readings: ${piece.kind.name}, ${piece.fabric.name}`, rows: readings },
     { heading: 'Marks', rows: (place?.marks ?? []).map(({ text: words }) => ticked(words)) },
     {
@@ -133,8 +140,8 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
         ),
       ],
     },
-    { heading: 'Before the first stitch', rows: (mount?.checklist ?? []).map(({ text: w }) => ticked(w)) },
-    { heading: 'Finish', rows: (finish?.steps ?? []).map(({ text: w }) => ticked(w)) },
+    { heading: 'Before the first stitch', rows: (mount?.checklist ?? []).flatMap(withCaution) },
+    { heading: 'Finish', rows: (finish?.steps ?? []).flatMap(withCaution) },
   ];
 }
 
