@@ -1,8 +1,9 @@
 import type { Reading } from '@zt/core';
+import { isRead } from '@zt/core/stages/piece/usual';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Txt } from '../../components/ui/Txt';
-import { usePlan, useReading, useTicketActs } from '../../hooks/useTicket';
+import { usePlan, useReading, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { FieldFindings } from '../FieldFindings';
 import { ReadingRow } from './ReadingRow';
 import { UsualSizes } from './UsualSizes';
@@ -16,16 +17,17 @@ export function Measuring() {
   const at = useReading();
   const { setReading } = useTicketActs();
   const { asked, later } = plan.piece;
+  const ticket = useTicket('piece');
   const [byKeys, setByKeys] = useState(false);
-  const index = asked.findIndex((r) => r.id === at);
   const open = (id: string | null, keys = false) => {
     setByKeys(keys);
     setReading(id);
   };
   const first = asked.filter((r) => !later.includes(r));
-  const next = asked[index + 1];
+  // Enter goes on to what is still to be measured; what may be left out is opened by whoever likes to.
+  const next = [...first, ...later].find((r) => r.id !== at && !r.optional && !isRead(ticket.piece, r.id));
   // Nothing more is asked for: on to the next stage, unless somebody likes to go on.
-  const isAsked = asked.slice(index + 1).some((r) => !r.optional && !later.includes(r));
+  const isAsked = next !== undefined && !later.includes(next);
   const rowOf = (reading: Reading) => (
     <ReadingRow
       key={reading.id}
@@ -33,7 +35,7 @@ export function Measuring() {
       number={asked.indexOf(reading) + 1}
       open={reading.id === at}
       takesKeys={byKeys}
-      nextName={isAsked ? (next?.name ?? null) : null}
+      nextName={isAsked ? next.name : null}
       onOpen={() => open(reading.id)}
       onNext={() => open(next?.id ?? null, true)}
     />
