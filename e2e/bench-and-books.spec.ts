@@ -66,7 +66,7 @@ test('a hoop is added to the shelf, measured, judged, taken off and put back', a
   );
   await ticket.fill('stitch field, height', '75 mm');
   await expect(page.getByText(/^Its ring is shorter/)).toHaveCount(0);
-  await expect(page.getByText(/field 2 15\/16 in × 2 15\/16 in/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^75 × 75.*field 2 15\/16 in × 2 15\/16 in/ })).toBeVisible();
   await ticket.saved();
   await page.goto('/ticket/demo-ticket-01/hoop');
   await expect(page.getByRole('radio', { name: /75 × 75 little one/ })).toBeVisible();

@@ -290,3 +290,44 @@ test('a wide screen is a workbench: a board by what is next, a rail, and a sheet
   await page.reload();
   await expect.poll(async () => (await line.boundingBox())?.x ?? 0).toBeLessThan(before - 20);
 });
+
+test('shelf and logbook are tables with pictures on a wide screen, sorted by their columns, and gone through by arrows', async ({
+  page,
+}, { project }) => {
+  test.skip(project.name !== 'wide', 'a phone has no room for it');
+  await page.goto('/shelf');
+  const hoops = page.getByRole('table', { name: 'Hoops' });
+  const firstCells = async (at: number) =>
+    (await hoops.getByRole('row').allTextContents()).slice(1).map((text) => text.slice(0, at));
+  await hoops.getByRole('button', { name: 'Sort by field' }).click();
+  await expect(hoops.getByRole('columnheader', { name: 'Sort by field' })).toHaveAttribute(
+    'aria-sort',
+    'ascending',
+  );
+  expect((await firstCells(7))[0]).toBe('60 × 40');
+  await hoops.getByRole('button', { name: 'Sort by field' }).click();
+  await expect.poll(async () => (await firstCells(9))[0]).toBe('330 × 400');
+  await hoops.getByRole('button', { name: /^330 × 400/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(hoops.getByRole('button', { name: /^240 × 360/ })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(hoops.getByRole('textbox', { name: 'Name' })).toHaveValue(/^240 × 360/);
+  await expectAccessible(page);
+  await expectNoSidewaysScroll(page);
+
+  await page.goto('/logbook');
+  const pieces = page.getByRole('table', { name: 'Pieces' });
+  const outcomes = async () =>
+    (await pieces.getByRole('row').allTextContents())
+      .slice(1)
+      .map((text) => /(good|slight|plain|spoilt)(?: ·|$)/.exec(text)?.[1] ?? text);
+  await pieces.getByRole('button', { name: 'Sort by how it came out' }).click();
+  await expect.poll(async () => (await outcomes())[0]).toBe('good');
+  await pieces.getByRole('button', { name: 'Sort by how it came out' }).click();
+  await expect.poll(async () => (await outcomes())[0]).toBe('spoilt');
+  const order = ['spoilt', 'plain', 'slight', 'good'];
+  const ranks = (await outcomes()).map((outcome) => order.indexOf(outcome));
+  expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+  await expectAccessible(page);
+  await expectNoSidewaysScroll(page);
+});

@@ -1,11 +1,11 @@
-import type { KeptEntry, LogFilter, Logged, LogPage, LogPiece } from '@zt/core';
+import type { KeptEntry, LogFilter, Logged, LogOrder, LogPage, LogPiece } from '@zt/core';
 import { api } from './api';
 
 /** The logbook. */
 export const logbookApi = api.injectEndpoints({
   endpoints: (build) => ({
-    /** Page by page, the latest first. */
-    logbook: build.infiniteQuery<LogPage, LogFilter, string>({
+    /** Page by page, the latest first unless it is asked otherwise. */
+    logbook: build.infiniteQuery<LogPage, LogFilter & Partial<LogOrder>, string>({
       infiniteQueryOptions: { initialPageParam: '', getNextPageParam: ({ next }) => next ?? undefined },
       query: ({ queryArg, pageParam: after }) => ({
         url: '/logbook',

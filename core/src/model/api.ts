@@ -98,7 +98,7 @@ export type SaveRules = z.infer<typeof SaveRulesSchema>;
 /** One page of a list, and the key after which the next one begins; null on the last. */
 const pageOf = { next: z.string().nullable() };
 /** What a page is asked by: words that it is searched for, and the key of the page before. */
-const pageAsked = { q: z.string().max(200).optional(), after: z.string().max(200).optional() };
+const pageAsked = { q: z.string().max(200).optional(), after: z.string().max(400).optional() };
 
 export const BenchQuestionSchema = z.object(pageAsked);
 
@@ -119,9 +119,20 @@ export const LogFilterSchema = LogSummarySchema.pick({
 })
   .partial()
   .extend({ q: pageAsked.q });
-export const LogQuestionSchema = LogFilterSchema.extend({ after: pageAsked.after });
 
-/** A page of the logbook, the latest first; `counts` are of all that agree with the filter. */
+/** By what the logbook is sorted; each way round. */
+export const LOG_ORDERS = ['date', 'name', 'customer', 'kind', 'cloth', 'method', 'outcome'] as const;
+export const LogOrderSchema = z.object({
+  by: z.enum(LOG_ORDERS).default('date'),
+  way: z.enum(['rising', 'falling']).default('falling'),
+});
+export type LogOrder = z.infer<typeof LogOrderSchema>;
+export const LogQuestionSchema = LogFilterSchema.extend({
+  ...LogOrderSchema.shape,
+  after: pageAsked.after,
+});
+
+/** A page of the logbook, the latest first unless it was asked otherwise; `counts` are of all that agree with the filter. */
 export const LogPageSchema = z.object({
   entries: z.array(LogSummarySchema),
   counts: z.record(z.enum(OUTCOMES), z.number().int()),

@@ -10,7 +10,7 @@ export const keyOf = (sortedBy: string, id: string): string => `${sortedBy}${BET
 
 /** Whether a line comes after the one with a key, in a list sorted so; undefined where no key is given. */
 export function comesAfter(
-  [sortedBy, id]: [SQLiteColumn, SQLiteColumn],
+  [sortedBy, id]: [SQLiteColumn | SQL, SQLiteColumn],
   key: string | undefined,
   order: 'rising' | 'falling',
 ): SQL | undefined {

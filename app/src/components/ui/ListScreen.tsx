@@ -13,6 +13,8 @@ interface ListScreenProps<T> extends ScreenHeadProps {
   row: (item: T) => ReactElement;
   /** The narrowest that a row may be; as many stand side by side as there is room for. */
   rowWidth?: number;
+  /** The same things as a table, in place of rows; null while there are none. */
+  table?: ReactElement | null;
   /** Columns of a board, each with what belongs in it; in place of rows. */
   groups?: readonly string[];
   groupOf?: (item: T) => number;
@@ -28,15 +30,21 @@ const FIRST = 24;
 
 /** A page with a title over a list of any length: only what is in sight, and near it, is drawn. */
 export function ListScreen<T>(props: ListScreenProps<T>) {
-  const { children, items, keyOf, row, rowWidth, groups, groupOf, onEnd, foot, ...head } = props;
+  const { children, items, keyOf, row, rowWidth, table, groups, groupOf, onEnd, foot, ...head } = props;
   const p = usePalette();
   const room = Math.min(WIDEST, useWindowDimensions().width) - 2 * EDGE;
   const columns = rowWidth ? Math.max(1, Math.floor(room / rowWidth)) : 1;
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.panel }}>
       <ScreenHead {...head} />
-      {groups && groupOf ? (
-        <Board {...{ groups, groupOf, items, keyOf, row, onEnd }}>{children}</Board>
+      {table !== undefined ? (
+        <Scrolled head={children} onEnd={onEnd}>
+          {table}
+        </Scrolled>
+      ) : groups && groupOf ? (
+        <Scrolled head={children} onEnd={onEnd}>
+          <Board {...{ groups, groupOf, items, keyOf, row }} />
+        </Scrolled>
       ) : (
         <FlatList
           key={columns}
@@ -68,14 +76,17 @@ export function ListScreen<T>(props: ListScreenProps<T>) {
   );
 }
 
-type BoardProps<T> = Pick<ListScreenProps<T>, 'items' | 'keyOf' | 'row' | 'onEnd' | 'children'> &
-  Required<Pick<ListScreenProps<T>, 'groups' | 'groupOf'>>;
-
-/** So near its end a board asks for more, px. */
+/** So near its end a list asks for more, px. */
 const NEAR_END_PX = 400;
 
-/** The same things in columns, side by side. */
-function Board<T>({ groups, groupOf, items, keyOf, row, onEnd, children }: BoardProps<T>) {
+interface ScrolledProps {
+  head: ReactNode;
+  children: ReactNode;
+  onEnd: () => void;
+}
+
+/** What is drawn whole, below its head; more of it is asked for near its end. */
+function Scrolled({ head, children, onEnd }: ScrolledProps) {
   return (
     <ScrollView
       tabIndex={0}
@@ -86,20 +97,30 @@ function Board<T>({ groups, groupOf, items, keyOf, row, onEnd, children }: Board
       }}
       contentContainerStyle={{ paddingHorizontal: EDGE, paddingVertical: 12, gap: 14 }}
     >
-      <Stack gap={14}>{children}</Stack>
-      <View style={{ flexDirection: 'row', gap: EDGE, alignItems: 'flex-start' }}>
-        {groups.map((group, i) => {
-          const own = items.filter((item) => groupOf(item) === i);
-          return (
-            <View key={group} role="region" aria-label={group} style={{ flex: 1, minWidth: 0 }}>
-              <Txt as="heading" level={2}>{`${group}: ${own.length}`}</Txt>
-              {own.map((item) => (
-                <View key={keyOf(item)}>{row(item)}</View>
-              ))}
-            </View>
-          );
-        })}
-      </View>
+      <Stack gap={14}>{head}</Stack>
+      {children}
     </ScrollView>
+  );
+}
+
+type BoardProps<T> = Pick<ListScreenProps<T>, 'items' | 'keyOf' | 'row'> &
+  Required<Pick<ListScreenProps<T>, 'groups' | 'groupOf'>>;
+
+/** The same things in columns, side by side. */
+function Board<T>({ groups, groupOf, items, keyOf, row }: BoardProps<T>) {
+  return (
+    <View style={{ flexDirection: 'row', gap: EDGE, alignItems: 'flex-start' }}>
+      {groups.map((group, i) => {
+        const own = items.filter((item) => groupOf(item) === i);
+        return (
+          <View key={group} role="region" aria-label={group} style={{ flex: 1, minWidth: 0 }}>
+            <Txt as="heading" level={2}>{`${group}: ${own.length}`}</Txt>
+            {own.map((item) => (
+              <View key={keyOf(item)}>{row(item)}</View>
+            ))}
+          </View>
+        );
+      })}
+    </View>
   );
 }

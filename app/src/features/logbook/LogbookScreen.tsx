@@ -2,7 +2,9 @@ import {
   entryTitleOf,
   FABRICS,
   formatLength,
+  LOG_ORDERS,
   type LogFilter,
+  type LogOrder,
   type LogPage,
   type LogSummary,
   OUTCOMES,
@@ -20,11 +22,15 @@ import { Disclosure } from '../../components/ui/Disclosure';
 import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
+import { Table } from '../../components/ui/Table';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { useKindPlans } from '../../hooks/useKindPlans';
 import { useLogbookInfiniteQuery } from '../../services/logbookApi';
+import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
+import { useBoard } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 
 const ALL = { id: 'all', name: 'all' } as const;
@@ -60,18 +66,41 @@ function countsInWords(counts: LogPage['counts'] | undefined): string {
   return `${all} ${all === 1 ? 'piece' : 'pieces'}: ${OUTCOMES.map((o) => `${counts[o]} ${o}`).join(', ')}`;
 }
 
+interface EntryWords {
+  name: string;
+  /** All that is said of it, for those who listen. */
+  label: string;
+  day: string;
+  fabric: string;
+  off: string;
+  isBad: boolean;
+}
+
+/** What is read of an entry. */
+function useEntryWords(): (entry: LogSummary) => EntryWords {
+  const { units, shelf } = useShop();
+  return (entry) => {
+    const title = entryTitleOf(entry);
+    const at = parseISO(entry.loggedAt);
+    return {
+      name: entry.pieces > 1 ? `${title}, ${entry.pieces} pieces` : title,
+      label: `${title}, ${entry.outcome}; ${[entry.customer, format(at, 'd MMM yyyy')].filter(Boolean).join(', ')}`,
+      day: format(at, 'd MMM'),
+      fabric:
+        [...FABRICS, ...shelf.fabrics].find((f) => f.id === entry.fabricId)?.name ?? 'a cloth no longer kept',
+      off: entry.misplacementMm === null ? '' : `off by ${formatLength(entry.misplacementMm, units)}`,
+      isBad: entry.outcome === 'plain' || entry.outcome === 'spoilt',
+    };
+  };
+}
+
 function EntryRow({ entry }: { entry: LogSummary }) {
   const p = usePalette();
-  const { units, shelf } = useShop();
-  const name = entryTitleOf(entry);
-  const bad = entry.outcome === 'plain' || entry.outcome === 'spoilt';
-  const fabric =
-    [...FABRICS, ...shelf.fabrics].find((f) => f.id === entry.fabricId)?.name ?? 'a cloth no longer kept';
-  const off = entry.misplacementMm === null ? '' : ` · off by ${formatLength(entry.misplacementMm, units)}`;
+  const { name, label, day, fabric, off, isBad } = useEntryWords()(entry);
   return (
     <Link href={`/logbook/${entry.id}` as Href} asChild>
       <Pressable
-        aria-label={`${name}, ${entry.outcome}; ${[entry.customer, format(parseISO(entry.loggedAt), 'd MMM yyyy')].filter(Boolean).join(', ')}`}
+        aria-label={label}
         style={{
           flexDirection: 'row',
           gap: 12,
@@ -83,18 +112,17 @@ function EntryRow({ entry }: { entry: LogSummary }) {
       >
         <Stack width={64}>
           <Txt as="label" tone="graphite">
-            {format(parseISO(entry.loggedAt), 'd MMM')}
+            {day}
           </Txt>
         </Stack>
         <Stack grow>
-          <Txt as="strong">{entry.pieces > 1 ? `${name}, ${entry.pieces} pieces` : name}</Txt>
-          <Txt
-            as="small"
-            tone="graphite"
-          >{`${PIECE_KINDS[entry.kind].name} · ${fabric} · ${entry.method}${off}`}</Txt>
+          <Txt as="strong">{name}</Txt>
+          <Txt as="small" tone="graphite">
+            {[PIECE_KINDS[entry.kind].name, fabric, entry.method, ...(off ? [off] : [])].join(' · ')}
+          </Txt>
           {entry.note ? <Txt as="small">{entry.note}</Txt> : null}
         </Stack>
-        <Txt as="label" tone={bad ? 'madder' : 'moss'}>
+        <Txt as="label" tone={isBad ? 'madder' : 'moss'}>
           {OUTCOME_SIGNS[entry.outcome]}
         </Txt>
       </Pressable>
@@ -102,11 +130,92 @@ function EntryRow({ entry }: { entry: LogSummary }) {
   );
 }
 
+interface EntryTableProps {
+  entries: readonly LogSummary[];
+  order: LogOrder;
+  onOrder: (order: LogOrder) => void;
+}
+
+/** The logbook as a table with pictures; the shop's computer sorts it. */
+function EntryTable({ entries, order, onOrder }: EntryTableProps) {
+  const wordsOf = useEntryWords();
+  const plans = useKindPlans();
+  return (
+    <Table
+      label="Pieces"
+      rows={entries}
+      keyOf={({ id }) => id}
+      order={{ id: ID_OF_ORDER[order.by], falling: order.way === 'falling' }}
+      onOrder={({ id, falling }) => {
+        const by = LOG_ORDERS.find((one) => ID_OF_ORDER[one] === id);
+        if (by) onOrder({ by, way: falling ? 'falling' : 'rising' });
+      }}
+      openerTitle="piece"
+      openerSortedBy={({ name }) => name}
+      opener={(entry) => {
+        const { name, label } = wordsOf(entry);
+        return (
+          <Link href={`/logbook/${entry.id}` as Href} asChild>
+            <Pressable
+              aria-label={label}
+              style={{ minHeight: 56, justifyContent: 'center', paddingVertical: 6 }}
+            >
+              <Txt as="strong">{name}</Txt>
+              {entry.note ? <Txt as="small">{entry.note}</Txt> : null}
+            </Pressable>
+          </Link>
+        );
+      }}
+      columns={[
+        {
+          id: 'picture',
+          title: 'picture',
+          px: 60,
+          cell: ({ kind }) => <Thumbnail plan={plans[kind]} size={52} />,
+        },
+        { id: 'day', title: 'day', share: 1, cell: (e) => wordsOf(e).day, sortedBy: (e) => e.loggedAt },
+        { id: 'for whom', title: 'for whom', cell: (e) => e.customer, sortedBy: (e) => e.customer },
+        { id: 'kind', title: 'kind', cell: (e) => PIECE_KINDS[e.kind].name, sortedBy: (e) => e.kind },
+        { id: 'cloth', title: 'cloth', cell: (e) => wordsOf(e).fabric, sortedBy: (e) => e.fabricId },
+        { id: 'method', title: 'method', share: 1, cell: (e) => e.method, sortedBy: (e) => e.method },
+        {
+          id: 'how it came out',
+          title: 'how it came out',
+          cell: (e) => (
+            <Txt as="label" tone={wordsOf(e).isBad ? 'madder' : 'moss'}>
+              {[OUTCOME_SIGNS[e.outcome], ...(wordsOf(e).off ? [wordsOf(e).off] : [])].join(' · ')}
+            </Txt>
+          ),
+          sortedBy: (e) => e.outcome,
+        },
+      ]}
+    />
+  );
+}
+
+/** The column that stands for each order. */
+const ID_OF_ORDER: Record<LogOrder['by'], string> = {
+  date: 'day',
+  name: 'opener',
+  customer: 'for whom',
+  kind: 'kind',
+  cloth: 'cloth',
+  method: 'method',
+  outcome: 'how it came out',
+};
+
 /** What was done, how, and how it came out. */
 export function LogbookScreen() {
   const [filter, setFilter] = useState<LogFilter>({});
   const [sought, setSought] = useState('');
-  const asked = sought.trim() === '' ? filter : { ...filter, q: sought.trim() };
+  const [order, setOrder] = useState<LogOrder>({ by: 'date', way: 'falling' });
+  const board = useBoard();
+  const asked = {
+    ...filter,
+    ...(sought.trim() === '' ? {} : { q: sought.trim() }),
+    // The latest first is what is kept for a page without the shop's computer, too.
+    ...(board && !(order.by === 'date' && order.way === 'falling') ? order : {}),
+  };
   const logbook = useLogbookInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
   const { data, hasNextPage, isFetching, fetchNextPage } = logbook;
   const entries = useMemo(() => data?.pages.flatMap((page) => page.entries) ?? [], [data]);
@@ -124,6 +233,12 @@ export function LogbookScreen() {
         items={entries}
         keyOf={({ id }) => id}
         row={(entry) => <EntryRow entry={entry} />}
+        {...(board
+          ? {
+              table:
+                entries.length > 0 ? <EntryTable entries={entries} order={order} onOrder={setOrder} /> : null,
+            }
+          : {})}
         onEnd={more}
       >
         <SetAsideRows place="logbook" />

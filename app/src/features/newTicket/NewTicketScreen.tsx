@@ -6,7 +6,6 @@ import {
   PIECE_KINDS,
   type PieceKindId,
   type Plan,
-  planTicket,
   type Stage,
   type Ticket,
 } from '@zt/core';
@@ -15,7 +14,7 @@ import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
@@ -26,9 +25,9 @@ import { Txt } from '../../components/ui/Txt';
 import { useExample } from '../../example/useExample';
 import { newId } from '../../hooks/newId';
 import { useBench } from '../../hooks/useBenchTickets';
+import { useKindPlans } from '../../hooks/useKindPlans';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
-import { useShop } from '../../shop/useShop';
 import { ticketStarted } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
@@ -150,20 +149,12 @@ function useMade(): PieceKindId[] | null {
 export function NewTicketScreen() {
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const { shelf, rules } = useShop();
   const [sought, setSought] = useState('');
   const made = useMade();
   const example = useExample();
   const [unreached, setUnreached] = useState(false);
-  const plans = useMemo(
-    () =>
-      PIECE_KIND_IDS.map((id) => ({
-        id,
-        kind: PIECE_KINDS[id],
-        plan: planTicket(newTicket('picture-of-a-kind', id), shelf, rules),
-      })),
-    [shelf, rules],
-  );
+  const kindPlans = useKindPlans();
+  const plans = PIECE_KIND_IDS.map((id) => ({ id, kind: PIECE_KINDS[id], plan: kindPlans[id] }));
   const begin = (ticket: Ticket, stage: Stage) => {
     dispatch(ticketStarted(ticket));
     router.replace(`/ticket/${ticket.id}/${stage}`);

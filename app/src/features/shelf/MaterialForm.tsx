@@ -7,7 +7,8 @@ import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 import { LooseEditor } from './LooseEditor';
 
-const TYPES = [
+/** What a roll can be, in its words. */
+export const MATERIAL_TYPES = [
   ...Object.values(STABILIZERS),
   ...Object.values(TOPPERS).filter((t) => t.id !== 'none'),
   { id: 'soft-cover', name: 'Soft cover sheet' },
@@ -31,7 +32,7 @@ export function MaterialForm({ material, units, onMaterial }: MaterialFormProps)
       <Choice
         label="What it is"
         small
-        options={TYPES}
+        options={MATERIAL_TYPES}
         chosen={material.type}
         onChoose={(type) => onMaterial({ ...material, type })}
       />

@@ -10,6 +10,7 @@ import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
+import { Table } from '../../components/ui/Table';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
@@ -20,7 +21,8 @@ import { useShop } from '../../shop/useShop';
 import { putBackOnShelf, putItem, takeOffShelf } from '../../store/shopActs';
 import { saveStateOf } from '../../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../../store/store';
-import { ItemRow } from './ItemRow';
+import { useBoard } from '../../theme/layout';
+import { ItemOpener, ItemRow, OpenItem } from './ItemRow';
 import { Ledger } from './Ledger';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
 import { ShoppingList } from './ShoppingList';
@@ -93,6 +95,25 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
   const view = NOUN_VIEWS[noun];
   const items: readonly Shelf[N][number][] = shelf[noun];
   const { add } = view;
+  const board = useBoard();
+  const { aside } = view;
+  const remarksOn = (item: Shelf[N][number]): string[] => [
+    ...notRead(item),
+    ...(item.assumed ? ['taken as usual'] : []),
+    ...(Object.keys(item.offers ?? {}).length > 0 ? ['changed on two devices: say which'] : []),
+    ...(NAMED_ONCE.includes(noun) && isNameTaken(items, item) ? ['another has this name'] : []),
+  ];
+  const detailOf = (item: Shelf[N][number]) => [view.detail(item, units), ...remarksOn(item)].join('; ');
+  const opens = ({ id }: Shelf[N][number]) => ({
+    open: open === id,
+    onPress: () => onOpen(open === id ? null : id),
+  });
+  const formOf = (item: Shelf[N][number]) => (
+    <>
+      <ItemForm noun={noun} item={item} />
+      <Press kind="link" title="Take it off the shelf" onPress={() => onTakeOff({ noun, item })} />
+    </>
+  );
   const addNew = () => {
     if (!add) return;
     const item = add.make();
@@ -113,25 +134,40 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
         </Txt>
       ) : null}
       {view.above?.()}
-      {items.map((item) => (
-        <ItemRow
-          key={item.id}
-          title={item.name}
-          detail={[
-            view.detail(item, units),
-            ...notRead(item),
-            ...(item.assumed ? ['taken as usual'] : []),
-            ...(Object.keys(item.offers ?? {}).length > 0 ? ['changed on two devices: say which'] : []),
-            ...(NAMED_ONCE.includes(noun) && isNameTaken(items, item) ? ['another has this name'] : []),
-          ].join('; ')}
-          aside={view.aside?.(item)}
-          open={open === item.id}
-          onPress={() => onOpen(open === item.id ? null : item.id)}
-        >
-          <ItemForm noun={noun} item={item} />
-          <Press kind="link" title="Take it off the shelf" onPress={() => onTakeOff({ noun, item })} />
-        </ItemRow>
-      ))}
+      {board && items.length > 0 ? (
+        <Table
+          label={view.title}
+          rows={items}
+          keyOf={({ id }) => id}
+          openerTitle="name"
+          openerSortedBy={({ name }) => name.toLowerCase()}
+          opener={(item) => (
+            <ItemOpener
+              title={item.name}
+              detail={detailOf(item)}
+              more={remarksOn(item).join('; ')}
+              {...opens(item)}
+            />
+          )}
+          columns={[
+            ...(aside ? [{ id: 'picture', title: 'picture', px: 60, cell: aside }] : []),
+            ...view.columns(units),
+          ]}
+          under={(item) => (open === item.id ? <OpenItem>{formOf(item)}</OpenItem> : null)}
+        />
+      ) : (
+        items.map((item) => (
+          <ItemRow
+            key={item.id}
+            title={item.name}
+            detail={detailOf(item)}
+            aside={aside?.(item)}
+            {...opens(item)}
+          >
+            {formOf(item)}
+          </ItemRow>
+        ))
+      )}
     </View>
   );
 }

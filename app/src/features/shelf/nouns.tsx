@@ -12,12 +12,13 @@ import {
 } from '@zt/core';
 import type { ReactNode } from 'react';
 import { amount, metres } from '../../components/figures';
+import type { TableColumn } from '../../components/ui/Table';
 import { WordsField } from '../../components/ui/WordsField';
 import { newId } from '../../hooks/newId';
 import { FabricForm } from './FabricForm';
 import { HoopForm } from './HoopForm';
 import { MachineForm } from './MachineForm';
-import { MaterialForm } from './MaterialForm';
+import { MATERIAL_TYPES, MaterialForm } from './MaterialForm';
 import { Picture } from './Picture';
 import { SupplyForm } from './SupplyForm';
 import { ThreadFiles } from './ThreadFiles';
@@ -32,6 +33,8 @@ interface NounView<N extends ShelfNoun> {
   add: { one: string; make: () => Item<N> } | null;
   detail: (item: Item<N>, units: DisplayUnits) => string;
   aside?: (item: Item<N>) => ReactNode;
+  /** What a table says of it on a wide screen, beside its name. */
+  columns: (units: DisplayUnits) => readonly TableColumn<Item<N>>[];
   /** What stands above the list. */
   above?: () => ReactNode;
   form: (
@@ -46,6 +49,24 @@ const nameForm = <T extends { name: string }>(item: T, save: (item: T) => void) 
 );
 const firstCloth = FABRICS[0];
 
+/** A column of words, sorted by them or by a figure. */
+const column = <T,>(
+  title: string,
+  text: (item: T) => string,
+  sortedBy: (item: T) => string | number = text,
+): TableColumn<T> => ({ id: title, title, cell: text, sortedBy });
+
+/** How many sheets and offcuts lie beside a roll. */
+const looseOf = ({ loose }: Pick<Item<'materials'>, 'loose'>): number =>
+  loose.reduce((sum, { count }) => sum + count, 0);
+const readingsOf = ({ kind, readings }: Item<'blanks'>, units: DisplayUnits): string =>
+  PIECE_KINDS[kind].readings
+    .flatMap((r) => {
+      const value = readings[r.id];
+      return value === undefined ? [] : [`${r.name} ${formatLength(value, units)}`];
+    })
+    .join(', ');
+
 /** Every noun of the shelf, in the order it is shown. */
 export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
   machines: {
@@ -56,6 +77,23 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     },
     detail: (m, units) =>
       `${m.needles} ${m.needles === 1 ? 'needle' : 'needles'}, throat ${formatLength(m.throatMm, units)}, ${m.stitchesPerMinute} a minute`,
+    columns: (units) => [
+      column(
+        'needles',
+        (m) => String(m.needles),
+        (m) => m.needles,
+      ),
+      column(
+        'throat',
+        (m) => formatLength(m.throatMm, units),
+        (m) => m.throatMm,
+      ),
+      column(
+        'stitches a minute',
+        (m) => String(m.stitchesPerMinute),
+        (m) => m.stitchesPerMinute,
+      ),
+    ],
     form: (machine, save, { rules }) => <MachineForm machine={machine} rules={rules} onMachine={save} />,
   },
   hoops: {
@@ -85,6 +123,19 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
         round={hoop.round}
       />
     ),
+    columns: (units) => [
+      column(
+        'field',
+        (h) => `${formatLength(h.fieldWidthMm, units)} × ${formatLength(h.fieldHeightMm, units)}`,
+        (h) => h.fieldWidthMm * h.fieldHeightMm,
+      ),
+      column(
+        'ring',
+        (h) => `${formatLength(h.ringWidthMm, units)} × ${formatLength(h.ringHeightMm, units)}`,
+        (h) => h.ringWidthMm * h.ringHeightMm,
+      ),
+      column('kind', (h) => h.kind),
+    ],
     form: (hoop, save, { shelf, units }) => (
       <HoopForm hoop={hoop} machines={shelf.machines} units={units} onHoop={save} />
     ),
@@ -103,11 +154,25 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
       }),
     },
     detail: ({ widthMm, metresLeft, loose }, units) => {
-      const sheets = loose.reduce((sum, { count }) => sum + count, 0);
+      const sheets = looseOf({ loose });
       const roll = `${metres(metresLeft)} left, ${formatLength(widthMm, units)} wide`;
       const pile = `${sheets} ${sheets === 1 ? 'sheet or offcut' : 'sheets and offcuts'}`;
       return [...(widthMm > 0 ? [roll] : []), ...(sheets > 0 ? [pile] : [])].join('; ');
     },
+    columns: (units) => [
+      column('what it is', (m) => MATERIAL_TYPES.find(({ id }) => id === m.type)?.name ?? m.type),
+      column(
+        'roll',
+        (m) => (m.widthMm > 0 ? formatLength(m.widthMm, units) : 'none'),
+        (m) => m.widthMm,
+      ),
+      column(
+        'left',
+        (m) => metres(m.metresLeft),
+        (m) => m.metresLeft,
+      ),
+      column('sheets, offcuts', (m) => String(looseOf(m)), looseOf),
+    ],
     form: (material, save, { units }) => <MaterialForm material={material} units={units} onMaterial={save} />,
   },
   threads: {
@@ -127,6 +192,19 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     detail: (t) =>
       `${t.weight} wt ${t.fibre}, ${t.metresLeft === null ? 'metres not counted' : metres(t.metresLeft)}`,
     aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
+    columns: () => [
+      column(
+        'weight',
+        (t) => `${t.weight} wt`,
+        (t) => t.weight,
+      ),
+      column('fibre', (t) => t.fibre),
+      column(
+        'left',
+        (t) => (t.metresLeft === null ? 'not counted' : metres(t.metresLeft)),
+        (t) => t.metresLeft ?? -1,
+      ),
+    ],
     form: (thread, save) => <ThreadForm thread={thread} onThread={save} />,
   },
   supplies: {
@@ -142,6 +220,14 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
       }),
     },
     detail: (s) => `${amount(s.left, SUPPLIES[s.type].unit)} left`,
+    columns: () => [
+      column('what it is', (s) => SUPPLIES[s.type].name),
+      column(
+        'left',
+        (s) => amount(s.left, SUPPLIES[s.type].unit),
+        (s) => s.left,
+      ),
+    ],
     form: (supply, save, { shelf }) => (
       <SupplyForm supply={supply} machines={shelf.machines} onSupply={save} />
     ),
@@ -156,18 +242,29 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
       },
     },
     detail: (f) => `${f.structure}, ${f.weightGsm} g/m², ${f.stretchPercent} % stretch`,
+    columns: () => [
+      column('structure', (f) => f.structure),
+      column(
+        'weight',
+        (f) => `${f.weightGsm} g/m²`,
+        (f) => f.weightGsm,
+      ),
+      column(
+        'stretch',
+        (f) => `${f.stretchPercent} %`,
+        (f) => f.stretchPercent,
+      ),
+    ],
     form: (fabric, save) => <FabricForm fabric={fabric} onFabric={save} />,
   },
   blanks: {
     title: 'Blanks we know',
     add: null,
-    detail: (b, units) =>
-      `${PIECE_KINDS[b.kind].name}, ${PIECE_KINDS[b.kind].readings
-        .flatMap((r) => {
-          const value = b.readings[r.id];
-          return value === undefined ? [] : [`${r.name} ${formatLength(value, units)}`];
-        })
-        .join(', ')}`,
+    detail: (b, units) => `${PIECE_KINDS[b.kind].name}, ${readingsOf(b, units)}`,
+    columns: (units) => [
+      column('piece', (b) => PIECE_KINDS[b.kind].name),
+      column('reads', (b) => readingsOf(b, units)),
+    ],
     form: nameForm,
   },
   placements: {
@@ -182,6 +279,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
         ...way(offset.y, 'lower', 'higher'),
       ].join(', ');
     },
+    columns: () => [column('taken from', ({ base }) => base.replaceAll('-', ' '))],
     form: nameForm,
   },
 };

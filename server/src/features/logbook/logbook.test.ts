@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import {
   frozenPlan,
+  type LogPage,
+  type LogSummary,
   PIECE_KIND_IDS,
   PLANNER_VERSION,
   planTicket,
@@ -143,6 +145,56 @@ it('an entry that counted the hours of one needle gives them back to it', async 
   const given = shelfAfter(uses, SAMPLE_SHELF, -1);
   expect(given.find((g) => g.noun === 'machines')?.item).toMatchObject({
     fitted: [{ type: null, hours: 1.5 }],
+  });
+});
+
+describe('the order of the logbook', () => {
+  const NAMES = ['Bib for Ada', 'apron', 'Zebra cushion', 'Cloth'];
+  const OUT = [0, 3, 1, 2] as const;
+  const pages = async (query: string): Promise<LogSummary[]> => {
+    const all: LogSummary[] = [];
+    let after = '';
+    do {
+      const page = (await (await shop.get(`/api/logbook?${query}${after}`)).json()) as LogPage;
+      all.push(...page.entries);
+      after = page.next === null ? '' : `&after=${encodeURIComponent(page.next)}`;
+    } while (after !== '');
+    return all;
+  };
+
+  it('is by any of its columns, either way, over all its pages', async () => {
+    for (let i = 0; i < 84; i++) {
+      const fault = OUT[i % OUT.length] ?? 0;
+      const base = exampleA();
+      const ticket = {
+        ...base,
+        id: `ticket-in-order-${i}`,
+        name: `${NAMES[i % NAMES.length]} ~ ${i % 7}`,
+        customer: `customer ${i % 5}`,
+        log: { ...base.log, faults: fault === 0 ? {} : { puckering: fault } },
+      };
+      await shop.put(`/api/tickets/${ticket.id}`, { ticket, rev: 0 });
+      expect((await log(ticket as typeof base, `entry-in-order-${i}`)).status).toBe(201);
+    }
+    const rank = { good: 0, slight: 1, plain: 2, spoilt: 3 };
+    const by = {
+      name: (e: LogSummary) => e.name.toLowerCase(),
+      customer: (e: LogSummary) => e.customer.toLowerCase(),
+      date: (e: LogSummary) => e.loggedAt,
+      outcome: (e: LogSummary) => rank[e.outcome],
+    };
+    for (const [id, value] of Object.entries(by))
+      for (const way of ['rising', 'falling'] as const) {
+        const entries = await pages(`by=${id}&way=${way}`);
+        expect(new Set(entries.map((e) => e.id)).size).toBe(84);
+        const values = entries.map((entry) => value(entry));
+        for (const [i, now] of values.slice(1).entries()) {
+          const before = values[i];
+          if (before === undefined) continue;
+          expect(way === 'rising' ? before <= now : before >= now).toBe(true);
+        }
+      }
+    expect((await shop.get('/api/logbook?by=weather')).status).toBe(400);
   });
 });
 

@@ -3,6 +3,7 @@ import {
   type LogEntry,
   LogEntrySchema,
   type LogFilter,
+  type LogOrder,
   type LogPage,
   type LogQuestionSchema,
   type LogSummary,
@@ -13,7 +14,7 @@ import {
   ShelfUseSchema,
   withTodaysFields,
 } from '@zt/core';
-import { and, count, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull, type SQL, sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Db } from '../../db/client';
 import { type Packed, unpacked } from '../../db/compactJson';
@@ -28,7 +29,7 @@ export interface LogRow {
 }
 
 type Reads = Pick<Db, 'select'>;
-const line = { id: logEntries.id, loggedAt: logEntries.loggedAt, summary: textOf(logEntries.summary) };
+const line = { id: logEntries.id, summary: textOf(logEntries.summary) };
 const rowOf = ({ id, summary }: { id: string; summary: string }): LogRow => ({
   id,
   kept: readKept(summary, LogSummarySchema),
@@ -49,16 +50,36 @@ const agreesWith = (filter: LogFilter) =>
 export const readLogRows = async (db: Reads): Promise<LogRow[]> =>
   (await db.select(line).from(logEntries).where(isNull(logEntries.deletedAt))).map(rowOf);
 
-/** A page of the logbook, the latest first, that agrees with every filter; what cannot be read is left out of it. */
+const wordsIn = (field: 'name' | 'customer'): SQL<string> =>
+  sql`lower(CASE WHEN json_valid(${logEntries.summary}) THEN coalesce(json_extract(${logEntries.summary}, ${`$.${field}`}), '') ELSE '' END)`;
+const outcomesInOrder = sql.join(
+  OUTCOMES.map((outcome, i) => sql`WHEN ${outcome} THEN ${String(i)}`),
+  sql` `,
+);
+
+/** What each order goes by, as text, so that a key compares as it is sorted. */
+const SORTED_BY: Record<LogOrder['by'], SQL<string>> = {
+  date: sql`${logEntries.loggedAt}`,
+  name: wordsIn('name'),
+  customer: wordsIn('customer'),
+  kind: sql`${logEntries.kind}`,
+  cloth: sql`${logEntries.fabricId}`,
+  method: sql`${logEntries.method}`,
+  outcome: sql`CASE ${logEntries.outcome} ${outcomesInOrder} ELSE '' END`,
+};
+
+/** A page of the logbook, the latest first unless it is asked otherwise, that agrees with every filter; what cannot be read is left out of it. */
 export async function readLogbook(
   db: Reads,
-  { after, ...filter }: z.infer<typeof LogQuestionSchema>,
+  { after, by, way, ...filter }: z.infer<typeof LogQuestionSchema>,
 ): Promise<LogPage> {
+  const sortedBy = SORTED_BY[by];
+  const turned = way === 'rising' ? asc : desc;
   const rows = await db
-    .select(line)
+    .select({ ...line, sortedBy })
     .from(logEntries)
-    .where(and(agreesWith(filter), comesAfter([logEntries.loggedAt, logEntries.id], after, 'falling')))
-    .orderBy(desc(logEntries.loggedAt), desc(logEntries.id))
+    .where(and(agreesWith(filter), comesAfter([sortedBy, logEntries.id], after, way)))
+    .orderBy(turned(sortedBy), turned(logEntries.id))
     .limit(PAGE + 1);
   const counted = await db
     .select({ outcome: logEntries.outcome, n: count() })
@@ -74,7 +95,7 @@ export async function readLogbook(
       return kept.ok ? [kept.value] : [];
     }),
     counts,
-    next: last ? keyOf(last.loggedAt, last.id) : null,
+    next: last ? keyOf(last.sortedBy, last.id) : null,
   };
 }
 
