@@ -120,6 +120,19 @@ test('a reading is taken on its card, and a step is read aloud by the device’s
   await expect(page.getByRole('textbox', { name: 'side to side' })).toHaveValue('27 in');
 });
 
+test('what is chosen in a step is chosen on its card, and the steps after it follow', async ({ page }) => {
+  const at = await copyOf(page, 'demo-ticket-02');
+  await page.goto(`${at}/card/place`);
+  await expect(cardText(page)).toHaveText(/^Wash and press it first/);
+  await page.getByRole('radio', { name: 'fold and press' }).click();
+  await expect(page.getByRole('radio', { name: 'fold and press' })).toBeChecked();
+  await expect(cardText(page)).toHaveText(/^Wash and press it first/);
+  await nextStep(page).click();
+  await expect(cardText(page)).toHaveText(/^Fold it in half/);
+  await page.goto(`${at}/place`);
+  await expect(page.getByRole('radio', { name: 'fold and press' })).toBeChecked();
+});
+
 test('where the device has no voice of its own it says so, and goes on in silence', async ({ page }) => {
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/card/place`);
   await page.getByRole('button', { name: 'Read the steps aloud' }).click();
@@ -156,6 +169,19 @@ test('a length that is touched is taken by the tape keypad; keys of a keyboard g
   await key('Same as last');
   await key('Half of it');
   await expect(page.getByTestId('keypad-text')).toHaveText('8 9/32 in');
+  // On its side a phone shows the keys over the sheet: the field beside them stays in sight.
+  await page.setViewportSize({ width: 844, height: 390 });
+  const far = page.getByRole('textbox', { name: 'hem to far edge of the band' });
+  await far.tap();
+  await expect(pad).toBeVisible();
+  const [padBox, fieldBox] = [await pad.boundingBox(), await far.boundingBox()];
+  expect((padBox?.x ?? 0) + (padBox?.width ?? 0)).toBeLessThanOrEqual(fieldBox?.x ?? 0);
+  await expectNoSidewaysScroll(page);
+  await key('Take this length');
+  // Half of 16 9/16, as a tape of sixteenths shows it: what was in the hand when the phone was turned is kept.
+  await expect(far).toHaveValue('8 5/16 in');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await far.tap();
   // Whoever wants letters has them.
   await key('Letters instead');
   await expect(pad).toHaveCount(0);

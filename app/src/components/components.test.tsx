@@ -193,6 +193,14 @@ describe('SidedLengthField', () => {
     expect(heardX.at(-1)).toBe(5);
   });
 
+  it('is taken as it is typed when its page goes, as when a phone is turned', () => {
+    render(<Sided />);
+    fireEvent.changeText(field(), '11');
+    const before = heardX.length;
+    screen.unmount();
+    expect(heardX.slice(before)).toEqual([11]);
+  });
+
   it('keeps what could not be taken when a side is chosen', () => {
     render(<Sided />);
     fill('20 km');

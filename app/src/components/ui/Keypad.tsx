@@ -3,6 +3,7 @@ import { fractionsOf, keyed, type TapeKey } from '@zt/core/base/units/keypad';
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
+import { useLow } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
 import { type InHand, KeypadContext } from './inHand';
 import { Row } from './Row';
@@ -99,7 +100,9 @@ function Pad({ inHand }: { inHand: InHand }) {
   const press = (key: TapeKey) => () => onKey((now) => keyed(now, key, units));
   const read = parseLength(text, bareUnitOf(units));
   const fractions = fractionsOf(units);
-  const digit = (d: string) => <Key key={d} title={d} onPress={press({ digit: d })} />;
+  const side = useLow();
+  const digit = (d: string) => <Key key={d} title={d} low={side} onPress={press({ digit: d })} />;
+  const fractionRows = side ? [fractions] : [fractions.slice(0, 4), fractions.slice(4)];
   const done = () => {
     if (read.ok) last = text;
     onDone();
@@ -112,13 +115,13 @@ function Pad({ inHand }: { inHand: InHand }) {
       style={{
         position: 'absolute',
         left: 0,
-        right: 0,
         bottom: 0,
         padding: 8,
-        gap: 6,
+        gap: side ? 4 : 6,
         backgroundColor: p.shade,
-        borderTopWidth: 1.5,
         borderColor: p.ink,
+        // On a phone on its side it lies over the sheet, and leaves the panel free.
+        ...(side ? { top: 0, width: '50%', borderRightWidth: 1.5 } : { right: 0, borderTopWidth: 1.5 }),
       }}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width - 16)}
     >
@@ -137,8 +140,8 @@ function Pad({ inHand }: { inHand: InHand }) {
         </Txt>
       ) : null}
       {fractions.length > 0
-        ? [fractions.slice(0, 4), fractions.slice(4)].map((row) => (
-            <Row key={row[0]} gap={6}>
+        ? fractionRows.map((row) => (
+            <Row key={row[0]} gap={side ? 2 : 6}>
               {row.map((fraction) => (
                 <Key key={fraction} title={fraction} low onPress={press({ fraction })} />
               ))}
@@ -146,30 +149,30 @@ function Pad({ inHand }: { inHand: InHand }) {
           ))
         : null}
       <Row gap={6}>
-        <Stack gap={6} grow>
+        <Stack gap={side ? 4 : 6} grow>
           <Row gap={6}>
             {digit('7')}
             {digit('8')}
             {digit('9')}
-            <Key title="⌫" label="Back" onPress={press('back')} />
+            <Key title="⌫" label="Back" low={side} onPress={press('back')} />
           </Row>
           <Row gap={6}>
             {digit('4')}
             {digit('5')}
             {digit('6')}
-            <Key title="+" label="Plus another tape" onPress={press('plus')} />
+            <Key title="+" label="Plus another tape" low={side} onPress={press('plus')} />
           </Row>
           <Row gap={6}>
             {digit('1')}
             {digit('2')}
             {digit('3')}
-            <Key title="half" label="Half of it" onPress={press('half')} />
+            <Key title="half" label="Half of it" low={side} onPress={press('half')} />
           </Row>
           <Row gap={6}>
-            <Key title="." label="Point" onPress={press('point')} />
+            <Key title="." label="Point" low={side} onPress={press('point')} />
             {digit('0')}
-            <Key title="last" label="Same as last" onPress={() => onKey((now) => last || now)} />
-            <Key title="Take" label="Take this length" main onPress={done} />
+            <Key title="last" label="Same as last" low={side} onPress={() => onKey((now) => last || now)} />
+            <Key title="Take" label="Take this length" main low={side} onPress={done} />
           </Row>
           <Row gap={6}>
             {(['in', 'cm', 'mm'] as const).map((unit) => (

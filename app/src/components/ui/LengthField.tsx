@@ -1,7 +1,7 @@
 import { formatLength, stepOf } from '@zt/core';
 import { useEffect, useRef, useState } from 'react';
 import { type TextInput, View } from 'react-native';
-import { useLow } from '../../theme/layout';
+import { useLow, useWide } from '../../theme/layout';
 import { type Draft, useDraft, useFields } from './fields';
 import { useKeypad } from './inHand';
 import { Press } from './Press';
@@ -26,8 +26,9 @@ export interface LengthFieldProps {
 function useTapeKeypad(label: string, { line, reading }: Draft) {
   const { units } = useFields();
   const lend = useKeypad();
-  /** Where there is little height it would cover all. */
-  const low = useLow();
+  /** Where there is little height and no width either it would cover all. */
+  const [low, wide] = [useLow(), useWide()];
+  const noRoom = low && !wide;
   const input = useRef<TextInput>(null);
   /** Touched: then the keypad takes the place of the device's own keys, which stay for all others. */
   const [isByTouch, setIsByTouch] = useState(false);
@@ -63,7 +64,7 @@ function useTapeKeypad(label: string, { line, reading }: Draft) {
     isByTouch,
     inputRef: input,
     onTouch: () => {
-      setIsByTouch(!low);
+      setIsByTouch(!noRoom);
       if (!isByTouch) setIsLifted(false);
     },
     onLift: () => setIsLifted(true),

@@ -7,7 +7,7 @@ import {
   type Unread,
   whyUnread,
 } from '@zt/core';
-import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import { createContext, useContext, useLayoutEffect, useRef, useState } from 'react';
 import type { TextFieldProps } from './TextField';
 
 /** Where the fields on a form put what is typed: the open ticket, an item of the shelf, the house rules. */
@@ -66,7 +66,6 @@ export function useDraft({ at, shown, isLength, onValue }: DraftOf): Draft {
   const bounds = own.kind === 'number' && isLength !== undefined ? { ...own, isLength } : own;
   const [typed, setTyped] = useState<string | null>(null);
   const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
-  useEffect(() => () => clearTimeout(pause.current), []);
   // After a pause the field is taken over what there is then, not over what there was.
   const now = useRef({ onValue, fields });
   now.current = { onValue, fields };
@@ -97,6 +96,10 @@ export function useDraft({ at, shown, isLength, onValue }: DraftOf): Draft {
     if (typed !== null && typed !== (kept ?? shown)) take(typed);
     setTyped(null);
   };
+  // A page that is turned, or gone back from, is left too: before its ticket is put away.
+  const leaveNow = useRef(leave);
+  leaveNow.current = leave;
+  useLayoutEffect(() => () => leaveNow.current(), []);
   return {
     line: { value: typed ?? kept ?? shown, onText: type, onDone: leave, error: whyTyped ?? whyKept },
     reading,

@@ -1,11 +1,14 @@
 import { type Step, say } from '@zt/core';
 import { isRead, withRead } from '@zt/core/stages/piece/usual';
+import type { ReactNode } from 'react';
 import { View as NativeView } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
 import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
+import { WayRoundChoice } from '../../stages/mount/WayRoundChoice';
+import { MethodChoice } from '../../stages/place/MethodChoice';
 import { usePalette } from '../../theme/palette';
 import { GREY, LAMP, YELLOW } from './dark';
 
@@ -41,6 +44,26 @@ function KeysOfStep() {
   ) : null;
 }
 
+const CHOICES: Record<NonNullable<Step['choice']>, () => ReactNode> = {
+  method: MethodChoice,
+  'way round': WayRoundChoice,
+};
+
+/** What is chosen in a step, on paper. */
+function ChoiceOfStep({ choice }: { choice: NonNullable<Step['choice']> }) {
+  const p = usePalette();
+  const Chosen = CHOICES[choice];
+  return (
+    <NativeView
+      style={{ backgroundColor: p.panel, padding: 12, borderRadius: 6 }}
+      // Choosing does not go on.
+      {...{ onClick: (event: Event) => event.stopPropagation() }}
+    >
+      <Chosen />
+    </NativeView>
+  );
+}
+
 /** What a step says, readable at arm’s length. */
 export function StepWords({ step, done, onNext }: { step: Step; done: boolean; onNext: () => void }) {
   const units = useUnits();
@@ -58,6 +81,7 @@ export function StepWords({ step, done, onNext }: { step: Step; done: boolean; o
         <ReadingField key={step.id} id={step.reading} name={say(step.hint ?? [], units)} onNext={onNext} />
       ) : null}
       {step.keys ? <KeysOfStep /> : null}
+      {step.choice ? <ChoiceOfStep choice={step.choice} /> : null}
       {step.hint && step.reading === null ? (
         <Txt as="aside" style={{ color: LAMP }}>
           {say(step.hint, units)}

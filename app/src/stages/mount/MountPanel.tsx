@@ -15,6 +15,7 @@ import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hoo
 import { CrookedFields } from './CrookedFields';
 import { DisplayPicture } from './DisplayPicture';
 import { TraceFields } from './TraceFields';
+import { WayRoundChoice } from './WayRoundChoice';
 
 const SIDE_NAMES: Record<SideHold['side'], string> = {
   left: 'left',
@@ -111,21 +112,7 @@ export function MountPanel() {
           onPress={() => router.push(`/ticket/${ticket.id}/practice`)}
         />
       ) : null}
-      {mount.ranks.length > 1 ? (
-        <Choice
-          label="Way round"
-          small
-          options={mount.ranks.map((r) => ({
-            id: String(r.turnDeg),
-            name: `top ${r.topPoints}`,
-            detail: `${formatLength(r.inThroatMm, units)} to the body`,
-          }))}
-          chosen={String(mount.chosen.turnDeg)}
-          onChoose={(id) =>
-            change({ stage: 'hoop', set: { turnDeg: Number(id) as 0 | 90 | 180 | 270, shift: null } })
-          }
-        />
-      ) : null}
+      <WayRoundChoice />
       {shelf.machines.length > 1 ? (
         <Choice
           label="Machine"

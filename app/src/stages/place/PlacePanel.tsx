@@ -1,9 +1,8 @@
-import { formatLength, type MarkMethod, numberFor, PLACE_NUMBERS, type PlacePlan, say } from '@zt/core';
+import { formatLength, numberFor, PLACE_NUMBERS, type PlacePlan, say } from '@zt/core';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
 import { Callout } from '../../components/ui/Callout';
-import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
@@ -11,18 +10,11 @@ import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { DepthFields } from './DepthFields';
+import { MethodChoice } from './MethodChoice';
 import { OffsetLine } from './OffsetLine';
 import { PlacementChoice } from './PlacementChoice';
 import { RepeatFields } from './RepeatFields';
 import { ScatterFields } from './ScatterFields';
-
-const METHOD_NAMES: Record<MarkMethod, string> = {
-  tape: 'halve with the tape',
-  fold: 'fold and press',
-  join: 'join landmarks',
-  template: 'paper template',
-  wear: 'on the person',
-};
 
 /** What this placement asks besides: a gap, repeats, a scatter. */
 function PlacementFields({ place }: { place: PlacePlan }) {
@@ -48,7 +40,6 @@ export function PlacePanel() {
   const ticket = useTicket('piece', 'id');
   const plan = usePlan('place', 'hoop');
   const units = useUnits();
-  const { change } = useTicketActs();
   const router = useRouter();
   const { place, hoop } = plan;
   if (!place) return null;
@@ -76,13 +67,7 @@ export function PlacePanel() {
           <Txt>{`Nearest: ${place.nearest.name}, ${formatLength(place.nearest.mm, units)} clear.`}</Txt>
         </Callout>
       ) : null}
-      <Choice
-        label="Find the spot by"
-        small
-        options={place.methods.map((id) => ({ id, name: METHOD_NAMES[id] }))}
-        chosen={place.method}
-        onChoose={(method) => change({ stage: 'place', set: { method } })}
-      />
+      <MethodChoice />
       <Press
         title="Print: template, ruler, job card"
         onPress={() => router.push(`/ticket/${ticket.id}/print`)}

@@ -32,7 +32,7 @@ function markSteps({ place }: Plan): Step[] {
   if (!place) return [];
   const last = place.marks.length - 1;
   return [
-    stepOf('prepare', 'prepare', place.prepare),
+    stepOf('prepare', 'prepare', place.prepare, { choice: place.methods.length > 1 ? 'method' : null }),
     ...place.marks.map(({ text, ...rest }, i) =>
       stepOf(i === last ? 'transfer' : 'mark', `mark ${i}`, text, rest),
     ),

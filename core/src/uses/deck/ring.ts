@@ -67,6 +67,7 @@ const orientation: Steps = (facts) => {
       'bracket',
       'bracket',
       phrase`Bracket to the ${bracket}, on the carriage's side; the piece's top will point ${facts.mount.chosen.topPoints}.`,
+      { choice: facts.mount.ranks.length > 1 ? 'way round' : null },
     ),
   ];
 };

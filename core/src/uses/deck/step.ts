@@ -51,6 +51,8 @@ export interface Step {
   ring: RingPicture | null;
   /** The reading that is taken in this step, by its id. */
   reading: string | null;
+  /** What is chosen in this step, where there is more than one way. */
+  choice: 'method' | 'way round' | null;
   /** Whether the keys of the machine are shown with it. */
   keys: boolean;
   /** The sides of what is cut in this step, mm. */
@@ -70,6 +72,7 @@ export const stepOf = (phase: Phase, id: string, text: Phrase, rest: Partial<Ste
   face: null,
   ring: null,
   reading: null,
+  choice: null,
   keys: false,
   cut: null,
   ...rest,
