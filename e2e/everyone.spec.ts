@@ -153,6 +153,34 @@ for (const colorScheme of ['light', 'dark'] as const)
     });
   });
 
+/** Letters twice as large, as a browser draws them for whoever asks for larger text only. */
+const withLargeLetters = (page: Page) =>
+  page.evaluate(() => {
+    const enlarge = (style: CSSStyleDeclaration) => {
+      for (const name of ['font-size', 'line-height']) {
+        const px = /^([\d.]+)px$/.exec(style.getPropertyValue(name))?.[1];
+        if (px) style.setProperty(name, `${2 * Number(px)}px`);
+      }
+    };
+    const within = (rules: CSSRuleList) => {
+      for (const rule of Array.from(rules)) {
+        if ('style' in rule) enlarge(rule.style as CSSStyleDeclaration);
+        if ('cssRules' in rule) within(rule.cssRules as CSSRuleList);
+      }
+    };
+    for (const sheet of Array.from(document.styleSheets)) within(sheet.cssRules);
+    for (const e of Array.from(document.querySelectorAll<HTMLElement>('[style]'))) enlarge(e.style);
+  });
+
+/** What can be pressed and lies past the side of the page. */
+const cutOff = (page: Page) =>
+  page.evaluate(() =>
+    Array.from(document.querySelectorAll('[role=button], button'))
+      .filter((e) => e.closest('[role=navigation]') === null && e.getClientRects().length > 0)
+      .filter((e) => e.getBoundingClientRect().right > window.innerWidth + 1)
+      .map((e) => e.getAttribute('aria-label')),
+  );
+
 const SMALL = [
   { width: 320, height: 640 },
   { width: 320, height: 256 },
@@ -182,19 +210,17 @@ for (const path of PAGES)
       await page.setViewportSize(size);
       await expect.poll(() => page.evaluate(() => window.innerWidth)).toBe(size.width);
       await expectNoSidewaysScroll(page);
-      const cut = await page.evaluate(() =>
-        Array.from(document.querySelectorAll('[role=button], button'))
-          .filter((e) => e.closest('[role=navigation]') === null && e.getClientRects().length > 0)
-          .filter((e) => e.getBoundingClientRect().right > window.innerWidth + 1)
-          .map((e) => e.getAttribute('aria-label')),
-      );
-      expect(cut).toEqual([]);
+      expect(await cutOff(page)).toEqual([]);
       const panel = page.getByRole('region').filter({ visible: true }).first();
       if (path.endsWith('place') && path.startsWith('/ticket') && !path.includes('card')) {
         const box = await panel.boundingBox();
         expect(box?.height ?? 0).toBeGreaterThanOrEqual(160);
       }
     }
+    await page.setViewportSize({ width: 390, height: 844 });
+    await withLargeLetters(page);
+    await expectNoSidewaysScroll(page);
+    await expect.poll(() => cutOff(page)).toEqual([]);
   });
 
 test.describe('with colours of the person’s own', () => {

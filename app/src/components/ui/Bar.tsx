@@ -18,7 +18,14 @@ export function Bar({ children, at }: { children: ReactNode; at: 'top' | 'foot' 
         paddingVertical: low && at === 'foot' ? 2 : 8,
         ...(at === 'top'
           ? { backgroundColor: p.paper, borderBottomWidth: 1.5, borderColor: p.ink }
-          : { backgroundColor: p.panel, borderTopWidth: 1, borderColor: p.hairline }),
+          : {
+              backgroundColor: p.panel,
+              borderTopWidth: 1,
+              borderColor: p.hairline,
+              // Where letters are large it takes a second line.
+              flexWrap: 'wrap',
+              justifyContent: 'flex-end',
+            }),
       }}
     >
       {children}

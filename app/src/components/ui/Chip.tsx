@@ -28,6 +28,7 @@ export function Chip({ role, name, detail, on, small = false, tabbed = true, onP
       style={{
         minHeight: TARGET,
         minWidth: TARGET,
+        maxWidth: '100%',
         justifyContent: 'center',
         alignItems: 'center',
         paddingHorizontal: small ? 8 : 12,
