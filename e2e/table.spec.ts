@@ -1,7 +1,6 @@
-import { type Page, test as plain } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { exampleA, exampleB } from '@zt/core/testing/samples';
-import { openShop } from './support/shop';
-import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { expect, expectAccessible, expectNoSidewaysScroll, onEmptyShop, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
 const cardText = (page: Page) => page.getByTestId('card-text');
@@ -191,80 +190,66 @@ test('a length that is touched is taken by the tape keypad; keys of a keyboard g
   );
 });
 
-plain(
-  'an empty shop is set up by pictures, or by the piece that first asks',
-  async ({ browser }, { project }) => {
-    const shop = await openShop({ demo: false });
-    const { viewport = null, hasTouch = false } = project.use;
-    const context = await browser.newContext({
-      baseURL: shop.url,
-      viewport,
-      hasTouch,
-      serviceWorkers: 'block',
-    });
-    const page = await context.newPage();
-    try {
-      await page.goto('/');
-      await expect(page.getByText('Nothing on the bench.')).toBeVisible();
-      await expectAccessible(page);
-      await page.getByRole('button', { name: 'Say what you work with' }).click();
-      await page.getByRole('checkbox', { name: 'One needle, free arm' }).click();
-      await page.getByRole('checkbox', { name: /Tear-away, medium/ }).click();
-      await expect(page.getByRole('checkbox', { name: /Tear-away, medium/ })).toBeChecked();
-      await expectAccessible(page);
-      await expectNoSidewaysScroll(page);
-      await page.getByRole('button', { name: 'Start a piece' }).click();
+onEmptyShop('an empty shop is set up by pictures, or by the piece that first asks', async ({ page }) => {
+  await page.goto('/');
+  await page.goto('/logbook');
+  await expect(page.getByText(/^Each piece that leaves the table is kept here/)).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/shelf');
+  await expect(page.getByText(/^Here lie your machines/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Add a hoop' })).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Add one by one' }).click();
+  await expect(page.getByRole('button', { name: 'Add a hoop' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByText('Nothing on the bench.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Say what you work with' }).click();
+  await page.getByRole('checkbox', { name: 'One needle, free arm' }).click();
+  await page.getByRole('checkbox', { name: /Tear-away, medium/ }).click();
+  await expect(page.getByRole('checkbox', { name: /Tear-away, medium/ })).toBeChecked();
+  await expectAccessible(page);
+  await expectNoSidewaysScroll(page);
+  await page.getByRole('button', { name: 'Start a piece' }).click();
 
-      // Hoops were left out: the piece asks once it needs them.
-      const ticket = onTicket(page);
-      await page.getByRole('button', { name: 'Handkerchief', exact: true }).click();
-      await page.getByRole('radio', { name: 'millimetres' }).click();
-      await ticket.fill('side to side', '450');
-      await ticket.fill('hem to hem', '450');
-      await ticket.fill('hem, depth', '8');
-      await ticket.stage('Design');
-      await ticket.fill('design width', '60');
-      await ticket.fill('design height', '40');
-      await page.getByRole('radio', { name: 'light', exact: true }).click();
-      await ticket.stage('Hoop');
-      await expect(page.getByRole('heading', { name: 'Which hoops do you have?' })).toBeVisible();
-      await page.getByRole('checkbox', { name: '100 × 100 screw' }).click();
-      await expect(page.getByRole('heading', { name: /^100 × 100 screw, / })).toBeVisible();
-      await page.goto('/shelf');
-      await expect(page.getByRole('button', { name: /^One needle, free arm: / })).toBeVisible();
-    } finally {
-      await context.close();
-      await shop.stop();
-    }
-  },
-);
+  // Hoops were left out: the piece asks once it needs them.
+  const ticket = onTicket(page);
+  await page.getByRole('button', { name: 'Handkerchief', exact: true }).click();
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await ticket.fill('side to side', '450');
+  await ticket.fill('hem to hem', '450');
+  await ticket.fill('hem, depth', '8');
+  await ticket.stage('Design');
+  await ticket.fill('design width', '60');
+  await ticket.fill('design height', '40');
+  await page.getByRole('radio', { name: 'light', exact: true }).click();
+  await ticket.stage('Hoop');
+  await expect(page.getByRole('heading', { name: 'Which hoops do you have?' })).toBeVisible();
+  await page.getByRole('checkbox', { name: '100 × 100 screw' }).click();
+  await expect(page.getByRole('heading', { name: /^100 × 100 screw, / })).toBeVisible();
+  await page.goto('/shelf');
+  await expect(page.getByRole('button', { name: /^One needle, free arm: / })).toBeVisible();
+});
 
-plain(
+onEmptyShop(
   'the usual kit is one tap, marked as taken as usual until somebody looks',
-  async ({ browser }, { project }) => {
-    plain.skip(project.name !== 'phone', 'the same at every size');
-    const shop = await openShop({ demo: false });
-    const page = await browser.newPage({ baseURL: shop.url, serviceWorkers: 'block' });
-    try {
-      await page.goto('/first');
-      await page.getByRole('button', { name: 'Take the usual kit' }).click();
-      await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
-      // A second tap undoes the first: it is the very thing that was there.
-      const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
-      await flatBed.click();
-      await expect(flatBed).not.toBeChecked();
-      await flatBed.click();
-      await expect(flatBed).toBeChecked();
-      await page.goto('/shelf');
-      const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
-      await machine.click();
-      await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
-      await expect(machine).toHaveCount(0);
-      await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
-    } finally {
-      await page.close();
-      await shop.stop();
-    }
+  async ({ page }, { project }) => {
+    onEmptyShop.skip(project.name !== 'phone', 'the same at every size');
+    await page.goto('/first');
+    await page.getByRole('button', { name: 'Take the usual kit' }).click();
+    await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
+    // A second tap undoes the first: it is the very thing that was there.
+    const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
+    await flatBed.click();
+    await expect(flatBed).not.toBeChecked();
+    await flatBed.click();
+    await expect(flatBed).toBeChecked();
+    await page.goto('/shelf');
+    const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
+    await machine.click();
+    await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
+    await expect(machine).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
   },
 );
 

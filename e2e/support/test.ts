@@ -41,6 +41,16 @@ export const test = base.extend<Fixtures, { shop: Shop }>({
   ],
 });
 
+/** Tests on a shop where nobody has been yet, each on one of its own. */
+export const onEmptyShop = base.extend<{ emptyShop: Shop }>({
+  emptyShop: async ({ browserName: _ }, use) => {
+    const shop = await openShop({ demo: false });
+    await use(shop);
+    await shop.stop();
+  },
+  baseURL: async ({ emptyShop }, use) => use(emptyShop.url),
+});
+
 export { expect };
 
 const faultsIn = async (axe: AxeBuilder): Promise<string[]> =>

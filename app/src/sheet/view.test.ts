@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { placesForFigures } from './placesForFigures';
 import { zoomedAbout } from './useSheetGestures';
 import { AT_REST, fitView, pathPx, toMm, toPx, transformAt } from './view';
 
@@ -68,5 +69,23 @@ describe('the view of the sheet', () => {
   it('zooms neither out of sight nor into a thread', () => {
     expect(zoomedAbout(AT_REST, 100, { x: 0, y: 0 }).zoom).toBe(8);
     expect(zoomedAbout(AT_REST, 0.001, { x: 0, y: 0 }).zoom).toBe(0.5);
+  });
+});
+
+describe('figures on the sheet', () => {
+  const view = fitView({ left: 0, right: 334, top: 0, bottom: 294 }, SIZE, 28);
+  const across = (y: number) => ({ from: { x: 0, y }, to: { x: 334, y }, text: '10 1/4' });
+
+  it('keep to the middle of their line, and give way to those that chose before', () => {
+    const [first = 0, second = 0] = placesForFigures(view, [across(100), across(104)]);
+    expect(first).toBe(0.5);
+    expect(Math.abs(second - first) * 334).toBeGreaterThan(60);
+    expect(placesForFigures(view, [across(100), across(200)])).toEqual([0.5, 0.5]);
+  });
+
+  it('keep clear of the buttons in the corner, and of the edge', () => {
+    const corner = { from: { x: 260, y: 290 }, to: { x: 334, y: 290 }, text: '2 15/16' };
+    const [at = 1] = placesForFigures(view, [corner]);
+    expect(toPx(view, { x: 260 + 74 * at, y: 290 }).x).toBeLessThan(SIZE.width - 44 - 20);
   });
 });

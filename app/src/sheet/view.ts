@@ -8,6 +8,10 @@ export interface View {
   height: number;
 }
 
+/** So low a sheet is a strip: its figures would cover the drawing, and are read below it. */
+const STRIP_BELOW_PX = 150;
+export const isStrip = ({ height }: View): boolean => height < STRIP_BELOW_PX;
+
 /** What the hand has done to a view: zoom about the middle, and a shift in px. */
 export interface Hand {
   zoom: number;

@@ -13,8 +13,8 @@ export function Bar({ children, at }: { children: ReactNode; at: 'top' | 'foot' 
       style={{
         flexDirection: 'row',
         alignItems: 'center',
-        gap: 8,
-        paddingHorizontal: 12,
+        gap: at === 'foot' ? 5 : 8,
+        paddingHorizontal: at === 'foot' ? 10 : 12,
         paddingVertical: low && at === 'foot' ? 2 : 8,
         ...(at === 'top'
           ? { backgroundColor: p.paper, borderBottomWidth: 1.5, borderColor: p.ink }

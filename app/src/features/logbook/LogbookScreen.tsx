@@ -13,7 +13,7 @@ import {
 } from '@zt/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { type Href, Link } from 'expo-router';
+import { type Href, Link, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
@@ -21,6 +21,7 @@ import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Table } from '../../components/ui/Table';
 import { TextField } from '../../components/ui/TextField';
@@ -204,6 +205,22 @@ const ID_OF_ORDER: Record<LogOrder['by'], string> = {
   outcome: 'how it came out',
 };
 
+/** What will stand here, and the way to it. */
+function NothingLogged() {
+  const router = useRouter();
+  return (
+    <Stack gap={12}>
+      <Txt>
+        Each piece that leaves the table is kept here: how it was marked, hooped and held, and how it came
+        out. Make one again a year later, and it lands where the first one did.
+      </Txt>
+      <Row>
+        <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />
+      </Row>
+    </Stack>
+  );
+}
+
 /** What was done, how, and how it came out. */
 export function LogbookScreen() {
   const [filter, setFilter] = useState<LogFilter>({});
@@ -219,12 +236,13 @@ export function LogbookScreen() {
   const logbook = useLogbookInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
   const { data, hasNextPage, isFetching, fetchNextPage } = logbook;
   const entries = useMemo(() => data?.pages.flatMap((page) => page.entries) ?? [], [data]);
+  const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
+  const isNew = logbook.isSuccess && entries.length === 0 && chosen.length === 0 && sought === '';
   const more = () => {
     if (hasNextPage && !isFetching) void fetchNextPage();
   };
   const set = (id: keyof LogFilter, value: string) =>
     setFilter(({ [id]: _, ...others }) => (value === 'all' ? others : { ...others, [id]: value }));
-  const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
   return (
     <AmongPlaces>
       <ListScreen
@@ -242,34 +260,36 @@ export function LogbookScreen() {
         onEnd={more}
       >
         <SetAsideRows place="logbook" />
-        <TextField
-          label="Find a piece"
-          value={sought}
-          onText={setSought}
-          placeholder="name, customer or note"
-        />
-        <Disclosure
-          title={chosen.length > 0 ? `Shown: ${chosen.join(', ')}` : 'Show only some'}
-          label="Filters"
-        >
-          {FILTERS.map(({ id, label, options }) => (
-            <Choice
-              key={id}
-              label={label}
-              small
-              options={options}
-              chosen={filter[id] ?? 'all'}
-              onChoose={(value) => set(id, value)}
+        {isNew ? (
+          <NothingLogged />
+        ) : (
+          <>
+            <TextField
+              label="Find a piece"
+              value={sought}
+              onText={setSought}
+              placeholder="name, customer or note"
             />
-          ))}
-        </Disclosure>
-        {logbook.isSuccess && entries.length === 0 ? (
+            <Disclosure
+              title={chosen.length > 0 ? `Shown: ${chosen.join(', ')}` : 'Show only some'}
+              label="Filters"
+            >
+              {FILTERS.map(({ id, label, options }) => (
+                <Choice
+                  key={id}
+                  label={label}
+                  small
+                  options={options}
+                  chosen={filter[id] ?? 'all'}
+                  onChoose={(value) => set(id, value)}
+                />
+              ))}
+            </Disclosure>
+          </>
+        )}
+        {logbook.isSuccess && entries.length === 0 && !isNew ? (
           <Stack gap={10}>
-            <Txt>
-              {chosen.length > 0 || sought !== ''
-                ? 'No piece in the logbook agrees with these.'
-                : 'Nothing is logged yet. A ticket ends here, in its Log stage.'}
-            </Txt>
+            <Txt>No piece in the logbook agrees with these.</Txt>
             {chosen.length > 0 ? <Press title="Show all" onPress={() => setFilter({})} /> : null}
           </Stack>
         ) : null}

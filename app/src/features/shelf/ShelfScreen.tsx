@@ -1,5 +1,6 @@
 import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
 import { isCounted, withAmountsOf } from '@zt/core/uses/ledger/amounts';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
@@ -172,12 +173,31 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
   );
 }
 
+/** What will lie here, and the quick way to it. */
+function NothingOwned({ onOneByOne }: { onOneByOne: () => void }) {
+  const router = useRouter();
+  return (
+    <Stack gap={12}>
+      <Txt>
+        Here lie your machines, hoops, rolls, threads, needles and bobbins. Every ticket is planned with what
+        is here, and what a piece takes is counted off.
+      </Txt>
+      <Row gap={12} wrap>
+        <Press kind="main" title="Say what you work with" onPress={() => router.push('/first')} />
+        <Press kind="link" title="Add one by one" onPress={onOneByOne} />
+      </Row>
+    </Stack>
+  );
+}
+
 const shelfSaveState = saveStateOf('changeShelf');
 
 /** What the shop owns and what it keeps for the next time. */
 export function ShelfScreen() {
-  const { units, setUnits } = useShop();
+  const { shelf, units, setUnits } = useShop();
   const dispatch = useAppDispatch();
+  const [isOneByOne, setIsOneByOne] = useState(false);
+  const isBare = !isOneByOne && SHOWN_NOUNS.every((noun) => shelf[noun].length === 0);
   const saved = useAppSelector(shelfSaveState);
   const [open, setOpen] = useState<string | null>(null);
   const [removed, setRemoved] = useState<Removed | null>(null);
@@ -209,9 +229,12 @@ export function ShelfScreen() {
         ) : null}
         <SetAsideRows place="shelf" />
         <ShoppingList />
-        {SHOWN_NOUNS.map((noun) => (
-          <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
-        ))}
+        {isBare ? <NothingOwned onOneByOne={() => setIsOneByOne(true)} /> : null}
+        {isBare
+          ? null
+          : SHOWN_NOUNS.map((noun) => (
+              <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
+            ))}
       </Screen>
     </AmongPlaces>
   );

@@ -3,7 +3,7 @@ import { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONTS } from '../../theme/fonts';
 import { usePalette } from '../../theme/palette';
 import { useOnSheet } from '../onSheet';
-import { toPx } from '../view';
+import { isStrip, toPx } from '../view';
 
 // The parts a pattern sheet is drawn with: codes by line style and label first, colour second.
 
@@ -97,7 +97,7 @@ export function Dimension({ from, to, text, at = 0.5, leaders = [] }: DimensionP
           strokeWidth={1.4}
         />
       ))}
-      {text === null ? null : <FigureTag x={mid.x} y={mid.y} text={text} />}
+      {text === null || isStrip(view) ? null : <FigureTag x={mid.x} y={mid.y} text={text} />}
     </G>
   );
 }
@@ -126,15 +126,21 @@ export function TapeLaid({ from, to, text, at = 0.5 }: DimensionProps) {
 }
 
 /** A hand-chalked cross: two slightly uneven strokes, with its number where it has one. */
-export function ChalkCross({ at, number, size = 9 }: { at: Point; number?: number; size?: number }) {
+export function ChalkCross({ at, number, size: full = 9 }: { at: Point; number?: number; size?: number }) {
   const { view, palette } = useOnSheet();
+  const size = isStrip(view) ? full / 2 : full;
   const p = toPx(view, at);
-  const stroke = { stroke: palette.chalk, strokeWidth: 3, strokeLinecap: 'round' as const, fill: 'none' };
+  const stroke = {
+    stroke: palette.chalk,
+    strokeWidth: isStrip(view) ? 2 : 3,
+    strokeLinecap: 'round' as const,
+    fill: 'none',
+  };
   return (
     <G>
       <Path d={`M${p.x - size} ${p.y + 0.6}Q${p.x} ${p.y - 0.8} ${p.x + size} ${p.y + 0.2}`} {...stroke} />
       <Path d={`M${p.x - 0.4} ${p.y - size}Q${p.x + 0.9} ${p.y} ${p.x + 0.3} ${p.y + size}`} {...stroke} />
-      {number === undefined ? null : (
+      {number === undefined || isStrip(view) ? null : (
         <FigureTag x={p.x + size + 8} y={p.y - size - 3} text={String(number)} size={12} />
       )}
     </G>

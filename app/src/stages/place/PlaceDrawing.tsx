@@ -4,8 +4,9 @@ import { G } from 'react-native-svg';
 import { usePlan, useUnits } from '../../hooks/useTicket';
 import { ChalkCross, Dimension } from '../../sheet/layers/marks';
 import { useOnSheet } from '../../sheet/onSheet';
+import { placesForFigures } from '../../sheet/placesForFigures';
 import { TicketSheet } from '../../sheet/TicketSheet';
-import { toMm } from '../../sheet/view';
+import { toMm, toPx } from '../../sheet/view';
 import { useWide } from '../../theme/layout';
 import { placeFocus } from './placeFocus';
 
@@ -50,6 +51,9 @@ function HalvingMarks({ plan, place }: OnPlace): ReactNode {
   );
 }
 
+/** So much stands to the right of a design beside its depth: the line, half its figure, and the sheet's buttons. */
+const ROOM_FOR_FIGURE_PX = 110;
+
 /** Depth and distance across, as the tape reads them. */
 function TapeMarks({ place }: OnPlace): ReactNode {
   const { view } = useOnSheet();
@@ -57,28 +61,33 @@ function TapeMarks({ place }: OnPlace): ReactNode {
   const px = (n: number) => n / view.scale;
   const box = boxOf(place.footprint);
   const across = place.centre.x - place.acrossFrom.x;
-  const [depthX, levelY] = [
-    across < 0 && Math.abs(across) < box.right - box.left ? box.left - px(34) : box.right + px(34),
-    box.top - px(16),
-  ];
+  const isBeside = across < 0 && Math.abs(across) < box.right - box.left;
+  // At the right edge of the sheet it would lie under the buttons.
+  const isAtEdge = toPx(view, { x: box.right, y: box.top }).x + ROOM_FOR_FIGURE_PX > view.width;
+  const [depthX, levelY] = [isBeside || isAtEdge ? box.left - px(34) : box.right + px(34), box.top - px(16)];
+  const depth = {
+    from: { x: depthX, y: place.depthFrom.y },
+    to: { x: depthX, y: place.centre.y },
+    text: formatFigure(place.depthMm, units),
+  };
+  const level = {
+    from: { x: place.acrossFrom.x, y: levelY },
+    to: { x: place.centre.x, y: levelY },
+    text: formatFigure(Math.abs(across), units),
+  };
+  const [depthAt = 0.5, levelAt = 0.5] = placesForFigures(view, [depth, level]);
   return (
     <G>
       <Dimension
-        from={{ x: depthX, y: place.depthFrom.y }}
-        to={{ x: depthX, y: place.centre.y }}
-        text={formatFigure(place.depthMm, units)}
+        {...depth}
+        at={depthAt}
         leaders={[
           [place.depthFrom, { x: depthX, y: place.depthFrom.y }],
           [place.centre, { x: depthX, y: place.centre.y }],
         ]}
       />
       {Math.abs(across) > 1 ? (
-        <Dimension
-          from={{ x: place.acrossFrom.x, y: levelY }}
-          to={{ x: place.centre.x, y: levelY }}
-          text={formatFigure(Math.abs(across), units)}
-          leaders={[[{ x: place.centre.x, y: levelY }, place.centre]]}
-        />
+        <Dimension {...level} at={levelAt} leaders={[[{ x: place.centre.x, y: levelY }, place.centre]]} />
       ) : null}
     </G>
   );
