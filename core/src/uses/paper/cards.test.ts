@@ -2,7 +2,7 @@ import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { newTicket } from '../../planner/newTicket';
 import { planTicket } from '../../planner/plan';
-import { exampleA, SAMPLE_SHELF } from '../../testing/samples';
+import { exampleA, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
 import { CARDS, type CardName } from './cards';
 import type { PaperMark } from './drawing';
@@ -104,6 +104,20 @@ it('a ticket of which nothing is known is a card too, with rooms to write readin
   const texts = textsOf(page?.marks ?? []).map(({ text }) => text);
   expect(texts).toContain('_______');
   expect(texts).not.toContain('opens the ticket');
+});
+
+it('the keys of every copy stand on the card', () => {
+  const corners = printedOf({
+    ticket: measuredTicket('bread-cloth', 'four-corners', [60, 40]),
+    shelf: SAMPLE_SHELF,
+    rules: DEFAULT_HOUSE_RULES,
+  });
+  const texts = CARDS.card(corners, settingOf('a4')).flatMap(({ marks }) =>
+    textsOf(marks).map(({ text }) => text),
+  );
+  for (const { number, hooping } of corners.plan.mount?.copies ?? [])
+    expect(texts.some((text) => text.startsWith(`Keys of no. ${number}, hooping ${hooping}`))).toBe(true);
+  expect(corners.plan.mount?.copies).toHaveLength(3);
 });
 
 it('what is wrong stands first on the card, and each caution by its step', () => {

@@ -121,6 +121,12 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
           }))
         : [],
     },
+    ...(mount?.copies ?? []).map(
+      ({ number, hooping, hoopTurnDeg, keys, order }): Block => ({
+        heading: `Keys of no. ${number}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}°`}`,
+        rows: keyWords(keys, order, units).map(({ name, value }) => ({ words: name, figure: value })),
+      }),
+    ),
     {
       heading: 'Needle and threads',
       rows: [
