@@ -1,5 +1,5 @@
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { fillIn, onTicket } from './support/ticket';
 
 const svg = (attributes: string, body: string) =>
   `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${body}</svg>`;
@@ -46,9 +46,8 @@ const REFUSED: [string, string, RegExp][] = [
   [
     'entity.svg',
     `<!DOCTYPE svg [<!ENTITY a "b">]>${svg('width="10mm" height="10mm"', '<rect width="5" height="5"/>')}`,
-    /defines entities or a document type/,
+    /defines entities of its own/,
   ],
-  ['nosize.svg', svg('viewBox="0 0 10 10"', '<rect width="5" height="5"/>'), /does not say how big it is/],
   ['empty.svg', svg('width="10mm" height="10mm"', '<g/>'), /Nothing in this drawing can be stitched/],
   [
     'huge.svg',
@@ -62,12 +61,39 @@ test('a drawing that cannot be used is refused in words, runs nothing and loses 
 }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/design');
-  await ticket.reads(/1499 stitches, open/);
+  await ticket.reads(/1517 stitches, open/);
   for (const [name, text, words] of REFUSED) {
     await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file(name, text));
     await expect(page.getByRole('alert')).toContainText(words);
     await expect(page.getByRole('alert')).toContainText('your ticket is as it was');
   }
-  await ticket.reads(/1499 stitches, open/);
+  await ticket.reads(/1517 stitches, open/);
   expect(await page.evaluate(() => 'hurt' in window)).toBe(false);
+});
+
+test('a drawing that says nothing of its size is asked about, with what the hoops hold', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('Napkin');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await ticket.stage('Design');
+  const icon = `<?xml version="1.0"?><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "http://www.w3.org/Graphics/SVG/1.1/DTD/svg11.dtd">${svg(
+    'viewBox="0 0 24 24"',
+    '<style>.a{fill:none;stroke:#1F3A5F;stroke-linecap:round}</style><circle class="a" cx="12" cy="12" r="9"/><path class="a" d="M12 7v5l3 3"/>',
+  )}`;
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('clock.svg', icon));
+  const question = page.getByRole('group', { name: 'How wide is it to be?' });
+  await expect(question).toContainText('clock.svg does not say how large it is.');
+  await expect(
+    question.getByRole('button', { name: /^98 mm: fills 100 × 100 screw: 98 mm × 98 mm/ }),
+  ).toBeVisible();
+  await fillIn(question.getByRole('textbox', { name: 'another width' }), '38');
+  await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('38 mm');
+  await expect(page.getByRole('textbox', { name: 'design height' })).toHaveValue('38 mm');
+  await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('clock');
+  await ticket.reads('Colours in the order they are stitched: 1');
+  // Another drawing brings its own name; its answer may come with one tap.
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('moon.svg', icon));
+  await question.getByRole('button', { name: /^38 mm: as wide as the design now/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('moon');
+  await ticket.saved();
 });

@@ -205,5 +205,5 @@ test('a drawing no hoop takes is refused in words, and one with edges on each ot
   await ticket.reads(/^This drawing is over 2000 mm wide or high, .* your ticket is as it was\.$/);
   await chooser.setInputFiles(drawing('M153.9 0L184.4 0L196.7 0L126.3 0L0 0L152.1 0L0 173.6Z'));
   await expect(page.getByText(/^This drawing is over/)).toHaveCount(0);
-  await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('7 3/4 in');
+  await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('6 1/16 in');
 });

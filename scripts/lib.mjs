@@ -1,6 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
+  copyFileSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
@@ -27,7 +28,7 @@ export function run(command, args, { must = true, cwd = ROOT, env = {} } = {}) {
 
 export const bin = (name) => join(ROOT, 'node_modules/.bin', name);
 
-const SKIPPED = ['node_modules', 'dist', '.expo'];
+const SKIPPED = ['node_modules', 'dist', '.expo', 'public'];
 
 export function filesUnder(path, skipped = SKIPPED) {
   if (!existsSync(path)) return [];
@@ -67,7 +68,7 @@ export function ensurePackages() {
 }
 
 /** What gets smaller when it is packed. */
-const PACKED = /\.(js|ttf|html|css|json|svg)$/;
+const PACKED = /\.(js|ttf|html|css|json|svg|wasm)$/;
 
 /** Packs a file beside itself, once for all who fetch it. */
 function pack(file) {
@@ -77,10 +78,24 @@ function pack(file) {
   writeFileSync(`${file}.gz`, gzipSync(bytes, { level: constants.Z_BEST_COMPRESSION }));
 }
 
+/** Compiled code that drawings are read with, each fetched by the worker that reads them. */
+const WASM = {
+  'resvg.wasm': '@resvg/resvg-wasm/index_bg.wasm',
+  'clipper.wasm': 'clipper2-wasm/dist/umd/clipper2z.wasm',
+};
+
+/** Puts it where Expo takes files from as they are. */
+export function ensureWasm() {
+  mkdirSync(join(ROOT, 'app/public/wasm'), { recursive: true });
+  for (const [name, module] of Object.entries(WASM))
+    copyFileSync(join(ROOT, 'node_modules', module), join(ROOT, 'app/public/wasm', name));
+}
+
 /** Exports the web app when its sources have changed, packed as browsers take it. */
 export function ensureWebApp() {
   onceFor('web', { reads: ['app', 'core/src', 'package-lock.json'], makes: 'app/dist/index.html' }, () => {
     console.log('Building the web app (about a minute).');
+    ensureWasm();
     run(bin('expo'), ['export', '-p', 'web'], { cwd: join(ROOT, 'app'), env: { CI: '1' } });
     run('node', [join(ROOT, 'scripts/serviceWorker.mjs')]);
     for (const file of filesUnder(join(ROOT, 'app/dist'), []).filter((name) => PACKED.test(name))) pack(file);

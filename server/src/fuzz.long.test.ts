@@ -13,53 +13,62 @@ import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { report } from '@zt/core/testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { toolsInNode } from '@zt/core/testing/toolsInNode';
 import { mutated, randomFrom } from './testing/fuzz';
 import { openTestApp, type TestApp } from './testing/testApp';
 
 const BODIES = Number(process.env.BODIES ?? 2000);
 const MOST_MS = 2000;
+let tickets: Ticket[] = [];
+beforeAll(async () => {
+  const setting = {
+    figures: stitchFigures(DEFAULT_HOUSE_RULES),
+    tools: await toolsInNode(),
+    cloth: '#ffffff',
+    widthMm: null,
+  };
+  tickets = ticketsWith(readSvg(STAR, 'star.svg', setting));
+});
 
-const star = readSvg(
-  '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="60mm" viewBox="0 0 80 60"><path d="M40 2 52 58 2 20H78L28 58Z" fill="#1F3A5F"/><circle cx="20" cy="20" r="12" fill="#E0B33A"/></svg>',
-  'star.svg',
-  stitchFigures(DEFAULT_HOUSE_RULES),
-);
+const STAR =
+  '<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="60mm" viewBox="0 0 80 60"><path d="M40 2 52 58 2 20H78L28 58Z" fill="#1F3A5F"/><circle cx="20" cy="20" r="12" fill="#E0B33A"/></svg>';
 
 /** Every kind at every place, some with a drawing, some with all that a ticket can hold. */
-const TICKETS: Ticket[] = PIECE_KIND_IDS.flatMap((kind, k) =>
-  PIECE_KINDS[kind].placements.map((p, i) => {
-    const ticket = measuredTicket(kind, p.id, [60 + 7 * k, 50]);
-    const drawn =
-      star.ok && (k + i) % 2 === 0
-        ? applyChange(ticket, { stage: 'design', set: { artwork: star.artwork, colours: star.colours } })
-        : ticket;
-    const full = applyChange(drawn, {
-      stage: 'mount',
-      set: {
-        readings: [
-          { mark: 'centre', x: 2, y: 1 },
-          { mark: 'left', x: -30, y: 1 },
-          { mark: 'right', x: 30, y: 2 },
-        ],
-        obstacles: [{ kind: 'pin', x: 40, y: 3, turnDeg: 90 }],
-      },
-    });
-    const sized = applyChange(full, {
-      stage: 'piece',
-      set: {
-        sizes: [{ name: 'a', count: 2, readings: ticket.piece.readings }],
-        evenness: [{ atMm: 100, leftMm: 250, rightMm: 252 }],
-        grain: { overMm: 300, driftMm: 4 },
-        sewing: { seam: 10 },
-      },
-    });
-    const placed = applyChange(sized, {
-      stage: 'place',
-      set: { depth: i % 3 === 0 ? { from: 'hem', part: 'centre', mm: 200 } : null, edgeGapMm: 20 },
-    });
-    return applyChange(placed, { stage: 'hoop', set: { split: i % 2 === 0, shift: { x: 1, y: 1 } } });
-  }),
-);
+const ticketsWith = (star: ReturnType<typeof readSvg>): Ticket[] =>
+  PIECE_KIND_IDS.flatMap((kind, k) =>
+    PIECE_KINDS[kind].placements.map((p, i) => {
+      const ticket = measuredTicket(kind, p.id, [60 + 7 * k, 50]);
+      const drawn =
+        star.ok && (k + i) % 2 === 0
+          ? applyChange(ticket, { stage: 'design', set: { artwork: star.artwork, colours: star.colours } })
+          : ticket;
+      const full = applyChange(drawn, {
+        stage: 'mount',
+        set: {
+          readings: [
+            { mark: 'centre', x: 2, y: 1 },
+            { mark: 'left', x: -30, y: 1 },
+            { mark: 'right', x: 30, y: 2 },
+          ],
+          obstacles: [{ kind: 'pin', x: 40, y: 3, turnDeg: 90 }],
+        },
+      });
+      const sized = applyChange(full, {
+        stage: 'piece',
+        set: {
+          sizes: [{ name: 'a', count: 2, readings: ticket.piece.readings }],
+          evenness: [{ atMm: 100, leftMm: 250, rightMm: 252 }],
+          grain: { overMm: 300, driftMm: 4 },
+          sewing: { seam: 10 },
+        },
+      });
+      const placed = applyChange(sized, {
+        stage: 'place',
+        set: { depth: i % 3 === 0 ? { from: 'hem', part: 'centre', mm: 200 } : null, edgeGapMm: 20 },
+      });
+      return applyChange(placed, { stage: 'hoop', set: { split: i % 2 === 0, shift: { x: 1, y: 1 } } });
+    }),
+  );
 
 interface Sent {
   what: string;
@@ -71,7 +80,7 @@ const at = <T>(items: readonly T[], i: number): T => items[i % items.length] as 
 /** The requests of one round: the same seed, the same requests. */
 function requestOf(i: number): Sent {
   const random = randomFrom(i);
-  const ticket = at(TICKETS, i);
+  const ticket = at(tickets, i);
   const body = mutated(random, ticket, TicketSchema) as Ticket;
   const noun = at(SHELF_NOUNS, i);
   const shelf = { ...SAMPLE_SHELF };

@@ -13,6 +13,7 @@ import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { sql } from 'drizzle-orm';
 import { readConfig } from './config/config';
 import { openStore } from './db/client';
+import { openDrawings } from './demo/designs';
 import { seedDemo } from './demo/seedDemo';
 import { DEMO_SHELF } from './demo/shelf';
 import { demoTickets } from './demo/tickets';
@@ -324,7 +325,8 @@ describe('the demo', () => {
     );
   });
 
-  it('shows different stages, and trouble as well as peace', () => {
+  it('shows different stages, and trouble as well as peace', async () => {
+    await openDrawings();
     const tickets = demoTickets(DEFAULT_HOUSE_RULES, new Date('2026-05-04'));
     const stages = new Set(tickets.map((t) => t.settled.length));
     expect(stages.size).toBeGreaterThanOrEqual(5);

@@ -1,6 +1,8 @@
 import type { DesignInput, HouseRules, StitchFigures } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
+import type { DrawingTools } from '@zt/core/stages/design/svg/tools';
+import { toolsInNode } from '@zt/core/testing/toolsInNode';
 
 /** The demo's own drawings, as SVG at true size in mm. */
 const svg = (width: number, height: number, body: string, origin = '0 0') =>
@@ -113,11 +115,18 @@ const DRAWINGS = {
 
 export type DrawingId = keyof typeof DRAWINGS;
 
+let tools: DrawingTools | null = null;
+/** Loads what the drawings are read with: before the first is read. */
+export const openDrawings = async (): Promise<void> => {
+  tools = await toolsInNode();
+};
+
 /** A drawing read into design inputs, as if the file had been chosen on the ticket. */
 export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInput> {
   const { name, hasUp, lettering, svg: text, ...figure } = DRAWINGS[id];
   const figures: StitchFigures = stitchFigures(rules);
-  const read = readSvg(text, `${id}.svg`, figures);
+  if (!tools) throw new Error('assertion failed: nothing is there to read drawings with');
+  const read = readSvg(text, `${id}.svg`, { figures, tools, cloth: '#ffffff', widthMm: null });
   if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
   const { widthMm, heightMm, stitches, colours, artwork } = read;
   return {

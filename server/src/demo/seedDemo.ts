@@ -4,6 +4,7 @@ import { addEntry } from '../features/logbook/writer';
 import { changeShelf } from '../features/shelf/writer';
 import { hasTickets } from '../features/tickets/reader';
 import { saveTicket } from '../features/tickets/writer';
+import { openDrawings } from './designs';
 import { demoEntries } from './entries';
 import { DEMO_SHELF } from './shelf';
 import { demoTickets } from './tickets';
@@ -11,6 +12,7 @@ import { demoTickets } from './tickets';
 /** Fills an empty database with the demo's shelf, tickets and logbook; leaves any other as it is. */
 export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): Promise<void> {
   if (await hasTickets(store.db)) return;
+  await openDrawings();
   const today = new Date(now());
   const entries = demoEntries(DEMO_SHELF, DEFAULT_HOUSE_RULES, today);
   await store.write(async (tx) => {

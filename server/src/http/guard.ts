@@ -71,7 +71,7 @@ export function onlyOwnPages(reach: { host: string }): MiddlewareHandler {
   };
 }
 
-const HEADERS: Parameters<typeof secureHeaders>[0] = {
+const HEADERS = {
   contentSecurityPolicy: {
     defaultSrc: ["'self'"],
     scriptSrc: ["'self'"],
@@ -90,16 +90,34 @@ const HEADERS: Parameters<typeof secureHeaders>[0] = {
   referrerPolicy: 'no-referrer',
   // Spoken in plain http on this computer.
   strictTransportSecurity: false,
-};
+} satisfies Parameters<typeof secureHeaders>[0];
 
 /** Browsers heed these only where nobody can read along, and complain of them elsewhere. */
 const UNHEEDED = { crossOriginOpenerPolicy: false, originAgentCluster: false } as const;
 
+/**
+ * The worker that reads drawings runs compiled code, whose package writes the calls into it as functions. It sees no
+ * page, and what a drawing says is never made into code.
+ */
+const READS_DRAWINGS = /\/design-[0-9a-f]{32}\.js$/;
+const COMPILED = {
+  ...HEADERS,
+  contentSecurityPolicy: {
+    ...HEADERS.contentSecurityPolicy,
+    scriptSrc: ["'self'", "'wasm-unsafe-eval'", "'unsafe-eval'"],
+  },
+};
+
 /** What a page of the shop may load and do: its own files; no script that is not one, and in nobody's frame. */
 export function pageHeaders(): MiddlewareHandler {
-  const [whole, plain] = [secureHeaders(HEADERS), secureHeaders({ ...HEADERS, ...UNHEEDED })];
+  const ways = [HEADERS, COMPILED].map((headers) => ({
+    whole: secureHeaders(headers),
+    plain: secureHeaders({ ...headers, ...UNHEEDED }),
+  }));
+  const [page, worker] = ways as [(typeof ways)[0], (typeof ways)[0]];
   return (c, next) => {
     const { protocol, hostname: name } = new URL(c.req.url);
+    const { whole, plain } = READS_DRAWINGS.test(c.req.path) ? worker : page;
     return (protocol === 'https:' || THIS_COMPUTER.includes(name) ? whole : plain)(c, next);
   };
 }

@@ -1,5 +1,6 @@
 import { nameOfFile, type ReadSvg, type SvgRefusal } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
+import type { HowWide as HowWideAsked } from '@zt/core/stages/design/svg/readSvg';
 import { createElement, useRef, useState } from 'react';
 import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
@@ -9,28 +10,38 @@ import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import type { WorkerJob } from '../../workers/inWorker';
 import { readDrawing } from '../../workers/readDrawing';
+import { HowWide } from './HowWide';
 
 /** Chooses an SVG file and reads it at its true size; a file that cannot be used leaves the ticket as it was. */
 export function SvgChooser() {
-  const ticket = useTicket('design');
+  const ticket = useTicket('design', 'piece');
   const rules = useRules();
   const { change } = useTicketActs();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
-  const [reading, setReading] = useState<WorkerJob<ReadSvg | SvgRefusal> | null>(null);
+  const [reading, setReading] = useState<WorkerJob<ReadSvg | SvgRefusal | HowWideAsked> | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const read = async (file: File) => {
+  /** A drawing of which nobody has said how wide it is. */
+  const [asked, setAsked] = useState<{ file: File; upright: number } | null>(null);
+  const read = async (file: File, width: number | null = null) => {
     setRefusal(null);
-    const job = readDrawing(file, stitchFigures(rules));
+    setAsked(null);
+    const job = readDrawing(file, {
+      figures: stitchFigures(rules),
+      cloth: ticket.piece.colour,
+      widthMm: width,
+    });
     setReading(job);
     const worked = await job.done;
     setReading(null);
     if (worked.state === 'stopped') return;
     if (worked.state === 'failed') return setRefusal(worked.message);
     const result = worked.value;
+    if (!result.ok && result.code === 'how-wide') return setAsked({ file, upright: result.upright });
     if (!result.ok) return setRefusal(result.message);
     const { widthMm, heightMm, stitches, colours, artwork } = result;
-    const name = ticket.design.name || nameOfFile(file.name);
+    // A name that was typed before there was a drawing stays; a new drawing brings its own.
+    const name = (ticket.design.artwork ? '' : ticket.design.name) || nameOfFile(file.name);
     change({
       stage: 'design',
       set: {
@@ -77,6 +88,14 @@ export function SvgChooser() {
           })}
           <Press kind="link" title="Stop reading" onPress={reading.stop} />
         </Stack>
+      ) : null}
+      {asked ? (
+        <HowWide
+          fileName={asked.file.name}
+          upright={asked.upright}
+          onWidth={(mm) => void read(asked.file, mm)}
+          onLeave={() => setAsked(null)}
+        />
       ) : null}
       {refusal ? (
         <Callout tone="madder" grave role="alert">

@@ -7,9 +7,6 @@ export interface Polyline {
   closed: boolean;
 }
 
-/** Largest distance between a curve and its straight pieces, mm: well below a thread's width. */
-const TOLERANCE_MM = 0.05;
-
 type Segment = [string, ...number[]];
 
 function cubic(p: readonly Point[], t: number): Point {
@@ -23,13 +20,13 @@ function cubic(p: readonly Point[], t: number): Point {
 }
 
 /** Pieces needed so that the chord error stays below the tolerance (second-difference bound). */
-function piecesFor(p: readonly Point[]): number {
+function piecesFor(p: readonly Point[], tolerance: number): number {
   const [a, b, c, d] = p as [Point, Point, Point, Point];
   const bend = Math.max(
     Math.hypot(a.x - 2 * b.x + c.x, a.y - 2 * b.y + c.y),
     Math.hypot(b.x - 2 * c.x + d.x, b.y - 2 * c.y + d.y),
   );
-  return Math.min(200, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / TOLERANCE_MM))));
+  return Math.min(200, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / tolerance))));
 }
 
 function controlsOf(segment: Segment, at: Point): Point[] {
@@ -44,24 +41,22 @@ function controlsOf(segment: Segment, at: Point): Point[] {
   return [at, towards(at), towards(end), end];
 }
 
-function pointsOf(segment: Segment, at: Point): Point[] {
+function pointsOf(segment: Segment, at: Point, tolerance: number): Point[] {
   const [kind, a = 0, b = 0] = segment;
   if (kind === 'H') return [{ x: a, y: at.y }];
   if (kind === 'V') return [{ x: at.x, y: a }];
   if (kind === 'L') return [{ x: a, y: b }];
   const controls = controlsOf(segment, at);
-  const pieces = piecesFor(controls);
+  const pieces = piecesFor(controls, tolerance);
   return Array.from({ length: pieces }, (_, i) => cubic(controls, (i + 1) / pieces));
 }
 
 /**
- * Straight pieces of a path under its transforms (outermost first), in the outermost frame.
- * Null when the path data cannot be read.
+ * Straight pieces of a path, in its own units; no chord is farther from its curve than the tolerance. A subpath of a
+ * single point stays one. Null when the path data cannot be read.
  */
-export function flattenPath(d: string, transforms: readonly string[]): Polyline[] | null {
-  let path = svgpath(d);
-  for (const transform of [...transforms].reverse()) if (transform !== '') path = path.transform(transform);
-  path = path.abs().unshort().unarc();
+export function flattenPath(d: string, tolerance: number): Polyline[] | null {
+  const path = svgpath(d).abs().unshort().unarc();
   if ((path as unknown as { err: string }).err) return null;
   const lines: Polyline[] = [];
   let line: Polyline | null = null;
@@ -84,18 +79,9 @@ export function flattenPath(d: string, transforms: readonly string[]): Polyline[
       line = null;
       return;
     }
-    const next = pointsOf(segment, at);
+    const next = pointsOf(segment, at, tolerance);
     line.points.push(...next);
     at = next[next.length - 1] ?? at;
   });
-  return lines.filter((l) => l.points.length > 1);
-}
-
-/** How much lengths grow under the transforms: the square root of the area's growth. */
-export function scaleOf(transforms: readonly string[]): number {
-  const square = flattenPath('M0 0H1000V1000H0Z', transforms)?.[0]?.points ?? [];
-  const [a, b, , d] = square;
-  if (!a || !b || !d) return 1;
-  const area = Math.abs((b.x - a.x) * (d.y - a.y) - (b.y - a.y) * (d.x - a.x));
-  return Math.sqrt(area) / 1000;
+  return lines;
 }

@@ -2,14 +2,20 @@ import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
 import { ArtworkSchema, ColourStopSchema } from '../../../model/ticket/design';
 import { ARTWORK_BOUNDS } from '../../../model/ticket/designBounds';
+import { toolsInNode } from '../../../testing/toolsInNode';
 import { stitchFigures } from '../stitchFigures';
-import { type ReadSvg, readSvg } from './readSvg';
-import type { SvgRefusal } from './refuse';
+import { readSvg } from './readSvg';
+import type { DrawingTools } from './tools';
 
 const FIGURES = stitchFigures(DEFAULT_HOUSE_RULES);
+let tools: DrawingTools;
+beforeAll(async () => {
+  tools = await toolsInNode();
+});
 const svg = (body: string, attributes = 'width="100mm" height="100mm" viewBox="0 0 100 100"') =>
   `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${body}</svg>`;
-const read = (text: string): ReadSvg | SvgRefusal => readSvg(text, 'test.svg', FIGURES);
+const read = (text: string, widthMm: number | null = null, cloth = '#ffffff'): ReturnType<typeof readSvg> =>
+  readSvg(text, 'test.svg', { figures: FIGURES, tools, cloth, widthMm });
 describe('what a ticket cannot hold', () => {
   const inBox = (body: string) => svg(body, 'width="200mm" height="200mm" viewBox="0 0 200 200"');
   const codeOf = (body: string) => {
@@ -30,14 +36,13 @@ describe('what a ticket cannot hold', () => {
     ],
     ['figures without end', '<polygon points="0,0 1e30,0 1e30,1e30 5e29,1.5e30 0,1e30"/>', 'too-big'],
     ['a drawing far off its page', '<path d="M9000 0h20v20h-20z"/>', 'too-big'],
-    ['a colour for each of 70 shapes', squares(70, (i) => (i % 2 ? '#1F3A5F' : '#E0B33A')), 'too-many-stops'],
     ['a line without width', '<path d="M0 0H9" fill="none" stroke="#000" stroke-width="1e-9"/>', 'empty'],
   ])('%s is refused in words', (_, body, code) => {
     expect(codeOf(body)).toBe(code);
   });
 
   it('joins very many shapes of one colour, and loses none of them', () => {
-    // each shape is a fill and a line: twice as many as there are shapes
+    // each shape is a fill and a line about it: three rings
     const outlined = squares(2500, () => '#1F3A5F').replaceAll(
       '/>',
       ' stroke="#1F3A5F" stroke-width="0.4"/>',
@@ -45,7 +50,7 @@ describe('what a ticket cannot hold', () => {
     const drawing = read(inBox(outlined));
     if (!drawing.ok) throw new Error(drawing.message);
     expect(drawing.artwork.paths.length).toBeLessThanOrEqual(ARTWORK_BOUNDS.paths);
-    expect(drawing.artwork.paths.reduce((sum, { d }) => sum + (d.match(/M/g)?.length ?? 0), 0)).toBe(5000);
+    expect(drawing.artwork.paths.reduce((sum, { d }) => sum + (d.match(/M/g)?.length ?? 0), 0)).toBe(7500);
     expect(ArtworkSchema.safeParse(drawing.artwork).error).toBeUndefined();
   });
 
@@ -62,15 +67,13 @@ describe('what a ticket cannot hold', () => {
       const drawing = read(inBox(`<path d="${d}"/>`));
       return drawing.ok ? drawing.artwork.paths[0]?.d : drawing.code;
     };
-    const square = 'M-5 -5L5 -5L5 5L-5 5Z';
-    expect(corners('M0 0L10 0L10 10L0 10L0 0Z')).toBe(square);
-    expect(corners('M0 0L10 0L10 10L0 10L0 0')).toBe(square);
-    expect(corners('M0 0H10V10H0Z')).toBe(square);
+    for (const d of ['M0 0L10 0L10 10L0 10L0 0Z', 'M0 0L10 0L10 10L0 10L0 0', 'M0 0H10V10H0Z'])
+      expect((corners(d) ?? '').match(/-?5 -?5/g)?.sort()).toEqual(['-5 -5', '-5 5', '5 -5', '5 5']);
   });
 
   it('ends on rings whose edges lie on each other', () => {
     const on = (d: string) => codeOf(`<path d="${d}"/>`);
-    expect(on('M1539 0L2044 0L2367 0L1263 0L0 0L1521 0L0 1736Z'.replaceAll('2367', '1999'))).toBe('too-big');
+    expect(on('M90 10H100H20L30 100L80 10Z')).toBe('read');
     expect(on('M153.9 0L184.4 0L196.7 0L126.3 0L0 0L152.1 0L0 173.6Z')).toBe('read');
     const corner = fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 5 }));
     fc.assert(

@@ -1,21 +1,20 @@
 import { ramerDouglasPeucker } from 'clipper2-ts';
 import { type INode, parseSync } from 'svgson';
-import { nameOfColour } from '../../../base/colour/colour';
+import { colourDifference, nameOfColour } from '../../../base/colour/colour';
 import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../../base/geometry/box';
+import type { Ring } from '../../../base/geometry/clip';
 import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
 import type { Artwork, ColourStop } from '../../../model/ticket/design';
-import {
-  ARTWORK_BOUNDS,
-  LEAST_STROKE_MM,
-  MOST_DESIGN_MM,
-  MOST_STITCHES,
-} from '../../../model/ticket/designBounds';
+import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
 import { type Estimate, estimateFilled, estimateLine, type StitchFigures } from './estimate';
-import { flattenPath, type Polyline, scaleOf } from './flatten';
+import { withoutHidden } from './hidden';
+import { viewBoxMatrix } from './matrix';
+import { type Paint, plainPaint, seenOn } from './paint';
 import { REFUSALS, type SvgRefusal, whySvgTextIsRefused } from './refuse';
-import { svgLengthMm } from './svgLength';
-import { type DrawnShape, viewBoxTransform, walkDrawing } from './walk';
+import { PASSED_OVER, type Painted, shapesOf } from './shapes';
+import { type PageSize, pageSizeOf } from './svgLength';
+import type { DrawingTools } from './tools';
 
 /** A drawing read at its true size, ready to go onto a ticket. */
 export interface ReadSvg {
@@ -27,96 +26,98 @@ export interface ReadSvg {
   artwork: Artwork;
 }
 
+/** A drawing that can be stitched, of which nobody has said how large it is. */
+export interface HowWide {
+  ok: false;
+  code: 'how-wide';
+  message: string;
+  /** How many times as high as wide the part is that is seen. */
+  upright: number;
+}
+
+/** What a drawing is read with. */
+export interface ReadSetting {
+  figures: StitchFigures;
+  tools: DrawingTools;
+  /** The cloth it goes onto, #rrggbb: see-through colours are seen on it. */
+  cloth: string;
+  /** How wide what is seen of it shall be, mm; null as the file says. */
+  widthMm: number | null;
+}
+
 interface Stitched {
-  lines: Polyline[];
+  rings: readonly Ring[];
   hex: string;
-  strokeMm: number | null;
   estimate: Estimate;
 }
 
-function parseTree(text: string): INode | null {
+/** The root of the simplified drawing; null for what is no SVG, or cannot be read. */
+function simplified(text: string, { simplify }: DrawingTools): INode | SvgRefusal {
   try {
-    const root = parseSync(text.replace(/<\?[\s\S]*?\?>/g, '').replace(/<!--[\s\S]*?-->/g, ''));
-    return root.name === 'svg' ? root : null;
-  } catch {
-    return null;
+    const root = parseSync(simplify(withNames(text)));
+    return root.name === 'svg' ? root : REFUSALS.notSvg;
+  } catch (error) {
+    return /limit|too (deep|many)|recurs/i.test(String(error)) ? REFUSALS.tooComplex : REFUSALS.notSvg;
   }
+}
+
+/** Drawings that forgot to say that they are SVG are SVG all the same. */
+function withNames(text: string): string {
+  const root = /<svg\b[^>]*>/i.exec(text)?.[0];
+  if (root === undefined) return text;
+  const missing = [
+    ...(/\sxmlns\s*=/.test(root) ? [] : [' xmlns="http://www.w3.org/2000/svg"']),
+    ...(/xlink:/.test(text) && !/xmlns:xlink\s*=/.test(text)
+      ? [' xmlns:xlink="http://www.w3.org/1999/xlink"']
+      : []),
+  ].join('');
+  return missing === '' ? text : text.replace(root, root.replace(/^<svg/i, `<svg${missing}`));
 }
 
 /** No point of a design that a hoop takes lies farther from its page's corner, mm. */
 const FARTHEST_POINT_MM = 3 * MOST_DESIGN_MM;
-const isNear = ({ x, y }: Point): boolean =>
-  Math.abs(x) <= FARTHEST_POINT_MM && Math.abs(y) <= FARTHEST_POINT_MM;
+const WHITE: Paint = { r: 1, g: 1, b: 1, alpha: 1 };
+/** Of a line of which more is hidden than this, its length says nothing any more. */
+const WHOLE = 0.98;
 
-interface FlatShape extends DrawnShape {
-  lines: Polyline[];
-}
-
-const flatShape = (shape: DrawnShape): FlatShape => ({
-  ...shape,
-  lines: flattenPath(shape.d, shape.transforms) ?? [],
-});
-
-/** The fill and the line of one shape, each as it would be stitched. */
-function stitchedParts({ lines, ...shape }: FlatShape, figures: StitchFigures): Stitched[] {
-  if (lines.length === 0) return [];
-  const parts: Stitched[] = [];
-  if (shape.style.fill !== null) {
-    const filled = lines.map((line) => ({ ...line, closed: true }));
-    const estimate = estimateFilled(filled, shape.style.fillRule === 'evenodd', figures);
-    if (estimate) parts.push({ lines: filled, hex: shape.style.fill, strokeMm: null, estimate });
-  }
-  if (shape.style.stroke !== null) {
-    const strokeMm = Number.parseFloat(shape.style.strokeWidth) * scaleOf(shape.transforms);
-    if (strokeMm >= LEAST_STROKE_MM) {
-      parts.push({
-        lines,
-        hex: shape.style.stroke,
-        strokeMm,
-        estimate: estimateLine(lines, strokeMm, figures),
-      });
-    }
-  }
-  return parts;
-}
-
-function extentOf(parts: readonly Stitched[]): Point[] {
-  return parts.flatMap(({ lines, strokeMm }) => {
-    const half = (strokeMm ?? 0) / 2;
-    const points = lines.flatMap((line) => line.points);
-    if (half === 0) return points;
-    return points.flatMap((p) =>
-      [-half, half].flatMap((dx) => [-half, half].map((dy) => ({ x: p.x + dx, y: p.y + dy }))),
-    );
-  });
+/** What is painted, as it would be stitched: what is hidden is taken away. */
+function stitchedOf(
+  shapes: readonly Painted[],
+  { tools, figures, cloth }: ReadSetting,
+  remarks: Set<string>,
+): Stitched[] {
+  const seen = withoutHidden(shapes, tools.clip);
+  if (!seen) remarks.add('So many shapes lie on each other that what is hidden was left in.');
+  const ground = plainPaint(cloth) ?? WHITE;
+  return (seen ?? shapes.map((shape) => ({ ...shape, share: 1 }))).flatMap(
+    ({ region, paint, line, share }): Stitched[] => {
+      const estimate =
+        line && share > WHOLE
+          ? estimateLine(line.lengthMm, line.widthMm, figures)
+          : estimateFilled(region, figures);
+      return estimate ? [{ rings: region, hex: seenOn(paint, ground), estimate }] : [];
+    },
+  );
 }
 
 const rounded = (value: number) => Math.round(value * 100) / 100;
 
-const samePoint = (a: Point | undefined, b: Point | undefined): boolean =>
-  a !== undefined && b !== undefined && Math.hypot(a.x - b.x, a.y - b.y) < 1e-6;
-
-/** The corners of a line, a ring's first not again at its end: thinned between two equal points it would lose one. */
-const cornersOf = ({ points, closed }: Polyline): Point[] =>
-  closed && points.length > 2 && samePoint(points[0], points.at(-1)) ? points.slice(0, -1) : points;
-
 /** The finest thinning of a line, µm: below a thread's width. */
 const FINE_UM = 50;
 
-function pathData(lines: readonly Polyline[], centre: Point, thinUm: number): string {
-  return lines
-    .map((line) => {
-      const thinned = ramerDouglasPeucker(
-        cornersOf(line).map((p) => ({ x: (p.x - centre.x) * 1000, y: (p.y - centre.y) * 1000 })),
-        thinUm,
-      );
-      return `M${thinned.map((p) => `${rounded(p.x / 1000)} ${rounded(p.y / 1000)}`).join('L')}${line.closed ? 'Z' : ''}`;
-    })
-    .join('');
-}
+const ringData = (ring: Ring, centre: Point, thinUm: number): string => {
+  const thinned = ramerDouglasPeucker(
+    ring.map((p) => ({ x: (p.x - centre.x) * 1000, y: (p.y - centre.y) * 1000 })),
+    thinUm,
+  );
+  return `M${thinned.map((p) => `${rounded(p.x / 1000)} ${rounded(p.y / 1000)}`).join('L')}Z`;
+};
 
 /** Runs of one colour in drawing order are the colour stops; returns each part's stop too. */
-function colourStops(parts: readonly Stitched[]): { colours: ColourStop[]; stopOf: number[] } {
+function colourStops(parts: readonly Pick<Stitched, 'hex' | 'estimate'>[]): {
+  colours: ColourStop[];
+  stopOf: number[];
+} {
   const colours: ColourStop[] = [];
   const stopOf = parts.map(({ hex, estimate }) => {
     const last = colours[colours.length - 1];
@@ -127,13 +128,59 @@ function colourStops(parts: readonly Stitched[]): { colours: ColourStop[]; stopO
   return { colours, stopOf };
 }
 
-/** Shapes of one stop and one line width as one shape: of one colour, their order shows nothing. */
+/** The nearest two of the colours become one, again and again, until there are few enough. */
+function fewerColours(parts: readonly Stitched[], most: number): Stitched[] {
+  const weights = new Map<string, number>();
+  for (const { hex, estimate } of parts) weights.set(hex, (weights.get(hex) ?? 0) + estimate.stitches);
+  const all = [...weights.keys()];
+  const into = new Map<string, string>();
+  const pairs = all
+    .flatMap((a, i) => all.slice(i + 1).map((b) => ({ a, b, apart: colourDifference(a, b) })))
+    .sort((p, q) => p.apart - q.apart);
+  const rootOf = (hex: string): string => {
+    const next = into.get(hex);
+    return next === undefined ? hex : rootOf(next);
+  };
+  let left = all.length;
+  for (const { a, b } of pairs) {
+    if (left <= most) break;
+    const [x, y] = [rootOf(a), rootOf(b)];
+    if (x === y) continue;
+    const [kept, gone] = (weights.get(x) ?? 0) >= (weights.get(y) ?? 0) ? [x, y] : [y, x];
+    into.set(gone, kept);
+    left -= 1;
+  }
+  return parts.map((part) => ({ ...part, hex: rootOf(part.hex) }));
+}
+
+/** Colours beyond this many are not told apart pair by pair. */
+const MOST_COMPARED = 400;
+
+/** Parts of one colour one after the other, each colour where it is drawn first. */
+function byColour(parts: readonly Stitched[]): Stitched[] {
+  const hexes = [...new Set(parts.map(({ hex }) => hex))];
+  return hexes.flatMap((hex) => parts.filter((part) => part.hex === hex));
+}
+
+/** Parts in an order and in colours that a ticket holds; what had to be put together is said. Null beyond. */
+function withFewStops(parts: Stitched[], remarks: Set<string>): Stitched[] | null {
+  const most = ARTWORK_BOUNDS.stops;
+  if (colourStops(parts).colours.length <= most) return parts;
+  remarks.add(`It changes its colour more than ${most} times: the shapes of one colour were put together.`);
+  const together = byColour(parts);
+  const colours = new Set(together.map(({ hex }) => hex)).size;
+  if (colours <= most) return together;
+  if (colours > MOST_COMPARED) return null;
+  remarks.add(`It has ${colours} colours: the nearest were made one, ${most} are left.`);
+  return byColour(fewerColours(together, most));
+}
+
+/** Shapes of one stop as one shape: of one colour, their order shows nothing. */
 function joinedPaths(paths: Artwork['paths']): Artwork['paths'] {
-  const joined = new Map<string, Artwork['paths'][number]>();
+  const joined = new Map<number, Artwork['paths'][number]>();
   for (const path of paths) {
-    const kind = `${path.stop} ${path.strokeMm}`;
-    const before = joined.get(kind);
-    joined.set(kind, before ? { ...before, d: before.d + path.d } : path);
+    const before = joined.get(path.stop);
+    joined.set(path.stop, before ? { ...before, d: before.d + path.d } : path);
   }
   return [...joined.values()];
 }
@@ -149,10 +196,10 @@ function pathsOf(
   centre: Point,
 ): Artwork['paths'] | null {
   for (const thinUm of THINNINGS_UM) {
-    const paths = parts.map(({ lines, strokeMm }, i) => ({
-      d: pathData(lines, centre, thinUm),
+    const paths = parts.map(({ rings }, i) => ({
+      d: rings.map((ring) => ringData(ring, centre, thinUm)).join(''),
       stop: stopOf[i] ?? 0,
-      strokeMm,
+      strokeMm: null,
     }));
     if (letters(paths) > ARTWORK_BOUNDS.letters) continue;
     const held = paths.length > ARTWORK_BOUNDS.paths ? joinedPaths(paths) : paths;
@@ -164,59 +211,109 @@ function pathsOf(
 function artworkOf(
   parts: readonly Stitched[],
   stopOf: readonly number[],
-  frame: { box: Box; width: number; height: number; extent: Point[]; fileName: string; remarks: string[] },
+  frame: { box: Box; page: { x: number; y: number }; fileName: string; remarks: Iterable<string> },
 ): Artwork | null {
-  const { box } = frame;
-  const centre = centreOf(box);
+  const centre = centreOf(frame.box);
   const paths = pathsOf(parts, stopOf, centre);
-  const hull = hullOf(frame.extent);
+  const hull = hullOf(parts.flatMap(({ rings }) => rings.flat()));
   if (!paths || hull.length > ARTWORK_BOUNDS.hull) return null;
   const satins = parts.flatMap(({ estimate }) => estimate.satinMm ?? []);
   return {
     fileName: frame.fileName.slice(0, ARTWORK_BOUNDS.fileName),
     paths,
     hull: hull.map((p) => ({ x: rounded(p.x - centre.x), y: rounded(p.y - centre.y) })),
-    fileCentre: subtract({ x: frame.width / 2, y: frame.height / 2 }, centre),
+    fileCentre: subtract(frame.page, centre),
     mostCover: parts.reduce(
       (most, { estimate }) => Math.min(ARTWORK_BOUNDS.cover, Math.max(most, estimate.cover ?? 0)),
       0,
     ),
     narrowestSatinMm: satins.length > 0 ? satins.reduce((least, mm) => Math.min(least, mm)) : null,
-    remarks: frame.remarks.slice(0, ARTWORK_BOUNDS.remarks),
+    remarks: [...frame.remarks].slice(0, ARTWORK_BOUNDS.remarks),
   };
 }
 
+/** The page that a drawing of no size is looked at on, mm: large enough to see what there is. */
+const NOMINAL_MM = 100;
+
+interface Drawn {
+  page: PageSize;
+  shapes: Painted[];
+  remarks: Set<string>;
+  box: Box;
+}
+
+/** What is painted on a page of some size; a refusal where there is nothing, or far too much. */
+function drawnOn(root: INode, page: PageSize, { tools }: ReadSetting): Drawn | SvgRefusal {
+  const { viewBox, preserveAspectRatio } = root.attributes;
+  const matrix = viewBoxMatrix(viewBox, preserveAspectRatio, { width: page.widthMm, height: page.heightMm });
+  const { shapes, remarks, gaveUp } = shapesOf(root, { matrix, ...page }, tools.clip, FARTHEST_POINT_MM);
+  if (gaveUp === 'too many') return REFUSALS.tooComplex;
+  if (gaveUp === 'too far') return REFUSALS.tooBig;
+  const box = boxOf(
+    shapes.flatMap(({ box: { left, top, right, bottom } }) => [
+      { x: left, y: top },
+      { x: right, y: bottom },
+    ]),
+  );
+  if (shapes.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
+  return { page, shapes, remarks, box };
+}
+
+/** The drawing at the size that the file or a person says; the question where neither does. */
+function atTrueSize(root: INode, text: string, setting: ReadSetting): Drawn | SvgRefusal | HowWide {
+  const page = pageSizeOf(/<svg\b[^>]*>/i.exec(text)?.[0] ?? '', root.attributes, NOMINAL_MM);
+  if (!page) return REFUSALS.notSvg;
+  const isSaid = page.isTrue && setting.widthMm === null;
+  if (isSaid && Math.max(page.widthMm, page.heightMm) > MOST_DESIGN_MM) return REFUSALS.tooBig;
+  const drawn = drawnOn(root, page, setting);
+  if (isSaid || 'ok' in drawn) return drawn;
+  const width = widthOf(drawn.box);
+  if (setting.widthMm === null)
+    return {
+      ok: false,
+      code: 'how-wide',
+      message: 'This drawing does not say how large it is. How wide is it to be?',
+      upright: heightOf(drawn.box) / width,
+    };
+  const by = setting.widthMm / width;
+  const larger = { ...page, widthMm: page.widthMm * by, heightMm: page.heightMm * by };
+  return Math.max(larger.widthMm, larger.heightMm) > FARTHEST_POINT_MM
+    ? REFUSALS.tooBig
+    : drawnOn(root, larger, setting);
+}
+
 /**
- * Reads an SVG file at its true size: outline, colour stops in drawing order, visible centre against the
- * file's centre, and the stitches it would take. Lengths in mm, 96 px to the inch. Nothing in the file is
- * run or fetched; a file that cannot be used comes back as a coded refusal. Never throws on any text.
+ * Reads an SVG file as a browser shows it, at its true size: outline, colour stops in drawing order, visible centre
+ * against the file's centre, and the stitches it would take; what lies hidden is taken away, lines are outlined. mm, 96
+ * px to the inch. Nothing in the file is run or fetched; a file that cannot be used comes back as a coded refusal, one
+ * without a size in mm as a question. Never throws on any text. What is passed over is named in the remarks.
  */
-export function readSvg(text: string, fileName: string, figures: StitchFigures): ReadSvg | SvgRefusal {
+export function readSvg(
+  text: string,
+  fileName: string,
+  setting: ReadSetting,
+): ReadSvg | SvgRefusal | HowWide {
   const refused = whySvgTextIsRefused(text);
   if (refused) return refused;
-  const root = parseTree(text);
-  if (root === null) return REFUSALS.notSvg;
-  const [width, height] = [svgLengthMm(root.attributes.width), svgLengthMm(root.attributes.height)];
-  if (!width || !height || width <= 0 || height <= 0) return REFUSALS.noSize;
-  const perPx = root.attributes.viewBox ? viewBoxTransform(root, width, height) : `scale(${25.4 / 96})`;
-  const walked = walkDrawing(root, perPx);
-  if (walked.tooMany) return REFUSALS.tooComplex;
-  const shapes = walked.shapes.map(flatShape);
-  // Far points are refused before anything is reckoned with them: the clipping of such shapes takes no end.
-  if (!shapes.every(({ lines }) => lines.every(({ points }) => points.every(isNear)))) return REFUSALS.tooBig;
-  const parts = shapes.flatMap((shape) => stitchedParts(shape, figures));
-  const extent = extentOf(parts);
-  const box = boxOf(extent);
-  if (parts.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
-  const off = subtract({ x: width / 2, y: height / 2 }, centreOf(box));
-  const sides = [widthOf(box), heightOf(box), width, height, Math.abs(off.x), Math.abs(off.y)];
+  const root = simplified(text, setting.tools);
+  if ('ok' in root) return root;
+  const drawn = atTrueSize(root, text, setting);
+  if ('ok' in drawn) return drawn;
+  const { remarks, page } = drawn;
+  if (/<text[\s>]/i.test(text)) remarks.add(PASSED_OVER.text);
+  if (/<image[\s>]/i.test(text)) remarks.add(PASSED_OVER.image);
+  const all = withFewStops(stitchedOf(drawn.shapes, setting, remarks), remarks);
+  if (!all) return REFUSALS.tooManyStops;
+  const box = boxOf(all.flatMap(({ rings }) => rings.flat()));
+  if (all.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
+  const middle = { x: page.widthMm / 2, y: page.heightMm / 2 };
+  const off = subtract(middle, centreOf(box));
+  const sides = [widthOf(box), heightOf(box), Math.abs(off.x), Math.abs(off.y)];
   if (!sides.every((side) => side <= MOST_DESIGN_MM)) return REFUSALS.tooBig;
-  const stitches = parts.reduce((sum, { estimate }) => sum + estimate.stitches, 0);
+  const stitches = all.reduce((sum, { estimate }) => sum + estimate.stitches, 0);
   if (stitches > MOST_STITCHES) return REFUSALS.tooManyStitches;
-  const { colours, stopOf } = colourStops(parts);
-  if (colours.length > ARTWORK_BOUNDS.stops) return REFUSALS.tooManyStops;
-  const frame = { box, width, height, extent, fileName, remarks: [...walked.remarks] };
-  const artwork = artworkOf(parts, stopOf, frame);
+  const { colours, stopOf } = colourStops(all);
+  const artwork = artworkOf(all, stopOf, { box, page: middle, fileName, remarks });
   if (!artwork) return REFUSALS.tooComplex;
   return {
     ok: true,

@@ -8,7 +8,6 @@ export type SvgRefusal = {
     | 'entities'
     | 'script'
     | 'external'
-    | 'no-size'
     | 'empty'
     | 'too-complex'
     | 'too-big'
@@ -33,15 +32,11 @@ export const REFUSALS = {
     'This file is over 5 MB. Save a simpler drawing, without embedded pictures.',
   ),
   notSvg: refusal('not-svg', 'This is not an SVG drawing, or it is damaged. Choose a file saved as SVG.'),
-  entities: refusal('entities', 'This file defines entities or a document type. Save it as plain SVG.'),
+  entities: refusal('entities', 'This file defines entities of its own. Save it as plain SVG.'),
   script: refusal('script', 'This file carries a script. Save it as plain SVG, without scripts or events.'),
   external: refusal(
     'external',
     'This file points to something outside itself. Save it with everything inside.',
-  ),
-  noSize: refusal(
-    'no-size',
-    'This drawing does not say how big it is. Save it with a width and a height in mm or inches.',
   ),
   empty: refusal('empty', 'Nothing in this drawing can be stitched: no filled shapes and no lines.'),
   tooComplex: refusal(
@@ -58,7 +53,7 @@ export const REFUSALS = {
   ),
   tooManyStops: refusal(
     'too-many-stops',
-    `This drawing changes its colour more than ${ARTWORK_BOUNDS.stops} times. Put the shapes of one colour next to each other and try again.`,
+    `This drawing has far more colours than the ${ARTWORK_BOUNDS.stops} that a ticket holds. Save it with fewer.`,
   ),
 } as const;
 
@@ -69,7 +64,7 @@ const OUTSIDE_CSS = /url\(\s*["']?(?!\s*#)|@import/i;
 export function whySvgTextIsRefused(text: string): SvgRefusal | null {
   if (text.length > MOST_CHARACTERS) return REFUSALS.tooLarge;
   const plain = text.replace(/<!--[\s\S]*?-->/g, '');
-  if (/<!ENTITY|<!DOCTYPE/i.test(plain)) return REFUSALS.entities;
+  if (/<!ENTITY/i.test(plain)) return REFUSALS.entities;
   if (!/<svg[\s>]/i.test(plain)) return REFUSALS.notSvg;
   if (/<script[\s>]|<foreignObject[\s>]|\son[a-z]+\s*=|javascript:/i.test(plain)) return REFUSALS.script;
   const withoutLinks = plain.replace(/<\/?a[\s>][^>]*>/gi, '');

@@ -1,0 +1,38 @@
+import { type Box, boxOf } from '../../../base/geometry/box';
+import { areaOf, type Clipper, type Region, withoutCrumbs } from '../../../base/geometry/clip';
+import type { Painted } from './shapes';
+
+/** A shape of which something is seen, and what share of it that is. */
+export interface Seen extends Painted {
+  share: number;
+}
+
+/** A crumb of less is no stitch: a thread is 0.4 mm wide, mm². */
+const CRUMB_MM2 = 0.02;
+/** So many points may be cut out in all: a drawing of more is left with its shapes on each other. */
+const MOST_WORK = 6_000_000;
+
+const touch = (a: Box, b: Box): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+const pointsIn = (region: Region): number => region.reduce((sum, ring) => sum + ring.length, 0);
+
+/**
+ * What is seen of each shape once those drawn later lie over it, bottom first: shapes that are wholly hidden are gone.
+ * Thread is not seen through, whatever the file says. Null where there are too many on each other to tell.
+ */
+export function withoutHidden(shapes: readonly Painted[], clip: Clipper): Seen[] | null {
+  const sizes = shapes.map(({ region }) => pointsIn(region));
+  const overs = shapes.map((shape, i) =>
+    shapes.flatMap((other, k) => (k > i && touch(shape.box, other.box) ? [k] : [])),
+  );
+  const work = overs.reduce((sum, over) => sum + over.reduce((n, k) => n + (sizes[k] ?? 0), 0), 0);
+  if (work > MOST_WORK) return null;
+  return shapes.flatMap((shape, i): Seen[] => {
+    const over = (overs[i] ?? []).flatMap((k) => shapes[k]?.region ?? []);
+    const whole = areaOf(shape.region);
+    const left = over.length === 0 ? shape.region : clip.subtract(shape.region, clip.union(over));
+    const region = withoutCrumbs(left, CRUMB_MM2);
+    if (region.length === 0) return [];
+    return [{ ...shape, region, box: boxOf(region.flat()), share: whole > 0 ? areaOf(region) / whole : 0 }];
+  });
+}
