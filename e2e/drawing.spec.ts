@@ -84,7 +84,7 @@ test('a drawing that says nothing of its size is asked about, with what the hoop
   const question = page.getByRole('group', { name: 'How wide is it to be?' });
   await expect(question).toContainText('clock.svg does not say how large it is.');
   await expect(
-    question.getByRole('button', { name: /^98 mm: fills 100 × 100 screw: 98 mm × 98 mm/ }),
+    question.getByRole('button', { name: /^98 mm × 98 mm: fills 100 × 100 screw$/ }),
   ).toBeVisible();
   await fillIn(question.getByRole('textbox', { name: 'another width' }), '38');
   await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('38 mm');
@@ -93,7 +93,7 @@ test('a drawing that says nothing of its size is asked about, with what the hoop
   await ticket.reads('Colours in the order they are stitched: 1');
   // Another drawing brings its own name; its answer may come with one tap.
   await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('moon.svg', icon));
-  await question.getByRole('button', { name: /^38 mm: as wide as the design now/ }).click();
+  await question.getByRole('button', { name: /^38 mm × 38 mm: as wide as the design now$/ }).click();
   await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('moon');
   await ticket.saved();
 });

@@ -1,6 +1,7 @@
 import { say } from '@zt/core';
 import { possibleWidths } from '@zt/core/stages/design/howWide';
 import { View } from 'react-native';
+import { sides } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
@@ -25,7 +26,11 @@ export function HowWide({ fileName, upright, onWidth, onLeave }: HowWideProps) {
       <Txt as="strong">{`${fileName} does not say how large it is. How wide is it to be?`}</Txt>
       <View style={{ gap: 6 }}>
         {possibleWidths(upright, shelf.hoops, ticket.design).map(({ mm, why }) => (
-          <Press key={mm} title={`${say([{ mm }], units)}: ${say(why, units)}`} onPress={() => onWidth(mm)} />
+          <Press
+            key={mm}
+            title={`${sides({ widthMm: mm, heightMm: mm * upright }, units)}: ${say(why, units)}`}
+            onPress={() => onWidth(mm)}
+          />
         ))}
       </View>
       <LengthField label="another width" at="design.widthMm" mm={null} onLength={onWidth} stepper={false} />

@@ -1,4 +1,4 @@
-import { mm, type Phrase, phrase } from '../../base/units/phrase';
+import { type Phrase, phrase } from '../../base/units/phrase';
 import type { Hoop } from '../../model/shelf';
 import type { DesignInput } from '../../model/ticket/design';
 
@@ -32,13 +32,13 @@ export function possibleWidths(
     .sort((a, b) => a.mm - b.mm);
   const all = [
     ...(widthMm ? [{ mm: Math.round(widthMm), why: phrase`as wide as the design now` }] : []),
-    ...filling.map(({ mm: width, hoop }) => ({
-      mm: width,
-      why: phrase`fills ${hoop.name}: ${mm(width)} × ${mm(width * upright)}`,
+    ...filling.map(({ mm, hoop }) => ({
+      mm,
+      why: phrase`fills ${hoop.name}`,
     })),
     ...(heightMm ? [{ mm: Math.round(heightMm / upright), why: phrase`as high as the design now` }] : []),
   ];
   return all
-    .filter(({ mm: width }, i) => width >= 3 && all.findIndex((other) => other.mm === width) === i)
+    .filter(({ mm }, i) => mm >= 3 && all.findIndex((other) => other.mm === mm) === i)
     .slice(0, MOST_OFFERED);
 }
