@@ -97,3 +97,17 @@ test('a drawing that says nothing of its size is asked about, with what the hoop
   await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('moon');
   await ticket.saved();
 });
+
+test('a drawing that changes its colour nineteen times is stitched in two', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('Napkin');
+  await ticket.stage('Design');
+  const leaves = Array.from(
+    { length: 19 },
+    (_, i) => `<circle cx="${5 + 5 * i}" cy="10" r="2" fill="${i % 2 === 0 ? '#1F3A5F' : '#E9B93A'}"/>`,
+  ).join('');
+  const border = svg('width="100mm" height="20mm" viewBox="0 0 100 20"', leaves);
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('border.svg', border));
+  await ticket.reads('Colours in the order they are stitched: 2');
+  await ticket.reads(/19 colour stops became 2/);
+});

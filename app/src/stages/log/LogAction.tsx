@@ -23,13 +23,14 @@ export function useWhyNotLogged(): string | null {
   return null;
 }
 
-/** The entry of a ticket that waits to be sent. */
-const entryWaiting =
-  (ticketId: string) =>
-  ({ queue }: RootState): string | null => {
-    const waits = queue.waiting.find((one) => one.endpoint === 'addEntry' && one.arg.ticket.id === ticketId);
-    return waits?.endpoint === 'addEntry' ? waits.arg.id : null;
-  };
+/** The entry of a ticket as it will be once all is sent that waits: logged here, or taken back. */
+const entryOnceSent =
+  (ticketId: string, loggedAs: string | null) =>
+  ({ queue }: RootState): string | null =>
+    queue.waiting.reduce((entry, one) => {
+      if (one.endpoint === 'addEntry' && one.arg.ticket.id === ticketId) return one.arg.id;
+      return one.endpoint === 'removeEntry' && one.arg.ticketId === ticketId ? null : entry;
+    }, loggedAs);
 
 /** Puts it all in the logbook with the plan as it is now, and the way back. */
 export function LogAction() {
@@ -38,8 +39,7 @@ export function LogAction() {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const why = useWhyNotLogged();
-  const waits = useAppSelector(entryWaiting(ticket.id));
-  const entry = loggedAs ?? waits;
+  const entry = useAppSelector(entryOnceSent(ticket.id, loggedAs));
   const isReported = worstFault(ticket.log) > 0 || ticket.log.misplacementMm !== null;
   if (entry) {
     return (
@@ -50,8 +50,8 @@ export function LogAction() {
           label="Take it back out of the logbook"
           onPress={() => dispatch(takeEntryBack(entry, ticket.id))}
         />
-        {loggedAs ? (
-          <Press kind="main" title="Open the entry" onPress={() => router.push(`/logbook/${loggedAs}`)} />
+        {loggedAs === entry ? (
+          <Press kind="main" title="Open the entry" onPress={() => router.push(`/logbook/${entry}`)} />
         ) : (
           <Txt as="small" live>
             On its way into the logbook.

@@ -2,13 +2,16 @@ import { type Box, boxOf } from '../../../base/geometry/box';
 import { areaOf, type Clipper, type Region, withoutCrumbs } from '../../../base/geometry/clip';
 import type { Painted } from './shapes';
 
-/** A shape of which something is seen, and what share of it that is. */
+/** A shape of which something is seen, what share of it that is, and which of those seen it lies on. */
 export interface Seen extends Painted {
   share: number;
+  on: number[];
 }
 
 /** A crumb of less is no stitch: a thread is 0.4 mm wide, mm². */
 const CRUMB_MM2 = 0.02;
+/** So many pairs are looked at closely; beyond, shapes whose boxes touch count as lying on each other. */
+const MOST_PAIRS = 3000;
 /** So many points may be cut out in all: a drawing of more is left with its shapes on each other. */
 const MOST_WORK = 6_000_000;
 
@@ -27,12 +30,40 @@ export function withoutHidden(shapes: readonly Painted[], clip: Clipper): Seen[]
   );
   const work = overs.reduce((sum, over) => sum + over.reduce((n, k) => n + (sizes[k] ?? 0), 0), 0);
   if (work > MOST_WORK) return null;
-  return shapes.flatMap((shape, i): Seen[] => {
+  const seen = shapes.flatMap((shape, i) => {
     const over = (overs[i] ?? []).flatMap((k) => shapes[k]?.region ?? []);
     const whole = areaOf(shape.region);
     const left = over.length === 0 ? shape.region : clip.subtract(shape.region, clip.union(over));
     const region = withoutCrumbs(left, CRUMB_MM2);
     if (region.length === 0) return [];
-    return [{ ...shape, region, box: boxOf(region.flat()), share: whole > 0 ? areaOf(region) / whole : 0 }];
+    return [{ shape, region, box: boxOf(region.flat()), share: whole > 0 ? areaOf(region) / whole : 0 }];
   });
+  const liesOn = whoLiesOnWhom(
+    seen.map(({ shape }) => shape),
+    clip,
+  );
+  return seen.map(
+    ({ shape, region, box, share }, k): Seen => ({
+      ...shape,
+      region,
+      box,
+      share,
+      on: liesOn[k] ?? [],
+    }),
+  );
+}
+
+/** For each shape those before it that it lies on, by what is drawn, hidden or not: the order they keep. */
+export function whoLiesOnWhom(shapes: readonly Painted[], clip: Clipper): number[][] {
+  const touching = shapes.map((shape, i) =>
+    shapes.slice(0, i).flatMap((other, k) => (touch(shape.box, other.box) ? [k] : [])),
+  );
+  const pairs = touching.reduce((sum, others) => sum + others.length, 0);
+  if (pairs > MOST_PAIRS) return touching;
+  return touching.map((others, i) =>
+    others.filter((k) => {
+      const [upper, lower] = [shapes[i]?.region ?? [], shapes[k]?.region ?? []];
+      return areaOf(clip.intersect(upper, lower)) > CRUMB_MM2;
+    }),
+  );
 }

@@ -265,6 +265,9 @@ describe('as a browser shows it', () => {
           `<rect x="${(i % 10) * 10}" y="${Math.floor(i / 10) * 10}" width="8" height="8" fill="${colour(i)}"/>`,
       ).join('');
     expect(hexes(squares((i) => (i % 2 ? '#1f3a5f' : '#e0b33a')))).toEqual(['#e0b33a', '#1f3a5f']);
+    expect(remarksOf(squares((i) => (i % 2 ? '#1f3a5f' : '#e0b33a')))).toEqual([
+      'Shapes of one colour were put together where none lies on another: 90 colour stops became 2.',
+    ]);
     const many = mustRead(svg(squares((i) => `#${(0x100000 + i * 0x28a11).toString(16)}`)));
     expect(many.colours).toHaveLength(60);
     expect(many.artwork.remarks.some((remark) => remark.includes('90 colours'))).toBe(true);
@@ -297,8 +300,13 @@ describe('colours', () => {
     ['no paint is black', box(''), ['#000000']],
     ['fill before line', box('fill="#aa0000" stroke="#00aa00" stroke-width="2"'), ['#aa0000', '#00aa00']],
     [
-      'runs of one colour are one stop',
+      'shapes of one colour are one stop where they lie apart',
       `${box('fill="red"')}${box('fill="#f00"')}${box('fill="blue"')}${box('fill="red"')}`,
+      ['#ff0000', '#0000ff'],
+    ],
+    [
+      'what lies on another comes after it',
+      '<rect width="40" height="40" fill="red"/><rect x="5" y="5" width="30" height="30" fill="blue"/><rect x="10" y="10" width="9" height="9" fill="red"/>',
       ['#ff0000', '#0000ff', '#ff0000'],
     ],
   ];

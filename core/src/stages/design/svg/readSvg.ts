@@ -7,6 +7,7 @@ import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
 import type { Artwork, ColourStop } from '../../../model/ticket/design';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
+import { colourOrder, runsOf } from '../order/colourOrder';
 import { type Estimate, estimateFilled, estimateLine, type StitchFigures } from './estimate';
 import { withoutHidden } from './hidden';
 import { viewBoxMatrix } from './matrix';
@@ -49,6 +50,8 @@ interface Stitched {
   rings: readonly Ring[];
   hex: string;
   estimate: Estimate;
+  /** The parts that it lies on, by their place in the drawing. */
+  on: readonly number[];
 }
 
 /** The root of the simplified drawing; null for what is no SVG, or cannot be read. */
@@ -89,15 +92,32 @@ function stitchedOf(
   const seen = withoutHidden(shapes, tools.clip);
   if (!seen) remarks.add('So many shapes lie on each other that what is hidden was left in.');
   const ground = plainPaint(cloth) ?? WHITE;
-  return (seen ?? shapes.map((shape) => ({ ...shape, share: 1 }))).flatMap(
-    ({ region, paint, line, share }): Stitched[] => {
-      const estimate =
-        line && share > WHOLE
-          ? estimateLine(line.lengthMm, line.widthMm, figures)
-          : estimateFilled(region, figures);
-      return estimate ? [{ rings: region, hex: seenOn(paint, ground), estimate }] : [];
-    },
+  const all = seen ?? shapes.map((shape, i) => ({ ...shape, share: 1, on: i > 0 ? [i - 1] : [] }));
+  return all.map(({ region, paint, line, share, on }): Stitched => {
+    const estimate =
+      line && share > WHOLE
+        ? estimateLine(line.lengthMm, line.widthMm, figures)
+        : estimateFilled(region, figures);
+    return { rings: region, hex: seenOn(paint, ground), estimate: estimate ?? NO_STITCHES, on };
+  });
+}
+
+const NO_STITCHES: Estimate = { kind: 'run', stitches: 0, cover: null, satinMm: null };
+
+/** The parts in the order of fewest thread changes; none comes before one it lies on. What is gained is said. */
+function withFewChanges(parts: readonly Stitched[], remarks: Set<string>): Stitched[] {
+  const hexes = [...new Set(parts.map(({ hex }) => hex))];
+  const colours = parts.map(({ hex }) => hexes.indexOf(hex));
+  const { order, runs } = colourOrder({ colours, after: parts.map(({ on }) => on) });
+  const drawn = runsOf(
+    parts.map((_, i) => i),
+    colours,
   );
+  if (runs < drawn)
+    remarks.add(
+      `Shapes of one colour were put together where none lies on another: ${drawn} colour stops became ${runs}.`,
+    );
+  return order.flatMap((i) => parts[i] ?? []);
 }
 
 const rounded = (value: number) => Math.round(value * 100) / 100;
@@ -302,7 +322,8 @@ export function readSvg(
   const { remarks, page } = drawn;
   if (/<text[\s>]/i.test(text)) remarks.add(PASSED_OVER.text);
   if (/<image[\s>]/i.test(text)) remarks.add(PASSED_OVER.image);
-  const all = withFewStops(stitchedOf(drawn.shapes, setting, remarks), remarks);
+  const parts = withFewChanges(stitchedOf(drawn.shapes, setting, remarks), remarks);
+  const all = withFewStops(parts, remarks);
   if (!all) return REFUSALS.tooManyStops;
   const box = boxOf(all.flatMap(({ rings }) => rings.flat()));
   if (all.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
