@@ -61,13 +61,13 @@ test('a drawing that cannot be used is refused in words, runs nothing and loses 
 }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/design');
-  await ticket.reads(/1517 stitches, open/);
+  await ticket.reads(/1338 stitches, open/);
   for (const [name, text, words] of REFUSED) {
     await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file(name, text));
     await expect(page.getByRole('alert')).toContainText(words);
     await expect(page.getByRole('alert')).toContainText('your ticket is as it was');
   }
-  await ticket.reads(/1517 stitches, open/);
+  await ticket.reads(/1338 stitches, open/);
   expect(await page.evaluate(() => 'hurt' in window)).toBe(false);
 });
 

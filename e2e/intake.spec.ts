@@ -64,6 +64,18 @@ interface Seen {
   box: [number, number, number, number];
 }
 
+interface Compared {
+  theirs: Seen;
+  ours: Seen;
+  /** The share of what both cover that has plainly another colour. */
+  otherColour: number;
+}
+
+/** What says that something is not as it was drawn. */
+const NAMED: readonly string[] = Object.values(PASSED_OVER).filter(
+  (remark) => remark !== PASSED_OVER.gradient && remark !== PASSED_OVER.edge,
+);
+
 plain('real drawings are read as a browser shows them', async ({ page }, { project }) => {
   plain.skip(project.name !== 'phone', 'the size of the screen is nothing to it');
   plain.setTimeout(420_000);
@@ -77,6 +89,7 @@ plain('real drawings are read as a browser shows them', async ({ page }, { proje
   const wrong: string[] = [];
   const offs: number[] = [];
   const boxes: number[] = [];
+  const colours: number[] = [];
   for (const { name, svg, heightMm } of drawings) {
     const read = readSvg(svg, name, { figures, tools, cloth: '#ffffff', widthMm: null });
     if (!read.ok) {
@@ -84,11 +97,13 @@ plain('real drawings are read as a browser shows them', async ({ page }, { proje
       continue;
     }
     const { artwork } = read;
-    const [theirs, ours] = await page.evaluate(
-      async ({ svg: text, ds, centre, width, height, perMm }) => {
+    const { theirs, ours, otherColour } = await page.evaluate(
+      async ({ svg: text, paths, centre, width, height, perMm }): Promise<Compared> => {
+        const dataOf = (canvas: OffscreenCanvas) =>
+          (canvas.getContext('2d') as OffscreenCanvasRenderingContext2D).getImageData(0, 0, width, height)
+            .data;
         const seenOn = (canvas: OffscreenCanvas): Seen => {
-          const context = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
-          const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+          const data = dataOf(canvas);
           let [count, left, top, right, bottom] = [0, canvas.width, canvas.height, -1, -1];
           for (let y = 0; y < canvas.height; y++)
             for (let x = 0; x < canvas.width; x++)
@@ -114,25 +129,41 @@ plain('real drawings are read as a browser shows them', async ({ page }, { proje
         context.scale(perMm, perMm);
         context.translate(width / perMm / 2 - centre.x, height / perMm / 2 - centre.y);
         // One path for all: where two shapes meet there is no seam.
-        context.fill(new Path2D(ds.join('')), 'nonzero');
-        return [seenOn(shown), seenOn(drawn)];
+        context.fill(new Path2D(paths.map(({ d }) => d).join('')), 'nonzero');
+        const ours = seenOn(drawn);
+        for (const { d, hex } of paths) {
+          context.fillStyle = hex;
+          context.fill(new Path2D(d), 'nonzero');
+        }
+        const [a, b] = [dataOf(shown), dataOf(drawn)];
+        let [both, other] = [0, 0];
+        for (let i = 0; i < a.length; i += 4) {
+          if ((a[i + 3] ?? 0) < 250 || (b[i + 3] ?? 0) < 250) continue;
+          both++;
+          const apart = Math.max(...[0, 1, 2].map((k) => Math.abs((a[i + k] ?? 0) - (b[i + k] ?? 0))));
+          if (apart > 60) other++;
+        }
+        return { theirs: seenOn(shown), ours, otherColour: other / Math.max(1, both) };
       },
       {
         svg,
-        ds: artwork.paths.map(({ d }) => d),
+        paths: artwork.paths.map(({ d, stop }) => ({ d, hex: read.colours[stop]?.hex ?? '#000' })),
         centre: artwork.fileCentre,
         width: PAGE_MM * PX_PER_MM,
         height: Math.round(heightMm * PX_PER_MM),
         perMm: PX_PER_MM,
       },
     );
-    const off = Math.abs((ours?.areaMm2 ?? 0) - (theirs?.areaMm2 ?? 0)) / Math.max(1, theirs?.areaMm2 ?? 0);
-    const box = Math.max(...(ours?.box ?? []).map((mm, i) => Math.abs(mm - (theirs?.box[i] ?? 0))));
+    const off = Math.abs(ours.areaMm2 - theirs.areaMm2) / Math.max(1, theirs.areaMm2);
+    const box = Math.max(...ours.box.map((mm, i) => Math.abs(mm - (theirs.box[i] ?? 0))));
     offs.push(off);
     boxes.push(box);
-    if (off <= 0.01 && box <= 0.2) continue;
-    const remarks = artwork.remarks.filter((remark) => remark !== PASSED_OVER.gradient);
-    const words = `${name}: ${(100 * off).toFixed(1)} % of area, ${box.toFixed(2)} mm of box`;
+    // The mean of a run of colours is another colour than most of it, and is said.
+    const isMean = artwork.remarks.includes(PASSED_OVER.gradient);
+    if (!isMean) colours.push(otherColour);
+    if (off <= 0.01 && box <= 0.2 && (isMean || otherColour <= 0.02)) continue;
+    const remarks = artwork.remarks.filter((remark) => NAMED.includes(remark));
+    const words = `${name}: ${(100 * off).toFixed(1)} % of area, ${box.toFixed(2)} mm of box, ${(100 * otherColour).toFixed(1)} % in another colour`;
     if (remarks.length > 0) named.push(`${words} (${remarks.join(' ')})`);
     else wrong.push(words);
   }
@@ -143,6 +174,7 @@ plain('real drawings are read as a browser shows them', async ({ page }, { proje
       `  ${drawings.length} drawings, ${refused.length} refused, ${wrong.length + named.length} off (${wrong.length} without a word)`,
       `  area off, %: ${[0.5, 0.9, 0.97, 1].map((s) => (100 * at(offs, s)).toFixed(2)).join(' / ')} at median, 90, 97, all`,
       `  box off, mm: ${[0.5, 0.9, 0.97, 1].map((s) => at(boxes, s).toFixed(2)).join(' / ')}`,
+      `  in another colour, %: ${[0.5, 0.9, 0.97, 1].map((s) => (100 * at(colours, s)).toFixed(1)).join(' / ')} of ${colours.length} without runs of colours`,
       ...refused,
       ...named,
       ...wrong,

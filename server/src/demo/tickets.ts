@@ -83,6 +83,8 @@ const TICKETS: DemoTicket[] = [
       readings: { chestWidth: 385, length: 500, shoulder: 110, armhole: 175 },
       colour: '#F3EAD7',
     },
+    // As the machine counts it.
+    design: { stitches: 3400 },
     place: { placement: 'centre-chest' },
   },
   {

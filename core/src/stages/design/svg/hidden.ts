@@ -1,9 +1,10 @@
-import { type Box, boxOf } from '../../../base/geometry/box';
+import type { Box } from '../../../base/geometry/box';
 import { areaOf, type Clipper, type Region, withoutCrumbs } from '../../../base/geometry/clip';
 import type { Painted } from './shapes';
 
-/** A shape of which something is seen, what share of it that is, and which of those seen it lies on. */
+/** A shape of which something is seen: what that is, its share of the whole, and which of those seen it lies on. */
 export interface Seen extends Painted {
+  seen: Region;
   share: number;
   on: number[];
 }
@@ -36,21 +37,10 @@ export function withoutHidden(shapes: readonly Painted[], clip: Clipper): Seen[]
     const left = over.length === 0 ? shape.region : clip.subtract(shape.region, clip.union(over));
     const region = withoutCrumbs(left, CRUMB_MM2);
     if (region.length === 0) return [];
-    return [{ shape, region, box: boxOf(region.flat()), share: whole > 0 ? areaOf(region) / whole : 0 }];
+    return [{ ...shape, seen: region, share: whole > 0 ? areaOf(region) / whole : 0 }];
   });
-  const liesOn = whoLiesOnWhom(
-    seen.map(({ shape }) => shape),
-    clip,
-  );
-  return seen.map(
-    ({ shape, region, box, share }, k): Seen => ({
-      ...shape,
-      region,
-      box,
-      share,
-      on: liesOn[k] ?? [],
-    }),
-  );
+  const liesOn = whoLiesOnWhom(seen, clip);
+  return seen.map((shape, k): Seen => ({ ...shape, on: liesOn[k] ?? [] }));
 }
 
 /** For each shape those before it that it lies on, by what is drawn, hidden or not: the order they keep. */

@@ -80,9 +80,6 @@ function withNames(text: string): string {
 /** No point of a design that a hoop takes lies farther from its page's corner, mm. */
 const FARTHEST_POINT_MM = 3 * MOST_DESIGN_MM;
 const WHITE: Paint = { r: 1, g: 1, b: 1, alpha: 1 };
-/** Of a line of which more is hidden than this, its length says nothing any more. */
-const WHOLE = 0.98;
-
 /** What is painted, as it would be stitched: what is hidden is taken away. */
 function stitchedOf(
   shapes: readonly Painted[],
@@ -92,13 +89,15 @@ function stitchedOf(
   const seen = withoutHidden(shapes, tools.clip);
   if (!seen) remarks.add('So many shapes lie on each other that what is hidden was left in.');
   const ground = plainPaint(cloth) ?? WHITE;
-  const all = seen ?? shapes.map((shape, i) => ({ ...shape, share: 1, on: i > 0 ? [i - 1] : [] }));
-  return all.map(({ region, paint, line, share, on }): Stitched => {
-    const estimate =
-      line && share > WHOLE
-        ? estimateLine(line.lengthMm, line.widthMm, figures)
-        : estimateFilled(region, figures);
-    return { rings: region, hex: seenOn(paint, ground), estimate: estimate ?? NO_STITCHES, on };
+  const all =
+    seen ?? shapes.map((shape, i) => ({ ...shape, seen: shape.region, share: 1, on: i > 0 ? [i - 1] : [] }));
+  return all.map(({ region, seen: rings, paint, line, share, on }): Stitched => {
+    // How it is stitched is told by the whole shape; what is hidden has no stitches.
+    const whole = line
+      ? estimateLine(line.lengthMm, line.widthMm, figures)
+      : (estimateFilled(region, figures) ?? NO_STITCHES);
+    const estimate = { ...whole, stitches: Math.round(whole.stitches * Math.min(1, share)) };
+    return { rings, hex: seenOn(paint, ground), estimate, on };
   });
 }
 
@@ -322,6 +321,7 @@ export function readSvg(
   const { remarks, page } = drawn;
   if (/<text[\s>]/i.test(text)) remarks.add(PASSED_OVER.text);
   if (/<image[\s>]/i.test(text)) remarks.add(PASSED_OVER.image);
+  if (/marker-(start|mid|end)/.test(text)) remarks.add(PASSED_OVER.marker);
   const parts = withFewChanges(stitchedOf(drawn.shapes, setting, remarks), remarks);
   const all = withFewStops(parts, remarks);
   if (!all) return REFUSALS.tooManyStops;

@@ -25,6 +25,7 @@ export const PASSED_OVER = {
   seeThrough: 'See-through colours are read as they look on the cloth.',
   mask: 'A mask of greys is read as a sharp edge.',
   edge: 'What lies past the edge of the page is cut off, as a browser shows it.',
+  marker: 'Signs along a line (markers) are read only where the line itself is drawn.',
   faint: 'Shapes that are hardly seen were passed over.',
 } as const;
 
@@ -50,7 +51,7 @@ interface Scope {
   clip: Clipper;
   /** No point may lie farther from the page's corner, mm. */
   farthestMm: number;
-  out: ShapesOf;
+  out: Omit<ShapesOf, 'shapes'>;
   points: number;
 }
 
@@ -59,6 +60,8 @@ interface Above {
   alpha: number;
   /** What is cut out for the shapes within; null where nothing is. */
   within: Region | null;
+  /** Where the shapes go: the drawing's own, or those of a mask. */
+  into: Painted[];
 }
 
 const idIn = (text: string | undefined): string | null =>
@@ -158,34 +161,28 @@ function regionOf(rings: Ring[], rule: 'nonzero' | 'evenodd', scope: Scope): Reg
 const ruleOf = (text: string | undefined): 'nonzero' | 'evenodd' =>
   text === 'evenodd' ? 'evenodd' : 'nonzero';
 
+/** Puts down what is seen of a region. */
 function put(
   { region, paint, line }: Pick<Painted, 'paint' | 'line'> & { region: Region | null },
-  within: Region | null,
-  scope: Scope,
+  { within, into }: Above,
+  { clip }: Scope,
 ): void {
-  if (!region) return;
-  if (paint.alpha < LEAST_ALPHA) {
-    if (region.length > 0) scope.out.remarks.add(PASSED_OVER.faint);
-    return;
-  }
-  const seen = cut(region, within, scope.clip);
-  if (seen.length === 0) return;
-  if (paint.alpha < 0.995) scope.out.remarks.add(PASSED_OVER.seeThrough);
-  scope.out.shapes.push({ region: seen, box: boxOf(seen.flat()), paint, line });
+  const seen = region ? cut(region, within, clip) : [];
+  if (seen.length > 0) into.push({ region: seen, box: boxOf(seen.flat()), paint, line });
 }
 
 function paintPath(node: INode, above: Above, scope: Scope): void {
   const { attributes } = node;
   if (attributes.visibility === 'hidden' || attributes.visibility === 'collapse') return;
-  const { matrix, alpha, within } = above;
+  const { matrix, alpha } = above;
   const lines = linesOf(node, matrix);
   if (!lines) return;
   const fill = paintOf(attributes.fill ?? '#000', alpha * numberOf(attributes['fill-opacity'], 1), scope);
   const stroke = paintOf(attributes.stroke, alpha * numberOf(attributes['stroke-opacity'], 1), scope);
   const filled = () => {
     if (!fill) return;
-    const region = regionOf(ringsIn(lines, matrix), ruleOf(attributes['fill-rule']), scope);
-    put({ region, paint: fill, line: null }, within, scope);
+    const rule = ruleOf(attributes['fill-rule'] ?? attributes['clip-rule']);
+    put({ region: regionOf(ringsIn(lines, matrix), rule, scope), paint: fill, line: null }, above, scope);
   };
   const stroked = () => {
     if (!stroke) return;
@@ -206,86 +203,45 @@ function paintPath(node: INode, above: Above, scope: Scope): void {
         ),
       0,
     );
-    put({ region, paint: stroke, line: { lengthMm, widthMm: style.width * scale } }, within, scope);
+    put({ region, paint: stroke, line: { lengthMm, widthMm: style.width * scale } }, above, scope);
   };
   for (const layer of attributes['paint-order'] === 'stroke' ? [stroked, filled] : [filled, stroked]) layer();
 }
 
-/** The shapes of a clip path, or the bright ones of a mask, as one region. */
-function cutOutOf(holder: INode, matrix: Matrix, scope: Scope, depth = 0): Region {
-  const isMask = holder.name === 'mask';
-  const byAlpha = holder.attributes['mask-type'] === 'alpha' || /alpha/.test(holder.attributes.style ?? '');
-  let region: Region = [];
-  const walk = (node: INode, at: Matrix, alpha: number, level: number): void => {
-    if (level > MOST_NESTED || scope.out.gaveUp !== null) return;
-    const own = matrixOf(node.attributes.transform);
-    if (!own) return;
-    const here = after(at, own);
-    const seen = alpha * numberOf(node.attributes.opacity, 1);
-    if (node.name === 'path') {
-      const lines = linesOf(node, here);
-      if (!lines || node.attributes.visibility === 'hidden') return;
-      const rule = ruleOf(isMask ? node.attributes['fill-rule'] : node.attributes['clip-rule']);
-      const parts = [
-        { rings: ringsIn(lines, here), text: node.attributes.fill ?? '#000', alpha: 'fill-opacity' },
-        ...(isMask && node.attributes.stroke
-          ? [
-              {
-                rings: strokeRings(
-                  lines,
-                  strokeStyleOf(node),
-                  TOLERANCE_MM / Math.max(1e-9, mostScaleOf(here)),
-                ).map((ring) => ring.map((p) => mapped(here, p))),
-                text: node.attributes.stroke,
-                alpha: 'stroke-opacity',
-              },
-            ]
-          : []),
-      ];
-      parts.forEach(({ rings, text, alpha: field }, i) => {
-        const paint = isMask
-          ? paintOf(text, seen * numberOf(node.attributes[field], 1), scope)
-          : { r: 1, g: 1, b: 1, alpha: 1 };
-        if (!paint) return;
-        const bright = byAlpha ? paint.alpha : brightnessOf(paint);
-        if (isMask && bright > 0.1 && bright < 0.9) scope.out.remarks.add(PASSED_OVER.mask);
-        const own = regionOf(rings, i === 0 ? rule : 'nonzero', scope) ?? [];
-        region =
-          bright > 0.5
-            ? scope.clip.union([...region, ...own])
-            : byAlpha
-              ? region
-              : scope.clip.subtract(region, own);
-      });
-      return;
-    }
-    const nested = idIn(node.attributes['clip-path']);
-    const before = region;
-    if (nested !== null && node !== holder) {
-      region = [];
-      for (const child of node.children) walk(child, here, seen, level + 1);
-      const holderOf = scope.byId.get(nested);
-      const inner = holderOf ? cut(region, cutOutOf(holderOf, here, scope, level + 1), scope.clip) : region;
-      region = scope.clip.union([...before, ...inner]);
-      return;
-    }
-    for (const child of node.children) walk(child, here, seen, level + 1);
-  };
-  walk(holder, matrix, 1, depth);
-  for (const name of ['clip-path', 'mask'] as const) {
-    const outer = scope.byId.get(idIn(holder.attributes[name]) ?? '');
-    if (outer && depth < MOST_NESTED)
-      region = cut(region, cutOutOf(outer, matrix, scope, depth + 1), scope.clip);
-  }
-  return region;
+/** What is cut out by a clip path or a mask: all that a clip path paints; of a mask what is bright, in its order. */
+function cutOutOf(holder: INode, matrix: Matrix, scope: Scope, depth: number): Region {
+  const own = matrixOf(holder.attributes.transform);
+  if (!own) return [];
+  const into: Painted[] = [];
+  const within = cutsOn(holder, matrix, scope, depth + 1);
+  for (const child of holder.children)
+    walkNode(child, { matrix: after(matrix, own), alpha: 1, within, into }, scope, depth + 1);
+  if (holder.name !== 'mask') return scope.clip.union(into.flatMap(({ region }) => region));
+  const byAlpha = holder.attributes['mask-type'] === 'alpha';
+  return into.reduce<Region>((bright, { region, paint }) => {
+    const brightness = byAlpha ? paint.alpha : brightnessOf(paint);
+    if (brightness > 0.1 && brightness < 0.9) scope.out.remarks.add(PASSED_OVER.mask);
+    if (brightness > 0.5) return scope.clip.union(bright.concat(region));
+    return byAlpha || paint.alpha < 0.5 ? bright : scope.clip.subtract(bright, region);
+  }, []);
 }
 
-/** Clips within clips, deeper than any drawing has them. */
-const MOST_NESTED = 40;
+/** What the clip path and the mask of a node leave of what is within; null where it has neither. */
+function cutsOn({ attributes }: INode, matrix: Matrix, scope: Scope, depth: number): Region | null {
+  const holders = [attributes['clip-path'], attributes.mask].flatMap(
+    (text) => scope.byId.get(idIn(text) ?? '') ?? [],
+  );
+  if (holders.length > 0 && depth > MOST_DEPTH) scope.out.gaveUp = 'too many';
+  if (scope.out.gaveUp !== null) return null;
+  return holders.reduce<Region | null>((within, holder) => {
+    const region = cutOutOf(holder, matrix, scope, depth);
+    return within === null ? region : cut(region, within, scope.clip);
+  }, null);
+}
 
 function walkNode(node: INode, above: Above, scope: Scope, depth: number): void {
   if (node.type !== 'element' || scope.out.gaveUp !== null) return;
-  if (scope.out.shapes.length > MOST_SHAPES || depth > MOST_DEPTH) {
+  if (above.into.length > MOST_SHAPES || depth > MOST_DEPTH) {
     scope.out.gaveUp = 'too many';
     return;
   }
@@ -295,15 +251,10 @@ function walkNode(node: INode, above: Above, scope: Scope, depth: number): void 
   const matrix = after(above.matrix, own);
   const alpha = above.alpha * numberOf(node.attributes.opacity, 1);
   if (node.attributes.filter !== undefined) scope.out.remarks.add(PASSED_OVER.effect);
-  let { within } = above;
-  for (const name of ['clip-path', 'mask'] as const) {
-    const holder = scope.byId.get(idIn(node.attributes[name]) ?? '');
-    if (!holder) continue;
-    const region = cutOutOf(holder, matrix, scope);
-    within = within === null ? region : cut(region, within, scope.clip);
-    if (within.length === 0) return;
-  }
-  const here = { matrix, alpha, within };
+  const cuts = cutsOn(node, matrix, scope, depth);
+  const within = cuts && above.within ? cut(cuts, above.within, scope.clip) : (cuts ?? above.within);
+  if (within?.length === 0) return;
+  const here = { ...above, matrix, alpha, within };
   if (node.name === 'path') paintPath(node, here, scope);
   else for (const child of node.children) walkNode(child, here, scope, depth + 1);
 }
@@ -329,10 +280,14 @@ export function shapesOf(
   everyNode(root, (node) => {
     if (node.attributes.id !== undefined) byId.set(node.attributes.id, node);
   });
-  const out: ShapesOf = { shapes: [], remarks: new Set(), gaveUp: null };
+  const out: Omit<ShapesOf, 'shapes'> = { remarks: new Set(), gaveUp: null };
   const scope: Scope = { byId, clip, farthestMm, out, points: 0 };
+  const into: Painted[] = [];
   for (const child of root.children)
-    walkNode(child, { matrix: page.matrix, alpha: 1, within: null }, scope, 0);
+    walkNode(child, { matrix: page.matrix, alpha: 1, within: null, into }, scope, 0);
+  const shapes = into.filter(({ paint }) => paint.alpha >= LEAST_ALPHA);
+  if (shapes.length < into.length) out.remarks.add(PASSED_OVER.faint);
+  if (shapes.some(({ paint }) => paint.alpha < 0.995)) out.remarks.add(PASSED_OVER.seeThrough);
   const edge: Region = [
     [
       { x: 0, y: 0 },
@@ -342,12 +297,12 @@ export function shapesOf(
     ],
   ];
   const onPage = inflate(boxOf(edge.flat()), TOLERANCE_MM);
-  if (out.gaveUp !== null || out.shapes.every(({ box }) => covers(onPage, box))) return out;
-  const shapes = out.shapes.flatMap((shape): Painted[] => {
+  if (out.gaveUp !== null || shapes.every(({ box }) => covers(onPage, box))) return { ...out, shapes };
+  const onlyOnPage = shapes.flatMap((shape): Painted[] => {
     if (covers(onPage, shape.box)) return [shape];
     const region = clip.intersect(shape.region, edge);
     return region.length > 0 ? [{ ...shape, region, box: boxOf(region.flat()), line: null }] : [];
   });
   out.remarks.add(PASSED_OVER.edge);
-  return { ...out, shapes };
+  return { ...out, shapes: onlyOnPage };
 }

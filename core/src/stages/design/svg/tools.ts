@@ -33,8 +33,8 @@ export function drawingTools(bytes: {
   return loaded;
 }
 
-/** The package may be started once in a process: whoever comes second finds it started. */
-async function startResvg(wasm: Uint8Array): Promise<void> {
+/** Starts the renderer. It may be started once in a process: whoever comes second finds it started. */
+export async function startResvg(wasm: Uint8Array): Promise<void> {
   try {
     await initWasm(wasm);
   } catch (error) {
