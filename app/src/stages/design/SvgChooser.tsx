@@ -23,7 +23,11 @@ export function SvgChooser() {
   const [refusal, setRefusal] = useState<string | null>(null);
   /** A drawing of which nobody has said how wide it is. */
   const [asked, setAsked] = useState<{ file: File; upright: number } | null>(null);
+  /** What is read last counts: an answer to an earlier question comes too late. */
+  const latest = useRef<object | null>(null);
   const read = async (file: File, width: number | null = null) => {
+    const mine = {};
+    latest.current = mine;
     setRefusal(null);
     setAsked(null);
     const job = readDrawing(file, {
@@ -33,6 +37,7 @@ export function SvgChooser() {
     });
     setReading(job);
     const worked = await job.done;
+    if (latest.current !== mine) return;
     setReading(null);
     if (worked.state === 'stopped') return;
     if (worked.state === 'failed') return setRefusal(worked.message);
@@ -94,7 +99,11 @@ export function SvgChooser() {
           fileName={asked.file.name}
           upright={asked.upright}
           onWidth={(mm) => void read(asked.file, mm)}
-          onLeave={() => setAsked(null)}
+          onLeave={() => {
+            latest.current = null;
+            setReading(null);
+            setAsked(null);
+          }}
         />
       ) : null}
       {refusal ? (

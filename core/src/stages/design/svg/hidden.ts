@@ -44,7 +44,7 @@ export function withoutHidden(shapes: readonly Painted[], clip: Clipper): Seen[]
 }
 
 /** For each shape those before it that it lies on, by what is drawn, hidden or not: the order they keep. */
-export function whoLiesOnWhom(shapes: readonly Painted[], clip: Clipper): number[][] {
+function whoLiesOnWhom(shapes: readonly Painted[], clip: Clipper): number[][] {
   const touching = shapes.map((shape, i) =>
     shapes.slice(0, i).flatMap((other, k) => (touch(shape.box, other.box) ? [k] : [])),
   );

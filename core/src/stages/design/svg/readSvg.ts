@@ -107,14 +107,14 @@ const NO_STITCHES: Estimate = { kind: 'run', stitches: 0, cover: null, satinMm: 
 function withFewChanges(parts: readonly Stitched[], remarks: Set<string>): Stitched[] {
   const hexes = [...new Set(parts.map(({ hex }) => hex))];
   const colours = parts.map(({ hex }) => hexes.indexOf(hex));
-  const { order, runs } = colourOrder({ colours, after: parts.map(({ on }) => on) });
+  const { order, runs, bound } = colourOrder({ colours, after: parts.map(({ on }) => on) });
   const drawn = runsOf(
     parts.map((_, i) => i),
     colours,
   );
   if (runs < drawn)
     remarks.add(
-      `Shapes of one colour were put together where none lies on another: ${drawn} colour stops became ${runs}.`,
+      `Shapes of one colour were put together where none lies on another: ${drawn} colour stops became ${runs}${runs > bound ? `; no order has fewer than ${bound}` : ''}.`,
     );
   return order.flatMap((i) => parts[i] ?? []);
 }
@@ -287,7 +287,7 @@ function atTrueSize(root: INode, text: string, setting: ReadSetting): Drawn | Sv
   const drawn = drawnOn(root, page, setting);
   if (isSaid || 'ok' in drawn) return drawn;
   const width = widthOf(drawn.box);
-  if (setting.widthMm === null)
+  if (setting.widthMm === null || !(setting.widthMm > 0))
     return {
       ok: false,
       code: 'how-wide',

@@ -1,6 +1,3 @@
-/** Millimetres in one CSS pixel at 96 to the inch. */
-export const MM_PER_PX = 25.4 / 96;
-
 /** Units that say how large a thing is on cloth; pixels do not. */
 const MM_PER: Record<string, number> = {
   mm: 1,
