@@ -13,7 +13,7 @@ import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { report } from '@zt/core/testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
-import { toolsInNode } from '@zt/core/testing/toolsInNode';
+import { toolsHere } from './compiled';
 import { mutated, randomFrom } from './testing/fuzz';
 import { openTestApp, type TestApp } from './testing/testApp';
 
@@ -23,7 +23,7 @@ let tickets: Ticket[] = [];
 beforeAll(async () => {
   const setting = {
     figures: stitchFigures(DEFAULT_HOUSE_RULES),
-    tools: await toolsInNode(),
+    tools: await toolsHere(),
     cloth: '#ffffff',
     widthMm: null,
   };

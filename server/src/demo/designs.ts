@@ -2,7 +2,7 @@ import type { DesignInput, HouseRules, StitchFigures } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import type { DrawingTools } from '@zt/core/stages/design/svg/tools';
-import { toolsInNode } from '@zt/core/testing/toolsInNode';
+import { toolsHere } from '../compiled';
 
 /** The demo's own drawings, as SVG at true size in mm. */
 const svg = (width: number, height: number, body: string, origin = '0 0') =>
@@ -118,7 +118,7 @@ export type DrawingId = keyof typeof DRAWINGS;
 let tools: DrawingTools | null = null;
 /** Loads what the drawings are read with: before the first is read. */
 export const openDrawings = async (): Promise<void> => {
-  tools = await toolsInNode();
+  tools = await toolsHere();
 };
 
 /** A drawing read into design inputs, as if the file had been chosen on the ticket. */

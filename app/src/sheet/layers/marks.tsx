@@ -120,7 +120,9 @@ export function TapeLaid({ from, to, text, at = 0.5 }: DimensionProps) {
       <Line {...band} stroke={palette.onTape} strokeWidth={20} />
       <Line {...band} stroke={palette.tape} strokeWidth={17} />
       <Path d={strokes.join('')} stroke={palette.onTape} strokeWidth={1.2} fill="none" />
-      <FigureTag x={a.x + (b.x - a.x) * at} y={a.y + (b.y - a.y) * at} text={text ?? ''} size={22} />
+      {isStrip(view) ? null : (
+        <FigureTag x={a.x + (b.x - a.x) * at} y={a.y + (b.y - a.y) * at} text={text ?? ''} size={22} />
+      )}
     </G>
   );
 }

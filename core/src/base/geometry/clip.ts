@@ -78,8 +78,8 @@ function clipperOf(wasm: MainModule): Clipper {
   };
 }
 
-/** The signed area of a ring, mm². */
-const signedAreaOf = (ring: Ring): number => {
+/** The area of a ring, below zero where it runs the other way round. */
+export const signedAreaOf = (ring: Ring): number => {
   let twice = 0;
   let before = ring[ring.length - 1];
   for (const at of ring) {

@@ -2,10 +2,12 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import {
+  FABRICS,
   frozenPlan,
   type LogPage,
   type LogSummary,
   PIECE_KIND_IDS,
+  PIECE_KINDS,
   PLANNER_VERSION,
   planTicket,
   type Shelf,
@@ -151,6 +153,11 @@ it('an entry that counted the hours of one needle gives them back to it', async 
 describe('the order of the logbook', () => {
   const NAMES = ['Bib for Ada', 'apron', 'Zebra cushion', 'Cloth'];
   const OUT = [0, 3, 1, 2] as const;
+  // Their names are in another order than their ids.
+  const KINDS = ['t-shirt', 'bodysuit', 'bib'] as const;
+  const OWN = { ...FABRICS[0], id: 'zz-of-our-own', name: 'A cloth of our own' };
+  const CLOTHS = ['linen', OWN.id, 'jersey-tee', 'terry-towel'] as const;
+  const clothName = (id: string) => ([...FABRICS, OWN].find((f) => f.id === id)?.name ?? '').toLowerCase();
   const pages = async (query: string): Promise<LogSummary[]> => {
     const all: LogSummary[] = [];
     let after = '';
@@ -163,6 +170,7 @@ describe('the order of the logbook', () => {
   };
 
   it('is by any of its columns, either way, over all its pages', async () => {
+    await shop.putItem('fabrics', OWN as never);
     for (let i = 0; i < 44; i++) {
       const fault = OUT[i % OUT.length] ?? 0;
       const base = exampleA();
@@ -171,6 +179,11 @@ describe('the order of the logbook', () => {
         id: `ticket-in-order-${i}`,
         name: `${NAMES[i % NAMES.length]} ~ ${i % 7}`,
         customer: `customer ${i % 5}`,
+        piece: {
+          ...base.piece,
+          kind: KINDS[i % KINDS.length] ?? 't-shirt',
+          fabricId: CLOTHS[i % CLOTHS.length] ?? 'linen',
+        },
         log: { ...base.log, faults: fault === 0 ? {} : { puckering: fault } },
       };
       await shop.put(`/api/tickets/${ticket.id}`, { ticket, rev: 0 });
@@ -182,6 +195,8 @@ describe('the order of the logbook', () => {
       customer: (e: LogSummary) => e.customer.toLowerCase(),
       date: (e: LogSummary) => e.loggedAt,
       outcome: (e: LogSummary) => rank[e.outcome],
+      kind: (e: LogSummary) => PIECE_KINDS[e.kind].name.toLowerCase(),
+      cloth: (e: LogSummary) => clothName(e.fabricId),
     };
     for (const [id, value] of Object.entries(by))
       for (const way of ['rising', 'falling'] as const) {

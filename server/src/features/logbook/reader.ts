@@ -1,4 +1,5 @@
 import {
+  FABRICS,
   type KeptEntry,
   type LogEntry,
   LogEntrySchema,
@@ -10,16 +11,20 @@ import {
   LogSummarySchema,
   logOfToday,
   OUTCOMES,
+  PIECE_KIND_IDS,
+  PIECE_KINDS,
   type ShelfUse,
   ShelfUseSchema,
   withTodaysFields,
 } from '@zt/core';
 import { and, asc, count, desc, eq, isNull, type SQL, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';
 import type { Db } from '../../db/client';
 import { type Packed, unpacked } from '../../db/compactJson';
 import { type Kept, readKept, textOf } from '../../db/kept';
 import { logEntries } from '../../db/schema/logEntries';
+import { shelfItems } from '../../db/schema/shelfItems';
 import { comesAfter, hasWords, keyOf, PAGE } from '../paging';
 
 /** A line of the logbook, as far as it can be read. */
@@ -52,20 +57,37 @@ export const readLogRows = async (db: Reads): Promise<LogRow[]> =>
 
 const wordsIn = (field: 'name' | 'customer'): SQL<string> =>
   sql`lower(CASE WHEN json_valid(${logEntries.summary}) THEN coalesce(json_extract(${logEntries.summary}, ${`$.${field}`}), '') ELSE '' END)`;
-const outcomesInOrder = sql.join(
-  OUTCOMES.map((outcome, i) => sql`WHEN ${outcome} THEN ${String(i)}`),
-  sql` `,
-);
+/** One text for each value of a column, for those that are known. */
+const spelled = (
+  column: SQLiteColumn,
+  texts: readonly (readonly [value: string, text: string])[],
+  other: SQL = sql`''`,
+): SQL<string> =>
+  sql`CASE ${column} ${sql.join(
+    texts.map(([value, text]) => sql`WHEN ${value} THEN ${text}`),
+    sql` `,
+  )} ELSE ${other} END`;
+const ownCloth = sql`coalesce((SELECT lower(json_extract(${shelfItems.item}, '$.name')) FROM ${shelfItems} WHERE ${shelfItems.id} = ${logEntries.fabricId} AND json_valid(${shelfItems.item})), '')`;
 
-/** What each order goes by, as text, so that a key compares as it is sorted. */
+/** What each order goes by: what is read in its column, as text, so that a key compares as it is sorted. */
 const SORTED_BY: Record<LogOrder['by'], SQL<string>> = {
   date: sql`${logEntries.loggedAt}`,
   name: wordsIn('name'),
   customer: wordsIn('customer'),
-  kind: sql`${logEntries.kind}`,
-  cloth: sql`${logEntries.fabricId}`,
+  kind: spelled(
+    logEntries.kind,
+    PIECE_KIND_IDS.map((id) => [id, PIECE_KINDS[id].name.toLowerCase()]),
+  ),
+  cloth: spelled(
+    logEntries.fabricId,
+    FABRICS.map(({ id, name }) => [id, name.toLowerCase()]),
+    ownCloth,
+  ),
   method: sql`${logEntries.method}`,
-  outcome: sql`CASE ${logEntries.outcome} ${outcomesInOrder} ELSE '' END`,
+  outcome: spelled(
+    logEntries.outcome,
+    OUTCOMES.map((outcome, i) => [outcome, String(i)]),
+  ),
 };
 
 /** A page of the logbook, the latest first unless it is asked otherwise, that agrees with every filter; what cannot be read is left out of it. */

@@ -1,13 +1,11 @@
-import { readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
 import { Resvg } from '@resvg/resvg-wasm';
 import { startResvg } from '@zt/core/stages/design/svg/tools';
+import { resvgWasm } from '../../compiled';
 import { fonts } from './fonts';
 
 let started: Promise<void> | null = null;
 
-const start = () =>
-  readFile(createRequire(import.meta.url).resolve('@resvg/resvg-wasm/index_bg.wasm')).then(startResvg);
+const start = () => resvgWasm().then(startResvg);
 
 /** The largest picture that is made, pixels either way; and one to look at before it is printed. */
 export const MOST_PX = { width: 1600, height: 4000 };

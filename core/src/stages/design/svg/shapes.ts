@@ -1,5 +1,5 @@
 import type { INode } from 'svgson';
-import { type Box, boxOf, inflate } from '../../../base/geometry/box';
+import { type Box, boxOf, contains } from '../../../base/geometry/box';
 import type { Clipper, Region, Ring } from '../../../base/geometry/clip';
 import { distance } from '../../../base/geometry/point';
 import { segmentsOf } from '../../../base/geometry/polygon';
@@ -127,12 +127,6 @@ function strokeStyleOf({ attributes }: INode): StrokeStyle {
   };
 }
 
-const covers = (outer: Box, inner: Box): boolean =>
-  outer.left <= inner.left &&
-  outer.right >= inner.right &&
-  outer.top <= inner.top &&
-  outer.bottom >= inner.bottom;
-
 const isBox = (region: Region): boolean => {
   const [ring, ...others] = region;
   if (!ring || others.length > 0 || ring.length !== 4) return false;
@@ -143,7 +137,7 @@ const isBox = (region: Region): boolean => {
 /** What of a region lies within; a box that holds all of it cuts nothing. */
 function cut(region: Region, within: Region | null, clip: Clipper): Region {
   if (within === null || region.length === 0) return region;
-  if (isBox(within) && covers(boxOf(within.flat()), boxOf(region.flat()))) return region;
+  if (isBox(within) && contains(boxOf(within.flat()), boxOf(region.flat()))) return region;
   return clip.intersect(region, within);
 }
 
@@ -296,10 +290,10 @@ export function shapesOf(
       { x: 0, y: page.heightMm },
     ],
   ];
-  const onPage = inflate(boxOf(edge.flat()), TOLERANCE_MM);
-  if (out.gaveUp !== null || shapes.every(({ box }) => covers(onPage, box))) return { ...out, shapes };
+  const isOnPage = ({ box }: Painted) => contains(boxOf(edge.flat()), box, TOLERANCE_MM);
+  if (out.gaveUp !== null || shapes.every(isOnPage)) return { ...out, shapes };
   const onlyOnPage = shapes.flatMap((shape): Painted[] => {
-    if (covers(onPage, shape.box)) return [shape];
+    if (isOnPage(shape)) return [shape];
     const region = clip.intersect(shape.region, edge);
     return region.length > 0 ? [{ ...shape, region, box: boxOf(region.flat()), line: null }] : [];
   });

@@ -1,4 +1,4 @@
-import type { Ring } from '../../../base/geometry/clip';
+import { type Ring, signedAreaOf } from '../../../base/geometry/clip';
 import { add, type Point, subtract } from '../../../base/geometry/point';
 import type { Polyline } from './flatten';
 
@@ -18,14 +18,7 @@ const lengthOf = (p: Point): number => Math.hypot(p.x, p.y);
 const leftOf = (p: Point): Point => ({ x: -p.y, y: p.x });
 
 /** All rings one way round, so that they add up where they lie over each other. */
-function turnedOneWay(ring: Point[]): Point[] {
-  let twice = 0;
-  ring.forEach((p, i) => {
-    const q = ring[(i + 1) % ring.length] ?? p;
-    twice += p.x * q.y - q.x * p.y;
-  });
-  return twice < 0 ? ring.reverse() : ring;
-}
+const turnedOneWay = (ring: Point[]): Point[] => (signedAreaOf(ring) < 0 ? ring.reverse() : ring);
 
 /** A round end or corner, its chord error below the tolerance. */
 function disc(at: Point, radius: number, tolerance: number): Point[] {
