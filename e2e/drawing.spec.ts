@@ -90,6 +90,11 @@ test('a drawing that says nothing of its size is asked about, with what the hoop
   // The corner of so small a napkin takes less than most hoops do.
   await expect(question.getByRole('radio', { name: /the most that fits this place$/ })).toBeVisible();
   await expect(question.getByRole('radio', { name: /fills 240 × 360/ })).toHaveCount(0);
+  // It can be left: the ticket is as it was.
+  await question.getByRole('button', { name: 'Leave it' }).click();
+  await expect(question).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('');
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('clock.svg', icon));
   await fillIn(question.getByRole('textbox', { name: 'another width' }), '38');
   await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('38 mm');
   await expect(page.getByRole('textbox', { name: 'design height' })).toHaveValue('38 mm');

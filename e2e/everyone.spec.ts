@@ -218,7 +218,14 @@ for (const path of PAGES)
       }
     }
     await page.setViewportSize({ width: 390, height: 844 });
+    const lettersPx = () =>
+      page
+        .getByRole('heading')
+        .last()
+        .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize));
+    const usual = await lettersPx();
     await withLargeLetters(page);
+    expect(await lettersPx()).toBe(2 * usual);
     await expectNoSidewaysScroll(page);
     await expect.poll(() => cutOff(page)).toEqual([]);
   });

@@ -112,6 +112,7 @@ async function wholeJob(page: Page, job: Job): Promise<{ taps: number; swipes: n
     const all = page.getByRole('button', { name: /^All \d+ that are left are done/ });
     if ((await all.count()) > 0) await tap(all);
     else for (const box of await boxes.all()) await tap(box);
+    for (const box of await boxes.all()) await expect(box).toBeChecked();
   };
   for (const [stage, answer] of ANSWERS) {
     await press(`On to ${stage}`);

@@ -130,6 +130,18 @@ test('what is chosen in a step is chosen on its card, and the steps after it fol
   await expect(cardText(page)).toHaveText(/^Fold it in half/);
   await page.goto(`${at}/place`);
   await expect(page.getByRole('radio', { name: 'fold and press' })).toBeChecked();
+  // So is the way round, at the bracket.
+  await page.goto(`${at}/card/hoop`);
+  const ways = page.getByRole('radiogroup', { name: 'Way round' });
+  for (let i = 0; i < 20 && (await ways.count()) === 0; i++) {
+    const was = (await cardText(page).textContent()) ?? '';
+    await nextStep(page).click();
+    await expect(cardText(page)).not.toHaveText(was);
+  }
+  const other = ways.getByRole('radio', { checked: false }).first();
+  const top = /^top ([^,]+),/.exec((await other.getAttribute('aria-label')) ?? '')?.[1] ?? '?';
+  await other.click();
+  await expect(cardText(page)).toContainText(`the piece's top will point ${top}.`);
 });
 
 test('where the device has no voice of its own it says so, and goes on in silence', async ({ page }) => {
@@ -195,12 +207,17 @@ onEmptyShop('an empty shop is set up by pictures, or by the piece that first ask
   await page.goto('/logbook');
   await expect(page.getByText(/^Each piece that leaves the table is kept here/)).toBeVisible();
   await expectAccessible(page);
+  await page.getByRole('button', { name: 'Start a piece' }).click();
+  await expect(page.getByRole('textbox', { name: 'Find a kind' })).toBeVisible();
   await page.goto('/shelf');
   await expect(page.getByText(/^Here lie your machines/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Add a hoop' })).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Add one by one' }).click();
   await expect(page.getByRole('button', { name: 'Add a hoop' })).toBeVisible();
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Say what you work with' }).click();
+  await expect(page.getByRole('checkbox', { name: 'One needle, free arm' })).toBeVisible();
   await page.goto('/');
   await expect(page.getByText('Nothing on the bench.')).toBeVisible();
   await expectAccessible(page);

@@ -12,7 +12,7 @@ import { report } from '../../testing/report';
 import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { nameOf } from './cutAndBond';
 import { deckOf, jobSteps } from './jobSteps';
-import { PHASES } from './step';
+import { PHASES, type Step } from './step';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -111,6 +111,35 @@ describe('no two steps contradict', () => {
       }
     },
   );
+
+  it('a choice stands on its card where there is more than one way, and only there; each way changes the steps', () => {
+    const counted = { method: 0, 'way round': 0 };
+    for (const { ticket, steps } of JOBS.slice(0, 60)) {
+      const plan = planTicket(ticket, SAMPLE_SHELF, RULES);
+      const stepFor = (choice: Step['choice']) => steps.filter((step) => step.choice === choice);
+      expect(stepFor('method')).toHaveLength(plan.place && plan.place.methods.length > 1 ? 1 : 0);
+      expect(stepFor('way round')).toHaveLength(
+        plan.hoop?.laid && plan.mount && plan.mount.ranks.length > 1 ? 1 : 0,
+      );
+      const said = (changed: Ticket) =>
+        jobSteps(planTicket(changed, SAMPLE_SHELF, RULES), RULES)
+          .map((step) => say(step.text, MM))
+          .join('\n');
+      const now = said(ticket);
+      const otherMethod = plan.place?.methods.find((method) => method !== plan.place?.method);
+      if (otherMethod && stepFor('method').length > 0) {
+        expect(said(applyChange(ticket, { stage: 'place', set: { method: otherMethod } }))).not.toBe(now);
+        counted.method++;
+      }
+      const otherWay = plan.mount?.ranks.find(({ topPoints }) => topPoints !== plan.mount?.chosen.topPoints);
+      if (otherWay && stepFor('way round').length > 0) {
+        const set = { turnDeg: otherWay.turnDeg, shift: null };
+        expect(said(applyChange(ticket, { stage: 'hoop', set }))).not.toBe(now);
+        counted['way round']++;
+      }
+    }
+    expect(Math.min(...Object.values(counted))).toBeGreaterThan(5);
+  });
 
   it('sentences fit the piece: no sleeve where there is none, no wearer where nobody wears it', () => {
     let checked = 0;

@@ -62,6 +62,17 @@ describe('what a ticket cannot hold', () => {
     expect(drawing.ok).toBe(true);
   });
 
+  it('leaves in what is hidden where too many lie on each other, and says so', () => {
+    const pile = Array.from(
+      { length: 2200 },
+      (_, i) => `<rect x="${(i % 30) / 10}" width="4" height="4" fill="#1F3A5F"/>`,
+    ).join('');
+    const drawing = read(inBox(pile));
+    if (!drawing.ok) throw new Error(drawing.message);
+    expect(drawing.artwork.remarks.some((remark) => /what is hidden was left in/.test(remark))).toBe(true);
+    expect(drawing.colours).toHaveLength(1);
+  });
+
   it('keeps the last corner of a ring that ends where it began', () => {
     const corners = (d: string) => {
       const drawing = read(inBox(`<path d="${d}"/>`));
