@@ -32,7 +32,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (name.startsWith('@react-native-vector-icons/')) return shim('noIcons.ts');
   if (name.startsWith('react-native-vector-icons/')) return { type: 'empty' };
   // Its compiled code is handed to it: it reads no file.
-  if (name === 'fs' && context.originModulePath.includes('/clipper2-wasm/')) return { type: 'empty' };
+  if (name === 'fs' && /\/(clipper2-wasm|harfbuzzjs)\//.test(context.originModulePath))
+    return { type: 'empty' };
   // Nothing here makes a schema of a JSON schema.
   if (/from-json-schema\.c?js$/.test(name) && context.originModulePath.includes('/zod/'))
     return { type: 'empty' };

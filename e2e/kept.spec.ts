@@ -67,7 +67,7 @@ test.describe('a ticket that the server does not take', () => {
     const ticket = onTicket(page);
     await ticket.start('Bath towel');
     await ticket.saved();
-    const issues = [{ path: 'ticket.design.widthMm', message: 'At most 2000 mm.' }];
+    const issues = [{ path: 'ticket.design.parts.0.widthMm', message: 'At most 2000 mm.' }];
     let puts = 0;
     await page.route('**/api/tickets/*', (route) => {
       if (route.request().method() !== 'PUT') return route.continue();

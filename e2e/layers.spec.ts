@@ -2,6 +2,7 @@ import { createCanvas } from '@napi-rs/canvas';
 import type { Shelf } from '@zt/core';
 import type { PieceKindId } from '@zt/core/model/pieceKindIds';
 import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
+import { oneDesign } from '@zt/core/testing/designed';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { expect, expectNoSidewaysScroll, test } from './support/test';
 import { onTicket } from './support/ticket';
@@ -156,12 +157,11 @@ for (const [name, c] of Object.entries(CASES))
       id,
       name,
       piece: { ...measured.piece, fabricId: c.cloth, colour: c.colour },
-      design: {
-        ...measured.design,
+      design: oneDesign(measured.design, {
         densityClass: null,
         stitches: c.perCm2 * 20,
         colours: [{ hex: c.thread, name: 'thread', stitches: null }],
-      },
+      }),
     };
     const put = await request.put(`${baseURL}/api/tickets/${id}`, { data: { ticket: made, rev: 0 } });
     expect(put.ok()).toBe(true);

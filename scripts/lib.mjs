@@ -11,8 +11,9 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
+import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
-import { dirname, join, resolve } from 'node:path';
+import { basename, dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
@@ -78,24 +79,33 @@ function pack(file) {
   writeFileSync(`${file}.gz`, gzipSync(bytes, { level: constants.Z_BEST_COMPRESSION }));
 }
 
-/** Compiled code that drawings are read with, each fetched by the worker that reads them. */
+/** Compiled code that drawings are read and letters are set with, each fetched by the worker that needs it. */
 const WASM = {
   'resvg.wasm': '@resvg/resvg-wasm/index_bg.wasm',
   'clipper.wasm': 'clipper2-wasm/dist/umd/clipper2z.wasm',
+  'harfbuzz.wasm': 'harfbuzzjs/hb.wasm',
 };
 
-/** Puts it where Expo takes files from as they are. */
-export function ensureWasm() {
-  mkdirSync(join(ROOT, 'app/public/wasm'), { recursive: true });
-  for (const [name, module] of Object.entries(WASM))
-    copyFileSync(join(ROOT, 'node_modules', module), join(ROOT, 'app/public/wasm', name));
+/** The files of the typefaces, as core names them. */
+const faceFiles = () =>
+  readFileSync(join(ROOT, 'core/src/catalogue/faces.ts'), 'utf8').match(/@expo-google-fonts\/[\w/-]+\.ttf/g);
+
+/** Puts compiled code and typefaces where Expo takes files from as they are. */
+export function ensurePublic() {
+  const inCore = createRequire(join(ROOT, 'core/package.json'));
+  const put = (folder, name, module) => {
+    mkdirSync(join(ROOT, 'app/public', folder), { recursive: true });
+    copyFileSync(inCore.resolve(module), join(ROOT, 'app/public', folder, name));
+  };
+  for (const [name, module] of Object.entries(WASM)) put('wasm', name, module);
+  for (const file of faceFiles()) put('faces', basename(file), file);
 }
 
 /** Exports the web app when its sources have changed, packed as browsers take it. */
 export function ensureWebApp() {
   onceFor('web', { reads: ['app', 'core/src', 'package-lock.json'], makes: 'app/dist/index.html' }, () => {
     console.log('Building the web app (about a minute).');
-    ensureWasm();
+    ensurePublic();
     run(bin('expo'), ['export', '-p', 'web'], { cwd: join(ROOT, 'app'), env: { CI: '1' } });
     run('node', [join(ROOT, 'scripts/serviceWorker.mjs')]);
     for (const file of filesUnder(join(ROOT, 'app/dist'), []).filter((name) => PACKED.test(name))) pack(file);

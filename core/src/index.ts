@@ -133,8 +133,8 @@ export {
   TicketHeadSchema,
   TicketSchema,
 } from './model/ticket';
-export type { ColourStop, DesignInput } from './model/ticket/design';
-export { DENSITY_CLASSES } from './model/ticket/design';
+export type { Artwork, ColourStop } from './model/ticket/artwork';
+export type { DesignInput } from './model/ticket/design';
 export { nameOfFile } from './model/ticket/designBounds';
 export { type HoopInput, type Method, otherHoop } from './model/ticket/hoop';
 export {
@@ -161,6 +161,7 @@ export {
   OBSTACLE_KINDS,
   type Obstacle,
 } from './model/ticket/mount';
+export { DENSITY_CLASSES, EMPTY_PART, FIRST_PART, type Part } from './model/ticket/part';
 export {
   type Evenness,
   type Fabric,
@@ -182,7 +183,7 @@ export { answerOf } from './planner/settle';
 export { nextStage, type StageState, stageStates } from './planner/stageStates';
 export { entryTitleOf, titleOf } from './planner/titleOf';
 export { whyUnread } from './planner/unreadFindings';
-export type { DesignFacts } from './stages/design/planDesign';
+export type { DesignFacts } from './stages/design/designFacts';
 export type { StitchFigures } from './stages/design/svg/estimate';
 export type { ReadSvg } from './stages/design/svg/readSvg';
 export type { SvgRefusal } from './stages/design/svg/refuse';

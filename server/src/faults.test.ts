@@ -1,5 +1,6 @@
 import { createClient } from '@libsql/client';
-import { applyChange, MOST_COUNTED, type Ticket } from '@zt/core';
+import { MOST_COUNTED, type Ticket } from '@zt/core';
+import { designed } from '@zt/core/testing/designed';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from './testing/testApp';
 
@@ -62,7 +63,7 @@ describe('one row that cannot be read', () => {
 
   it('may be a ticket: the others are on the bench, and it comes back with what was past its bounds', async () => {
     await save(exampleA());
-    const far = applyChange(exampleA(), { stage: 'design', set: { widthMm: 1_000_000 } });
+    const far = designed(exampleA(), { widthMm: 1_000_000 });
     await sql(
       "INSERT INTO tickets (id, ticket, rev, updated_at) VALUES ('ticket-too-far', ?, 3, '')",
       JSON.stringify({ ...far, id: 'ticket-too-far' }),
@@ -71,9 +72,9 @@ describe('one row that cannot be read', () => {
     expect((await shop.get('/api/tickets/ticket-too-far')).status).toBe(404);
     expect((await shop.post('/api/set-aside/tickets/ticket-too-far/mend')).status).toBe(200);
     const kept = (await body(shop.get('/api/tickets/ticket-too-far'))) as { ticket: Ticket; rev: number };
-    expect([kept.ticket.design.widthMm, kept.ticket.unread, kept.rev]).toEqual([
+    expect([kept.ticket.design.parts[0]?.widthMm, kept.ticket.unread, kept.rev]).toEqual([
       null,
-      { 'design.widthMm': '1000000' },
+      { 'design.parts.0.widthMm': '1000000' },
       4,
     ]);
   });

@@ -11,6 +11,7 @@ import {
 } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
+import { designed } from '@zt/core/testing/designed';
 import { report } from '@zt/core/testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { toolsHere } from './compiled';
@@ -40,7 +41,7 @@ const ticketsWith = (star: ReturnType<typeof readSvg>): Ticket[] =>
       const ticket = measuredTicket(kind, p.id, [60 + 7 * k, 50]);
       const drawn =
         star.ok && (k + i) % 2 === 0
-          ? applyChange(ticket, { stage: 'design', set: { artwork: star.artwork, colours: star.colours } })
+          ? designed(ticket, { artwork: star.artwork, colours: star.colours })
           : ticket;
       const full = applyChange(drawn, {
         stage: 'mount',

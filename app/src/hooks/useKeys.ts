@@ -14,15 +14,15 @@ interface KeysContext {
   shop: Shop;
 }
 
-const ARROWS: Record<string, { x: number; y: number; way: string }> = {
+export const ARROWS: Record<string, { x: number; y: number; way: string }> = {
   ArrowLeft: { x: -1, y: 0, way: 'left' },
   ArrowRight: { x: 1, y: 0, way: 'right' },
   ArrowUp: { x: 0, y: -1, way: 'up' },
   ArrowDown: { x: 0, y: 1, way: 'down' },
 };
-const TURNS: Record<string, number> = { '[': -1, ']': 1, '{': -15, '}': 15 };
+export const TURNS: Record<string, number> = { '[': -1, ']': 1, '{': -15, '}': 15 };
 
-const isWithin = (target: EventTarget | null, place: string): boolean =>
+export const isWithin = (target: EventTarget | null, place: string): boolean =>
   target instanceof Element && target.closest(place) !== null;
 
 /**

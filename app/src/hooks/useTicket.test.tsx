@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { act, render } from '@testing-library/react-native';
 import { type Change, newTicket, type Plan, STAGES, type Ticket } from '@zt/core';
+import { designChange, oneDesign } from '@zt/core/testing/designed';
 import { useEffect } from 'react';
 import { Provider } from 'react-redux';
 import { ticketChanged, ticketNamed, ticketOpened, triedOut } from '../store/editor';
@@ -42,7 +43,7 @@ function onSheet() {
       ticket: {
         ...ticket,
         piece: { ...ticket.piece, readings: { chest: 520, length: 720 } },
-        design: { ...ticket.design, widthMm: 80, heightMm: 60 },
+        design: oneDesign(ticket.design, { widthMm: 80, heightMm: 60 }),
       },
     }),
   );
@@ -108,7 +109,7 @@ const seen: Record<string, number | null> = {};
 function See({ as }: { as: string }) {
   const { design } = useTicket('design');
   useEffect(() => {
-    seen[as] = design.widthMm;
+    seen[as] = design.parts[0]?.widthMm ?? null;
   });
   return null;
 }
@@ -124,7 +125,7 @@ it('a mend that is tried out changes only what is drawn as tried, and goes with 
       </TriedOut>
     </Provider>,
   );
-  const change: Change = { stage: 'design', set: { widthMm: 42 } };
+  const change = designChange(newTicket('ticket', 't-shirt'), { widthMm: 42 });
   act(() => void store.dispatch(triedOut({ label: ['smaller'], result: [], change })));
   expect(seen).toEqual({ panel: null, sheet: 42 });
   act(() => void store.dispatch(ticketNamed({ name: 'Oars' })));

@@ -51,6 +51,7 @@ import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useLow, useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
+import { useLettersSet } from './design/useLettersSet';
 import { NotTaken, OffBench } from './NotTaken';
 import { OffersOf } from './Offers';
 import { STAGE_VIEWS, useDrawing } from './registry';
@@ -346,6 +347,7 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
   const low = useLow();
   const p = usePalette();
   const way = useGivingWay(stage);
+  useLettersSet();
   const onStage = (next: Stage) => router.replace(`/ticket/${id}/${next}`);
   usePageTitle(`${STAGE_NAMES[stage]}, ${titleOf(ticket)}`);
   useKeys({ stage, onStage, shop });

@@ -20,7 +20,7 @@ const REFUSED: Record<number, object> = {
   400: {
     code: 'unreadable',
     message: '',
-    issues: [{ path: 'ticket.design.widthMm', message: 'At most 2000 mm.' }],
+    issues: [{ path: 'ticket.design.parts.0.widthMm', message: 'At most 2000 mm.' }],
   },
 };
 
@@ -163,7 +163,9 @@ describe('autosave', () => {
     const store = openStore();
     store.dispatch(turned(5));
     await until(() => store.getState().editor.save === 'refused');
-    expect(store.getState().editor.refused).toEqual([{ at: 'design.widthMm', message: 'At most 2000 mm.' }]);
+    expect(store.getState().editor.refused).toEqual([
+      { at: 'design.parts.0.widthMm', message: 'At most 2000 mm.' },
+    ]);
     await pause(3600);
     expect(puts).toHaveLength(1);
     store.dispatch(turned(6));
@@ -180,9 +182,12 @@ describe('autosave', () => {
     store.dispatch(ticketOpened({ ticket: other, rev: 7 }));
     store.dispatch(turned(6));
     await until(() => puts.length === 2 && store.getState().editor.save === 'saved');
-    expect(store.getState().editor.waiting).toMatchObject([{ refused: [{ at: 'design.widthMm' }] }]);
+    expect(store.getState().editor.waiting).toMatchObject([{ refused: [{ at: 'design.parts.0.widthMm' }] }]);
     store.dispatch(ticketOpened({ ticket: TICKET, rev: 1 }));
-    expect(store.getState().editor).toMatchObject({ save: 'refused', refused: [{ at: 'design.widthMm' }] });
+    expect(store.getState().editor).toMatchObject({
+      save: 'refused',
+      refused: [{ at: 'design.parts.0.widthMm' }],
+    });
   }, 30_000);
 
   it('is put together with what others saved, by sending what it was made from', async () => {

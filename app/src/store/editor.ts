@@ -7,6 +7,7 @@ import {
   keptUnread,
   type Mend,
   MOST_SETTLED,
+  type Part,
   type Phrase,
   type Refusal,
   refusalsOf,
@@ -17,6 +18,7 @@ import {
   TicketSchema,
   withUnread,
 } from '@zt/core';
+import type { FaceId } from '@zt/core/model/ticket/lettering';
 import { EXAMPLE_ID } from '@zt/core/uses/example/example';
 import {
   acknowledged,
@@ -40,6 +42,13 @@ export interface WaitingTicket extends Replica<Ticket> {
   refused: Refusal[];
 }
 
+/** Why letters cannot be set as they are asked for, and the typefaces that could. */
+export interface WhyUnset {
+  of: string;
+  message: Phrase;
+  inFaces: FaceId[];
+}
+
 export interface EditorState {
   past: Ticket[];
   present: Ticket | null;
@@ -61,6 +70,10 @@ export interface EditorState {
   refused: Refusal[];
   /** A way out of a finding that is tried out on the sheet, until something is changed. */
   trial: Mend | null;
+  /** The parts of the design that are acted on, by their ids; some may be gone. */
+  chosenParts: string[];
+  /** Why the letters of a part cannot be set, by its id, and of which recipe that is said. */
+  unset: Readonly<Record<string, WhyUnset>>;
   /** The reading being taken, as it was chosen; undefined while none was. */
   reading: string | null | undefined;
   /** The readings that were taken when these were first asked for: the first other is taken first. */
@@ -81,6 +94,8 @@ const EMPTY: EditorState = {
   offBench: false,
   refused: [],
   trial: null,
+  chosenParts: [],
+  unset: {},
   reading: undefined,
   takenBefore: {},
 };
@@ -107,6 +122,10 @@ function step(state: EditorState, next: Ticket, gesture: string | null): void {
 
 /** The ticket as it stands outside the reducer: its lists are compared by identity. */
 const ticketOf = (state: EditorState): Ticket | null => state.present && (original(state.present) ?? null);
+
+/** Whether a part is made from the same recipe still, at the same size. */
+const isSameRecipe = (part: Part, { id, letters, scalePercent }: Part): boolean =>
+  part.id === id && part.scalePercent === scalePercent && isEqual(part.letters, letters);
 
 /** What is refused of the head of a ticket, and what is not. */
 function admittedHead(head: Partial<TicketHead>): { head: Partial<TicketHead>; refused: Refusal[] } {
@@ -254,6 +273,29 @@ const editor = createSlice({
     readingChosen: (state, { payload }: PayloadAction<string | null>) => {
       state.reading = payload;
     },
+    partsChosen: (state, { payload }: PayloadAction<string[]>) => {
+      state.chosenParts = payload;
+    },
+    /**
+     * Outlines were made from the recipe of a part. No step of its own to undo: they follow from what was entered, and a
+     * part that is another by now keeps what it has.
+     */
+    partMade: (state, { payload }: PayloadAction<{ from: Part; part: Part }>) => {
+      const ticket = ticketOf(state as EditorState);
+      const at = ticket?.design.parts.findIndex((part) => isSameRecipe(part, payload.from)) ?? -1;
+      const before = ticket?.design.parts[at];
+      if (!ticket || !before) return;
+      const { letters, artwork, widthMm, heightMm, stitches, scalePercent } = payload.part;
+      const part = { ...before, letters, artwork, widthMm, heightMm, stitches, scalePercent };
+      const parts = ticket.design.parts.map((other, i) => (i === at ? part : other));
+      const { change, refused } = admitted({ stage: 'design', set: { parts } });
+      if (refused.length === 0) state.present = applyChange(ticket, change);
+      state.refused = refused;
+      state.save = 'unsaved';
+    },
+    lettersRefused: (state, { payload: { id, ...why } }: PayloadAction<{ id: string } & WhyUnset>) => {
+      state.unset = { ...state.unset, [id]: why };
+    },
     /** The guided example is left: nothing stays of it. */
     exampleEnded: (state) =>
       state.present?.id === EXAMPLE_ID ? { ...EMPTY, waiting: state.waiting } : state,
@@ -346,6 +388,9 @@ const editor = createSlice({
 
 export const {
   triedOut,
+  partsChosen,
+  partMade,
+  lettersRefused,
   readingChosen,
   ticketOpened,
   ticketStarted,

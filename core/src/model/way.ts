@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { IdSchema } from '../base/ids';
-import { DENSITY_CLASSES } from './ticket/design';
 import { METHODS } from './ticket/hoop';
 import { ChoicesSchema, SheetsSchema } from './ticket/layers';
+import { DENSITY_CLASSES } from './ticket/part';
 
 /** Cloth as a way of the shop's own tells it apart. */
 export const CLOTH_TRAITS = [

@@ -6,6 +6,7 @@ import { PIECE_KIND_IDS } from '../model/pieceKindIds';
 import type { Shelf } from '../model/shelf';
 import { applyChange, type Ticket, TicketSchema } from '../model/ticket';
 import { PIECE_KINDS } from '../stages/piece/kinds';
+import { designed } from '../testing/designed';
 import { report } from '../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import { planTicket } from './plan';
@@ -28,13 +29,10 @@ const TICKETS: Ticket[] = PIECE_KIND_IDS.flatMap((kind, k) =>
       if ((k + 2 * n + h) % 4 !== 0) return [];
       const size = SIZES[(k + n + h) % SIZES.length] ?? [40, 30];
       const ticket = measuredTicket(kind, p.id, size);
-      const dense = applyChange(ticket, {
-        stage: 'design',
-        set: {
-          densityClass: h % 3 === 0 ? 'heavy' : 'light',
-          hasUp: true,
-          looks: h % 2 === 0 ? 'left' : null,
-        },
+      const dense = designed(ticket, {
+        densityClass: h % 3 === 0 ? 'heavy' : 'light',
+        hasUp: true,
+        looks: h % 2 === 0 ? 'left' : null,
       });
       const hooped = applyChange(dense, {
         stage: 'hoop',
@@ -65,7 +63,7 @@ it(`every mend that is offered removes what offered it, over ${TICKETS.length} t
         if (stands(planOf(mended).findings, finding))
           wrong.set(
             key,
-            `${ticket.id} ${ticket.place.placement} ${ticket.hoop.hoopId} ${ticket.design.widthMm} ${label}`,
+            `${ticket.id} ${ticket.place.placement} ${ticket.hoop.hoopId} ${ticket.design.parts[0]?.widthMm} ${label}`,
           );
       }
   const total = [...applied.values()].reduce((a, b) => a + b, 0);

@@ -1,5 +1,6 @@
 import { STAGES, type Stage } from '../model/stages';
 import type { Ticket } from '../model/ticket';
+import { nameOfPart } from '../stages/design/parts/drawnPart';
 import { MARK_NAMES } from '../stages/mount/hoopAgain';
 import { PIECE_KINDS } from '../stages/piece/kinds';
 import { SEWING_SUMS } from '../stages/piece/sewing';
@@ -13,6 +14,12 @@ const sewingName = (id = ''): string =>
   Object.values(SEWING_SUMS)
     .flatMap((sum) => sum.fields)
     .find((field) => field.id === id)?.name ?? inWords(id);
+/** A figure of a part: of the design itself, where it has one part only. */
+function ofPart({ design }: Ticket, index: string | undefined, what: string): string {
+  const part = design.parts[Number(index)];
+  if (part && design.parts.length > 1) return `${what} of “${nameOfPart(part)}”`;
+  return what === 'width' || what === 'height' ? `design ${what}` : what;
+}
 const SIDES_OF_ROW: Record<string, string> = {
   atMm: 'height',
   leftMm: 'middle to your left edge',
@@ -38,12 +45,22 @@ const NAMES: Record<string, string | Namer> = {
   'piece.fabricChanges.thicknessMm': 'thickness, mm',
   'piece.fabricChanges.pileMm': 'pile height, mm',
   'design.name': 'name of the design',
-  'design.widthMm': 'design width',
-  'design.heightMm': 'design height',
-  'design.letterHeightMm': 'height of the smallest letters',
+  'design.parts.*.widthMm': (ticket, [i]) => ofPart(ticket, i, 'width'),
+  'design.parts.*.heightMm': (ticket, [i]) => ofPart(ticket, i, 'height'),
+  'design.parts.*.stitches': (ticket, [i]) => ofPart(ticket, i, 'stitches'),
+  'design.parts.*.letterHeightMm': 'height of the smallest letters',
+  'design.parts.*.at.x': (ticket, [i]) => ofPart(ticket, i, 'across'),
+  'design.parts.*.at.y': (ticket, [i]) => ofPart(ticket, i, 'down'),
+  'design.parts.*.turnDeg': (ticket, [i]) => ofPart(ticket, i, 'turned'),
+  'design.parts.*.scalePercent': (ticket, [i]) => ofPart(ticket, i, 'scaled, %'),
+  'design.parts.*.colours.*.name': (_, [, i]) => `name of colour ${row(i)}`,
+  'design.parts.*.colours.*.stitches': (_, [, i]) => `stitches of colour ${row(i)}`,
+  'design.parts.*.letters.text': (ticket, [i]) => ofPart(ticket, i, 'letters'),
+  'design.parts.*.letters.capMm': (ticket, [i]) => ofPart(ticket, i, 'height of a capital'),
+  'design.parts.*.letters.spacingMm': (ticket, [i]) => ofPart(ticket, i, 'between letters'),
+  'design.parts.*.letters.linePercent': (ticket, [i]) => ofPart(ticket, i, 'line to line, %'),
+  'design.parts.*.letters.radiusMm': (ticket, [i]) => ofPart(ticket, i, 'radius'),
   'design.scalePercent': 'resized on the machine, %',
-  'design.colours.*.name': (_, [i]) => `name of colour ${row(i)}`,
-  'design.colours.*.stitches': (_, [i]) => `stitches of colour ${row(i)}`,
   'place.edgeGapMm': 'gap from the edge',
   'place.repeat.gapMm': 'wished gap',
   'place.repeat.marginMm': 'margin at either end',

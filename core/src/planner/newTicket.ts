@@ -3,6 +3,7 @@ import type { PieceKindId } from '../model/pieceKindIds';
 import { STAGES } from '../model/stages';
 import type { Ticket } from '../model/ticket';
 import type { Inputs } from '../model/ticket/inputs';
+import { designOfToday, type KeptDesign, offersOfToday, unreadOfToday } from '../stages/design/keptDesign';
 import { layersOfToday, sheetsOfToday } from '../stages/layers/keptSheets';
 import { STAGE_CONTRACTS } from './stage';
 
@@ -26,7 +27,10 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
 const ONE = { count: 1 };
 
 /** A ticket as an older version kept it: unread texts stood with the piece and the design. */
-type KeptTicket = Ticket & { piece: { unread?: Unread }; design: { unread?: Unread } };
+type KeptTicket = Omit<Ticket, 'design'> & {
+  piece: { unread?: Unread };
+  design: KeptDesign & { unread?: Unread };
+};
 
 const under = (path: string, unread: Unread = {}): Unread =>
   Object.fromEntries(Object.entries(unread).map(([key, text]) => [`${path}.${key}`, text]));
@@ -38,16 +42,18 @@ const under = (path: string, unread: Unread = {}): Unread =>
 export function withTodaysFields(kept: KeptTicket): Ticket {
   const bare = newTicket(kept.id, kept.piece.kind);
   const filled = STAGES.map((stage) => [stage, { ...bare[stage], ...kept[stage] }]);
-  const today: Ticket = { ...bare, ...kept, ...Object.fromEntries(filled) };
+  const { unread: ofDesign, ...design } = kept.design;
+  const today: Ticket = { ...bare, ...kept, ...Object.fromEntries(filled), design: designOfToday(design) };
   const sizes = today.piece.sizes.map((size) => ({ ...ONE, ...size }));
   return {
     ...today,
     piece: { ...today.piece, sizes },
-    unread: {
+    unread: unreadOfToday({
       ...under('piece.readings', kept.piece.unread),
-      ...under('design', kept.design.unread),
+      ...under('design', ofDesign),
       ...today.unread,
-    },
+    }),
+    offers: offersOfToday(today.offers),
     layers: layersOfToday(today.layers, today.hoop.method),
     log: logOfToday(today.log, today.hoop.method),
   };

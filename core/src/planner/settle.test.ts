@@ -2,6 +2,7 @@ import { say } from '../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import { STAGES, type Stage } from '../model/stages';
 import { applyChange, type Ticket } from '../model/ticket';
+import { designed } from '../testing/designed';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../testing/samples';
 import { planTicket } from './plan';
 import { answerOf } from './settle';
@@ -32,7 +33,7 @@ describe('a settled stage whose answer changes', () => {
   it('at Place is un-ticked when a later change moves the chalk, with the old and the new figure', () => {
     const hem = measuredTicket('hoodie', 'hem-corner-left', [90, 60]);
     const marked = settled(hem, 'piece', 'design', 'place');
-    const shrunk = applyChange(marked, { stage: 'design', set: { scalePercent: 88 } });
+    const shrunk = designed(marked, { scalePercent: 88 });
     const [warning] = changed(shrunk).filter((f) => f.stage === 'place');
     expect(warning?.severity).toBe('warn');
     expect(say(warning?.text ?? [], INCHES)).toMatch(

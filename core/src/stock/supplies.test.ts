@@ -4,6 +4,7 @@ import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import { type Machine, type Shelf, SUPPLY_TYPES, type Supply } from '../model/shelf';
 import { applyChange } from '../model/ticket';
 import { planTicket } from '../planner/plan';
+import { designed } from '../testing/designed';
 import { exampleA, SAMPLE_SHELF, sheet } from '../testing/samples';
 import { changeNeedle, isOut, needlesOf, SUPPLIES, suppliesFor, withNeedle } from './supplies';
 
@@ -99,10 +100,7 @@ describe('what is used up, in a plan', () => {
   });
 
   it('a kind of thread the shop has none of, with what another costs', () => {
-    const small = applyChange(exampleA(), {
-      stage: 'design',
-      set: { lettering: true, letterHeightMm: 5 },
-    });
+    const small = designed(exampleA(), { lettering: true, letterHeightMm: 5 });
     const [finding] = out(holding(), small);
     expect(say(finding?.text ?? [], MM)).toBe(
       '60 wt polyester thread: none left. It is on the shopping list.',

@@ -4,10 +4,11 @@ import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import type { PieceKindId } from '../model/pieceKindIds';
 import type { Hoop, Machine, Shelf } from '../model/shelf';
 import type { Ticket } from '../model/ticket';
-import type { Artwork } from '../model/ticket/design';
+import type { Artwork } from '../model/ticket/artwork';
 import type { Sheet } from '../model/ticket/layers';
 import { newTicket } from '../planner/newTicket';
 import { PIECE_KINDS } from '../stages/piece/kinds';
+import { designed, oneDesign } from './designed';
 
 /** The worked examples and a small shelf, shared by tests and the benchmark. */
 
@@ -87,7 +88,7 @@ export function measuredTicket(
   return {
     ...bare,
     piece: { ...bare.piece, readings: typicalReadings(kind) },
-    design: { ...bare.design, widthMm: width, heightMm: height, densityClass: 'light' },
+    design: oneDesign(bare.design, { widthMm: width, heightMm: height, densityClass: 'light' }),
     place: { ...bare.place, placement },
   };
 }
@@ -106,8 +107,7 @@ export function exampleA(): Ticket {
       fabricChanges: { weightGsm: 170 },
       readings: { chestWidth: 20.5 * 25.4, length: 620, shoulder: 145, armhole: 220 },
     },
-    design: {
-      ...bare.design,
+    design: oneDesign(bare.design, {
       name: 'Crossed oars',
       widthMm: 88,
       heightMm: 51,
@@ -116,7 +116,7 @@ export function exampleA(): Ticket {
         { hex: '#1F3A5F', name: 'navy', stitches: null },
         { hex: '#E0B33A', name: 'yellow', stitches: null },
       ],
-    },
+    }),
     place: { ...bare.place, placement: 'left-chest' },
   };
 }
@@ -133,8 +133,7 @@ export function exampleB(): Ticket {
       colour: '#E8DCC0',
       readings: { width: 680, length: 1350, bandHeight: 60, bandTop: 90 },
     },
-    design: {
-      ...bare.design,
+    design: oneDesign(bare.design, {
       name: 'Monogram',
       widthMm: 95,
       heightMm: 95,
@@ -143,7 +142,7 @@ export function exampleB(): Ticket {
       lettering: true,
       letterHeightMm: 80,
       colours: [{ hex: '#5B86A8', name: 'sea blue', stitches: null }],
-    },
+    }),
     place: { ...bare.place, placement: 'above-border' },
   };
 }
@@ -165,14 +164,11 @@ export const TWO_SQUARES: Artwork = {
   mostCover: 3,
   narrowestSatinMm: null,
   remarks: [],
+  letters: [],
+  madeFrom: '',
 };
 
 /** A T-shirt with two leaves side by side, 120 × 40 mm. */
 export function twoLeaves(): Ticket {
-  const ticket = exampleA();
-  const { colours } = ticket.design;
-  return {
-    ...ticket,
-    design: { ...ticket.design, widthMm: 120, heightMm: 40, stitches: 5000, colours, artwork: TWO_SQUARES },
-  };
+  return designed(exampleA(), { widthMm: 120, heightMm: 40, stitches: 5000, artwork: TWO_SQUARES });
 }

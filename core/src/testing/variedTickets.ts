@@ -7,7 +7,6 @@ import { QUESTION_IDS } from '../model/schoolIds';
 import type { Shelf } from '../model/shelf';
 import { STAGES } from '../model/stages';
 import type { Ticket } from '../model/ticket';
-import { DENSITY_CLASSES } from '../model/ticket/design';
 import { METHODS, QUARTER_TURNS } from '../model/ticket/hoop';
 import {
   BONDS,
@@ -19,10 +18,12 @@ import {
   withChoice,
 } from '../model/ticket/layers';
 import { MARK_IDS, OBSTACLE_KINDS } from '../model/ticket/mount';
+import { DENSITY_CLASSES } from '../model/ticket/part';
 import { STRIP_EDGES } from '../model/ticket/piece';
 import { DESIGN_PARTS, MARK_METHODS } from '../model/ticket/place';
 import { PIECE_KINDS } from '../stages/piece/kinds';
-import { exampleA, measuredTicket, SAMPLE_RULES, SAMPLE_SHELF, twoLeaves } from './samples';
+import { type OneDesign, oneDesign } from './designed';
+import { exampleA, measuredTicket, SAMPLE_RULES, SAMPLE_SHELF, TWO_SQUARES } from './samples';
 
 /** A job of a shop: a ticket, and the shelf and rules it is planned against. */
 export interface VariedJob {
@@ -69,8 +70,7 @@ function variedPiece(piece: Ticket['piece'], d: Draws): Ticket['piece'] {
 
 function variedDesign(design: Ticket['design'], d: Draws): Ticket['design'] {
   const colours = Array.from({ length: d.whole(1, 4) }, () => d.oneOf(HEXES));
-  const common: Ticket['design'] = {
-    ...design,
+  const common: OneDesign = {
     stitches: d.often(0.5) ? d.whole(400, 30_000) : null,
     densityClass: d.often(0.7) ? d.oneOf(DENSITY_CLASSES) : null,
     colours: colours.map((hex) => ({ hex, name: hex, stitches: null })),
@@ -81,10 +81,13 @@ function variedDesign(design: Ticket['design'], d: Draws): Ticket['design'] {
     looks: d.often(0.1) ? d.oneOf(['left', 'right'] as const) : null,
   };
   if (d.often(0.12)) {
-    const { widthMm, heightMm, artwork } = twoLeaves().design;
-    return { ...common, widthMm, heightMm, artwork };
+    return oneDesign(design, { ...common, widthMm: 120, heightMm: 40, artwork: TWO_SQUARES });
   }
-  return { ...common, widthMm: d.half(15, d.often(0.2) ? 320 : 110), heightMm: d.half(12, 130) };
+  return oneDesign(design, {
+    ...common,
+    widthMm: d.half(15, d.often(0.2) ? 320 : 110),
+    heightMm: d.half(12, 130),
+  });
 }
 
 function variedPlace(place: Ticket['place'], d: Draws): Ticket['place'] {

@@ -1,4 +1,4 @@
-import type { DesignInput, HouseRules, StitchFigures } from '@zt/core';
+import { type DesignInput, EMPTY_PART, type HouseRules, type StitchFigures } from '@zt/core';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import type { DrawingTools } from '@zt/core/stages/design/svg/tools';
@@ -123,22 +123,13 @@ export const openDrawings = async (): Promise<void> => {
 
 /** A drawing read into design inputs, as if the file had been chosen on the ticket. */
 export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInput> {
-  const { name, hasUp, lettering, svg: text, ...figure } = DRAWINGS[id];
+  const { name, hasUp, lettering, svg: text, ...looks } = DRAWINGS[id];
   const figures: StitchFigures = stitchFigures(rules);
   if (!tools) throw new Error('assertion failed: nothing is there to read drawings with');
   const read = readSvg(text, `${id}.svg`, { figures, tools, cloth: '#ffffff', widthMm: null });
   if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
   const { widthMm, heightMm, stitches, colours, artwork } = read;
-  return {
-    name,
-    hasUp,
-    lettering,
-    letterHeightMm: lettering ? 48 : null,
-    widthMm,
-    heightMm,
-    stitches,
-    colours,
-    artwork,
-    ...figure,
-  };
+  const letterHeightMm = lettering ? 48 : null;
+  const part = { ...EMPTY_PART, lettering, letterHeightMm, widthMm, heightMm, stitches, colours, artwork };
+  return { name, hasUp, ...looks, parts: [part] };
 }

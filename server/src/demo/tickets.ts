@@ -2,6 +2,7 @@ import {
   EMPTY_SHELF,
   type HouseRules,
   newTicket,
+  type Part,
   planTicket,
   STAGES,
   type Stage,
@@ -13,7 +14,9 @@ import { type DrawingId, drawnDesign } from './designs';
 
 type Kind = Ticket['piece']['kind'];
 type Overrides = { [S in Exclude<Stage, 'design'>]?: Partial<Ticket[S]> } & {
-  design?: Partial<Ticket['design']>;
+  design?: Partial<Omit<Ticket['design'], 'parts'>>;
+  /** What is said of the one part of its design. */
+  part?: Partial<Part>;
 };
 
 interface DemoTicket extends Overrides {
@@ -84,7 +87,7 @@ const TICKETS: DemoTicket[] = [
       colour: '#F3EAD7',
     },
     // As the machine counts it.
-    design: { stitches: 3400 },
+    part: { stitches: 3400 },
     place: { placement: 'centre-chest' },
   },
   {
@@ -132,8 +135,8 @@ const TICKETS: DemoTicket[] = [
     dueIn: 4,
     at: 'piece',
     piece: { readings: { width: 480, bandHeight: 45 } },
-    design: {
-      name: 'LH, small',
+    design: { name: 'LH, small' },
+    part: {
       widthMm: 60,
       heightMm: 60,
       densityClass: 'medium',
@@ -250,9 +253,10 @@ function scatteredPlace(ticket: Ticket, rules: HouseRules): Ticket['place'] {
 }
 
 function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Ticket {
-  const { kind, name, customer, dueIn, drawing, at, ...stages } = demo;
+  const { kind, name, customer, dueIn, drawing, at, part, ...stages } = demo;
   const bare = newTicket(id, kind);
-  const drawn = drawing ? { ...bare.design, ...drawnDesign(drawing, rules) } : bare.design;
+  const whole = drawing ? { ...bare.design, ...drawnDesign(drawing, rules) } : bare.design;
+  const drawn = { ...whole, parts: whole.parts.map((own) => ({ ...own, ...part })) };
   const changed = Object.fromEntries(
     STAGES.map((stage) => [stage, { ...(stage === 'design' ? drawn : bare[stage]), ...stages[stage] }]),
   ) as Pick<Ticket, Stage>;

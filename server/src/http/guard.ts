@@ -96,7 +96,7 @@ const HEADERS = {
 const UNHEEDED = { crossOriginOpenerPolicy: false, originAgentCluster: false } as const;
 
 /**
- * The worker that reads drawings runs compiled code, whose package writes the calls into it as functions. It sees no
+ * The worker that reads drawings and sets letters runs compiled code, whose package writes the calls into it as functions. It sees no
  * page, and what a drawing says is never made into code.
  */
 const READS_DRAWINGS = /\/design-[0-9a-f]{32}\.js$/;

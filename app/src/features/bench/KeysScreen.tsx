@@ -12,8 +12,12 @@ type Keys = readonly [string, string][];
 
 const ALWAYS: Keys = [
   ['Tab', 'to the next thing; to the sheet and to the tape too'],
-  ['arrows', 'on the sheet, in Place and Hoop: nudge the design 1 mm (Shift: 5 mm)'],
-  ['[ and ]', 'there: turn the design 1° (Shift: 15°)'],
+  [
+    'arrows',
+    'on the sheet, in Place and Hoop: nudge the design 1 mm (Shift: 5 mm); in Design the chosen parts',
+  ],
+  ['[ and ]', 'there: turn it 1° (Shift: 15°)'],
+  ['Delete', 'on the sheet, in Design: take the chosen parts away'],
   ['1 to 9', 'on the sheet or the tape: go to a stage'],
   ['+ − 0', 'on the sheet: nearer, farther, all of it'],
   ['space', 'press what has the ring; at the table: the next step'],

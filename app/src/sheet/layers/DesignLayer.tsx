@@ -1,4 +1,5 @@
 import { type DesignFacts, isSeenOn, type Point } from '@zt/core';
+import type { Drawing } from '@zt/core/stages/design/parts/mergedDrawing';
 import { memo } from 'react';
 import { G, Path, Rect } from 'react-native-svg';
 import { useRules } from '../../hooks/useTicket';
@@ -20,8 +21,41 @@ interface DesignLayerProps {
 }
 
 /** The line about what would not be seen on its ground; nothing where it is seen. */
-type Contour = (hex: string) => { stroke?: string; strokeWidth?: number };
+export type Contour = (hex: string) => { stroke?: string; strokeWidth?: number };
 const CONTOUR_PX = 1.1;
+
+const FAINT = 0.14;
+
+interface ShapesProps {
+  paths: Drawing['paths'];
+  hexOf: (stop: number) => string;
+  /** Stops from this one on are drawn faintly. */
+  shown?: number;
+  contour: Contour;
+}
+
+/** Shapes in their thread colours, in their own frame. */
+export function Shapes({ paths, hexOf, shown = Infinity, contour }: ShapesProps) {
+  return paths.map(({ d, stop, strokeMm }, i) => {
+    const opacity = stop < shown ? 1 : FAINT;
+    const hex = hexOf(stop);
+    const key = `${i} ${stop}`;
+    return strokeMm === null ? (
+      <Path key={key} d={d} fill={hex} fillRule="evenodd" opacity={opacity} {...contour(hex)} />
+    ) : (
+      <Path
+        key={key}
+        d={d}
+        fill="none"
+        opacity={opacity}
+        stroke={hex}
+        strokeWidth={strokeMm}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
+    );
+  });
+}
 
 /** A design without a drawing: its box in its first colour, with a bar at the top so that up is seen. */
 function PlainDesign({ facts, ink, contour }: { facts: DesignFacts; ink: string; contour: Contour }) {
@@ -74,31 +108,17 @@ export const DesignLayer = memo(function DesignLayer({
       ground !== undefined && !isSeenOn(ground, hex, rules)
         ? { stroke: ink, strokeWidth: CONTOUR_PX / pxPerUnit }
         : {};
-  const drawn = contourAt(view.scale * facts.scale);
   return (
     <G>
       <G transform={transform}>
         {facts.artwork ? (
           <G transform={`scale(${facts.scale})`}>
-            {facts.artwork.paths.map(({ d, stop, strokeMm }, i) => {
-              const opacity = stop < shown ? 1 : 0.14;
-              const hex = facts.stops[stop]?.hex ?? ink;
-              const key = `${i} ${stop}`;
-              return strokeMm === null ? (
-                <Path key={key} d={d} fill={hex} fillRule="evenodd" opacity={opacity} {...drawn(hex)} />
-              ) : (
-                <Path
-                  key={key}
-                  d={d}
-                  fill="none"
-                  opacity={opacity}
-                  stroke={hex}
-                  strokeWidth={strokeMm}
-                  strokeLinecap="round"
-                  strokeLinejoin="round"
-                />
-              );
-            })}
+            <Shapes
+              paths={facts.artwork.paths}
+              hexOf={(stop) => facts.stops[stop]?.hex ?? ink}
+              shown={shown}
+              contour={contourAt(view.scale * facts.scale)}
+            />
           </G>
         ) : (
           <PlainDesign facts={facts} ink={ink} contour={contourAt(view.scale)} />

@@ -20,6 +20,29 @@ function insetTowards(ring: readonly Point[], middle: Point, wallMm: number): Po
   });
 }
 
+const FIELD_DASHES = '10 3 2 3';
+
+/** The stitch field of a laid hoop, dash-dot. */
+export function FieldLine({ laid }: { laid: LaidHoop }) {
+  const { view, palette } = useOnSheet();
+  const { hoop } = laid.verdict;
+  const { x, y } = toPx(view, laid.centre);
+  const r = (hoop.fieldWidthMm / 2) * view.scale;
+  return (
+    <Path
+      d={
+        hoop.round
+          ? `M${x - r} ${y}a${r} ${r} 0 1 1 ${2 * r} 0a${r} ${r} 0 1 1 ${-2 * r} 0`
+          : pathPx(view, laid.field, true)
+      }
+      stroke={palette.chalk}
+      strokeWidth={1.6}
+      strokeDasharray={FIELD_DASHES}
+      fill="none"
+    />
+  );
+}
+
 /** The hoop on the piece: ring as a double line, notches, bracket as a tab, field dash-dot. */
 export function HoopLayer({ laid }: { laid: LaidHoop }) {
   const { view, palette } = useOnSheet();
@@ -35,8 +58,6 @@ export function HoopLayer({ laid }: { laid: LaidHoop }) {
   );
   const [a, b, c, d] = tab;
   const inner = insetTowards(laid.ring, middle, hoop.wallMm);
-  const centre = toPx(view, laid.centre);
-  const round = hoop.round ? { r: (hoop.fieldWidthMm / 2) * view.scale } : null;
   return (
     <G>
       {a && b && c && d ? (
@@ -73,23 +94,7 @@ export function HoopLayer({ laid }: { laid: LaidHoop }) {
           />
         );
       })}
-      {round ? (
-        <Path
-          d={`M${centre.x - round.r} ${centre.y}a${round.r} ${round.r} 0 1 1 ${2 * round.r} 0a${round.r} ${round.r} 0 1 1 ${-2 * round.r} 0`}
-          stroke={palette.chalk}
-          strokeWidth={1.6}
-          strokeDasharray="10 3 2 3"
-          fill="none"
-        />
-      ) : (
-        <Path
-          d={pathPx(view, laid.field, true)}
-          stroke={palette.chalk}
-          strokeWidth={1.6}
-          strokeDasharray="10 3 2 3"
-          fill="none"
-        />
-      )}
+      <FieldLine laid={laid} />
     </G>
   );
 }

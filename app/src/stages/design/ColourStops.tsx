@@ -1,4 +1,8 @@
-import { type ColourStop, nameOfColour } from '@zt/core';
+import { nameOfColour, type Part, type Phrase, say } from '@zt/core';
+import type { PartStop } from '@zt/core/model/ticket/design';
+import { dressed, isOrder, stopMoved } from '@zt/core/stages/design/parts/stopActs';
+import type { DesignStop } from '@zt/core/stages/design/parts/stopsOfDesign';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
@@ -6,68 +10,145 @@ import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useTicket, useTicketActs } from '../../hooks/useTicket';
+import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { ColourField } from '../piece/ColourField';
 
-/** The colours in the order they are stitched. */
-export function ColourStops() {
-  const ticket = useTicket('design');
-  const { change } = useTicketActs();
+/** A stop of the design as it is shown: what its parts' own stops are called, and its stitches where they are known. */
+export interface ShownStop {
+  hex: string;
+  name: string;
+  stitches: number | null;
+  of: PartStop[];
+}
+
+/** The stops in the order they are stitched; while nothing is planned, as the parts have them. */
+export function useStops(): ShownStop[] {
+  const { parts } = useTicket('design').design;
+  const { order } = usePlan('design').design;
+  const asEntered = parts.flatMap(({ id, colours }) =>
+    colours.map((colour, stop) => ({ ...colour, of: [{ part: id, stop }] })),
+  );
+  if (!order) return asEntered;
+  return parts.length === 1 && order.stops.length === asEntered.length
+    ? withOwnCounts(order.stops, asEntered)
+    : order.stops;
+}
+
+/** Of one part the stitches are shown as they were read; a share of the whole is none that anybody counted. */
+const withOwnCounts = (stops: readonly DesignStop[], entered: readonly ShownStop[]): ShownStop[] =>
+  stops.map((stop) => ({
+    ...stop,
+    stitches: entered.find(({ of }) => of[0]?.stop === stop.of[0]?.stop)?.stitches ?? null,
+  }));
+
+const isOf = (of: readonly PartStop[], { part, stop }: PartStop): boolean =>
+  of.some((one) => one.part === part && one.stop === stop);
+
+interface StopProps {
+  index: number;
+  stop: ShownStop;
+  onParts: (dress: (parts: readonly Part[]) => Part[], gesture?: string) => void;
+  onMove: ((by: 1 | -1) => void) | null;
+  last: boolean;
+}
+
+function Stop({ index, stop, onParts, onMove, last }: StopProps) {
   const p = usePalette();
-  const stops = ticket.design.colours;
-  const set = (colours: ColourStop[], gesture?: string) =>
-    change({ stage: 'design', set: { colours } }, gesture);
-  const put = (i: number, next: Partial<ColourStop>, gesture?: string) =>
-    set(
-      stops.map((stop, k) => (k === i ? { ...stop, ...next } : stop)),
+  const { parts } = useTicket('design').design;
+  const [first] = stop.of;
+  const dress = (change: { hex?: string; name: string }, gesture?: string) =>
+    onParts(
+      (before) => dressed(before, (one) => (isOf(stop.of, one) ? { hex: stop.hex, ...change } : null)),
       gesture,
     );
+  const at = parts.findIndex(({ id }) => id === first?.part);
+  return (
+    <Row gap={10} align="start">
+      <View
+        style={{
+          width: 28,
+          height: 28,
+          marginTop: 8,
+          borderRadius: 4,
+          borderWidth: 1.5,
+          borderColor: p.ink,
+          backgroundColor: stop.hex,
+        }}
+      />
+      <Stack grow>
+        <Disclosure
+          title={`${index + 1} ${stop.name}${stop.stitches === null ? '' : `, ${stop.stitches} stitches`}`}
+          label={`colour ${index + 1} ${stop.name}`}
+        >
+          <WordsField
+            label={`name of colour ${index + 1}`}
+            at={`design.parts.${at}.colours.${first?.stop ?? 0}.name`}
+            value={stop.name}
+            onText={(name) => dress({ name })}
+          />
+          <ColourField
+            label={`Colour ${index + 1}`}
+            hex={stop.hex}
+            onHex={(hex) => dress({ hex, name: nameOfColour(hex) }, `colour ${index}`)}
+          />
+          {onMove ? (
+            <Row wrap>
+              {index > 0 ? <Press title="Stitch it sooner" onPress={() => onMove(-1)} /> : null}
+              {last ? null : <Press title="Stitch it later" onPress={() => onMove(1)} />}
+            </Row>
+          ) : null}
+        </Disclosure>
+      </Stack>
+    </Row>
+  );
+}
+
+/** The colours in the order they are stitched, what that order gains, and how to hold to another. */
+export function ColourStops() {
+  const { parts, order: pinned } = useTicket('design').design;
+  const { order } = usePlan('design').design;
+  const { change } = useTicketActs();
+  const units = useUnits();
+  const stops = useStops();
+  const [why, setWhy] = useState<Phrase | null>(null);
+  const move = (index: number) => (by: 1 | -1) => {
+    if (!order) return;
+    const next = stopMoved(parts, order.stops, { index, by });
+    if (!isOrder(next)) return setWhy(next);
+    setWhy(null);
+    change({ stage: 'design', set: { order: next } });
+  };
   return (
     <Stack gap={4}>
       <Txt as="label" tone="graphite">{`Colours in the order they are stitched: ${stops.length}`}</Txt>
+      {order && order.asDrawn > order.stops.length ? (
+        <Txt as="small">
+          {`${order.asDrawn} colour stops in the order of the parts are ${order.stops.length} in this one; ${order.bound === order.stops.length ? 'no order has fewer' : `no order has fewer than ${order.bound}`}.`}
+        </Txt>
+      ) : null}
       {stops.map((stop, i) => (
-        <Row key={i} gap={10} align="start">
-          <View
-            style={{
-              width: 28,
-              height: 28,
-              marginTop: 8,
-              borderRadius: 4,
-              borderWidth: 1.5,
-              borderColor: p.ink,
-              backgroundColor: stop.hex,
-            }}
-          />
-          <Stack grow>
-            <Disclosure
-              title={`${i + 1} ${stop.name}${stop.stitches === null ? '' : `, ${stop.stitches} stitches`}`}
-              label={`colour ${i + 1} ${stop.name}`}
-            >
-              <WordsField
-                label={`name of colour ${i + 1}`}
-                at={`design.colours.${i}.name`}
-                value={stop.name}
-                onText={(name) => put(i, { name })}
-              />
-              <ColourField
-                label={`Colour ${i + 1}`}
-                hex={stop.hex}
-                onHex={(hex) => put(i, { hex, name: nameOfColour(hex) }, `colour ${i}`)}
-              />
-            </Disclosure>
-          </Stack>
-        </Row>
-      ))}
-      <Row>
-        <Press
-          title="Add a colour"
-          onPress={() => set([...stops, { hex: '#E0B33A', name: nameOfColour('#E0B33A'), stitches: null }])}
+        <Stop
+          key={i}
+          index={i}
+          stop={stop}
+          last={i === stops.length - 1}
+          onMove={order && stops.length > 1 ? move(i) : null}
+          onParts={(dress, gesture) => change({ stage: 'design', set: { parts: dress(parts) } }, gesture)}
         />
-        {stops.length > 1 ? (
-          <Press title="Take the last away" onPress={() => set(stops.slice(0, -1))} />
-        ) : null}
-      </Row>
+      ))}
+      {why ? (
+        <Txt as="small" tone="madder" live>
+          {say(why, units)}
+        </Txt>
+      ) : null}
+      {pinned ? (
+        <Press
+          kind="link"
+          title="Back to the order of fewest thread changes"
+          onPress={() => change({ stage: 'design', set: { order: null } })}
+        />
+      ) : null}
     </Stack>
   );
 }

@@ -1,7 +1,8 @@
-import { DENSITY_CLASSES, type DesignInput } from '@zt/core';
+import type { DesignInput } from '@zt/core';
+import { isBlank } from '@zt/core/stages/design/parts/acts';
 import { View } from 'react-native';
+import { sides } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
-import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
@@ -9,15 +10,14 @@ import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { FieldFindings } from '../FieldFindings';
+import { Arrange } from './Arrange';
 import { ColourStops } from './ColourStops';
+import { DrawnFields, OthersLetters } from './DrawnFields';
+import { LettersFields } from './LettersFields';
+import { PartsList } from './PartsList';
 import { ShelfColours } from './ShelfColours';
-import { SvgChooser } from './SvgChooser';
-
-const SIDES = [
-  { id: 'widthMm', name: 'design width' },
-  { id: 'heightMm', name: 'design height' },
-] as const;
+import { TypedFields } from './TypedFields';
+import { useParts } from './useParts';
 
 const LOOKING = [
   { id: 'left', name: 'to the left' },
@@ -25,73 +25,66 @@ const LOOKING = [
   { id: 'right', name: 'to the right' },
 ] as const;
 
-/** What goes on the piece: read from a drawing, or typed off the machine's screen. */
-export function DesignPanel() {
-  const ticket = useTicket('design');
-  const plan = usePlan('design');
+/** What is said of the chosen part, by what it is. */
+function PartFields() {
+  const { parts, only } = useParts();
+  if (!only) return null;
+  const index = parts.indexOf(only);
+  if (only.letters) return <LettersFields key={only.id} part={only} letters={only.letters} index={index} />;
+  return only.artwork ? (
+    <DrawnFields key={only.id} part={only} index={index} />
+  ) : (
+    <TypedFields key={only.id} part={only} index={index} />
+  );
+}
+
+/** What it is as a whole, before its colours. */
+function Answer() {
+  const { facts } = usePlan('design').design;
+  const { reasons } = usePlan('design').design;
   const units = useUnits();
+  if (!facts) return null;
+  return (
+    <View>
+      <Txt as="figure">{`${facts.stitches} stitches, ${facts.densityClass}`}</Txt>
+      <Txt as="small" tone="graphite">
+        {sides(facts, units)}
+      </Txt>
+      <Why
+        about="this density"
+        title={`${Math.round(facts.density)} to the cm²: why ${facts.densityClass}?`}
+        reasons={reasons}
+        units={units}
+      />
+    </View>
+  );
+}
+
+/** What goes on the piece: composed of letters, drawings, and sizes typed off the machine's screen. */
+export function DesignPanel() {
+  const { design } = useTicket('design');
   const { change } = useTicketActs();
-  const { design } = ticket;
+  const { parts, only } = useParts();
   const set = (next: Partial<DesignInput>) => change({ stage: 'design', set: next });
-  const facts = plan.design.facts;
+  const isBare = parts.every(isBlank);
   return (
     <Stack gap={14}>
       <Txt as="heading" level={2}>
         {design.name || 'What goes on it'}
       </Txt>
-      {facts ? (
-        <View>
-          <Txt as="figure">{`${facts.stitches} stitches, ${facts.densityClass}`}</Txt>
-          <Why
-            about="this density"
-            title={`${Math.round(facts.density)} to the cm²: why ${facts.densityClass}?`}
-            reasons={plan.design.reasons}
-            units={units}
-          />
-        </View>
-      ) : null}
-      <SvgChooser />
+      <Answer />
+      <PartsList />
+      <PartFields />
+      {isBare ? null : <Arrange />}
+      <ColourStops />
+      <ShelfColours />
       <WordsField
         label="Name of the design"
         at="design.name"
         value={design.name}
         onText={(name) => set({ name })}
       />
-      {SIDES.map(({ id, name }) => (
-        <Stack key={id} gap={4}>
-          <LengthField
-            label={name}
-            at={`design.${id}`}
-            mm={design[id]}
-            onLength={(mm) => set({ [id]: mm, artwork: null })}
-            hint={
-              design.artwork
-                ? 'From the drawing. Typing a size lets the drawing go; to resize it, use the percentage below.'
-                : undefined
-            }
-          />
-          <FieldFindings field={id} />
-        </Stack>
-      ))}
-      <NumberField
-        label="stitches"
-        at="design.stitches"
-        value={design.stitches}
-        onNumber={(stitches) => set({ stitches })}
-        hint="From the machine's screen. Not known? Say how dense it is."
-      />
-      <FieldFindings field="stitches" />
-      {design.stitches === null ? (
-        <Choice
-          label="How dense"
-          small
-          options={DENSITY_CLASSES.map((id) => ({ id, name: id }))}
-          chosen={design.densityClass}
-          onChoose={(densityClass) => set({ densityClass })}
-        />
-      ) : null}
-      <ColourStops />
-      <ShelfColours />
+      {only && !only.letters ? <OthersLetters part={only} index={parts.indexOf(only)} /> : null}
       <Tick title="It has an upright direction" on={design.hasUp} onToggle={(hasUp) => set({ hasUp })} />
       <Choice
         label="A figure in it looks"
@@ -100,16 +93,6 @@ export function DesignPanel() {
         chosen={design.looks ?? 'ahead'}
         onChoose={(looks) => set({ looks: looks === 'ahead' ? null : looks })}
       />
-      <Tick title="It has lettering" on={design.lettering} onToggle={(lettering) => set({ lettering })} />
-      {design.lettering ? (
-        <LengthField
-          label="height of the smallest letters"
-          at="design.letterHeightMm"
-          mm={design.letterHeightMm}
-          onLength={(mm) => set({ letterHeightMm: mm })}
-          stepper={false}
-        />
-      ) : null}
       <NumberField
         label="resized on the machine, %"
         at="design.scalePercent"

@@ -37,7 +37,13 @@ export function HowWide({ fileName, upright, onWidth, onLeave }: HowWideProps) {
         chosen={null}
         onChoose={(mm) => onWidth(Number(mm))}
       />
-      <LengthField label="another width" at="design.widthMm" mm={null} onLength={onWidth} stepper={false} />
+      <LengthField
+        label="another width"
+        at="design.parts.0.widthMm"
+        mm={null}
+        onLength={onWidth}
+        stepper={false}
+      />
       <Press kind="link" title="Leave it" onPress={onLeave} />
     </Callout>
   );

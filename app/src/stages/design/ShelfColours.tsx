@@ -1,5 +1,4 @@
 import {
-  type ColourStop,
   isSeenOn,
   lightnessOf,
   type Mend,
@@ -9,6 +8,7 @@ import {
   type Thread,
   toneLadder,
 } from '@zt/core';
+import { dressed } from '@zt/core/stages/design/parts/stopActs';
 import { createElement, useRef, useState } from 'react';
 import { Pressable } from 'react-native';
 import { Trial } from '../../components/Trial';
@@ -28,6 +28,7 @@ import {
   useUnits,
 } from '../../hooks/useTicket';
 import { picturesColours } from '../../workers/picturesColours';
+import { type ShownStop, useStops } from './ColourStops';
 
 function ThreadSwatch({ thread, onPress }: { thread: Thread; onPress: () => void }) {
   return (
@@ -47,13 +48,12 @@ function ThreadSwatch({ thread, onPress }: { thread: Thread; onPress: () => void
 }
 
 /** Dresses the colours like a picture of the maker's: its own colours, each as the nearest thread owned. */
-function LikePicture({ onColours }: { onColours: (hexes: readonly string[]) => void }) {
-  const ticket = useTicket('design');
+function LikePicture({ count, onColours }: { count: number; onColours: (hexes: readonly string[]) => void }) {
   const input = useRef<HTMLInputElement>(null);
   const [word, setWord] = useState<string | null>(null);
   const read = async (file: File) => {
     setWord('Looking at the picture.');
-    const worked = await picturesColours(file, ticket.design.colours.length).done;
+    const worked = await picturesColours(file, count).done;
     if (worked.state === 'failed') return setWord(worked.message);
     const found = worked.state === 'done' ? worked.value : null;
     if (!found || found.length === 0)
@@ -98,20 +98,22 @@ export function ShelfColours() {
   const trial = useTrial();
   const { tryOut, take } = useTicketActs();
   const [seed, setSeed] = useState(0);
-  const [first] = ticket.design.colours;
-  const stops = ticket.design.colours;
+  const stops = useStops();
+  const [first] = stops;
   const { threads } = shelf;
   if (threads.length === 0 || !first) return null;
   const ground = plan.piece.colour;
-  const dress = (what: string, of: (stop: ColourStop, i: number) => Thread | null) => {
-    const colours = stops.map((stop, i) => {
-      const thread = of(stop, i);
-      return thread ? { ...stop, hex: thread.hex, name: thread.name } : stop;
+  const dress = (what: string, of: (stop: ShownStop, i: number) => Thread | null) => {
+    const threadOf = stops.map(of);
+    const colours = stops.map((stop, i) => ({ name: threadOf[i]?.name ?? stop.name }));
+    const parts = dressed(ticket.design.parts, ({ part, stop }) => {
+      const at = stops.findIndex((shown) => shown.of.some((one) => one.part === part && one.stop === stop));
+      return threadOf[at] ?? null;
     });
     const mend: Mend = {
       label: phrase`${what}`,
       result: phrase`${colours.map(({ name }, i) => `${i + 1} ${name}`).join(', ')}`,
-      change: { stage: 'design', set: { colours } },
+      change: { stage: 'design', set: { parts } },
     };
     tryOut(mend);
   };
@@ -135,6 +137,7 @@ export function ShelfColours() {
           onPress={shuffle}
         />
         <LikePicture
+          count={stops.length}
           onColours={(hexes) =>
             dress(
               'Like the picture',
@@ -143,7 +146,7 @@ export function ShelfColours() {
           }
         />
       </Row>
-      {trial?.change.stage === 'design' && trial.change.set.colours ? (
+      {trial?.change.stage === 'design' && trial.change.set.parts && trial.cost === undefined ? (
         <Trial mend={trial} units={units} onTake={() => take(trial)} onLeave={() => tryOut(null)} />
       ) : null}
       {ladder.length > 1 ? (

@@ -1,4 +1,5 @@
-import { nameOfFile, type ReadSvg, type SvgRefusal } from '@zt/core';
+import { EMPTY_PART, nameOfFile, type Part, type ReadSvg, type SvgRefusal } from '@zt/core';
+import { isBlank, withPart, withPartAdded } from '@zt/core/stages/design/parts/acts';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import type { HowWide as HowWideAsked } from '@zt/core/stages/design/svg/readSvg';
 import { createElement, useRef, useState } from 'react';
@@ -6,25 +7,47 @@ import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
+import { newId } from '../../hooks/newId';
 import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import type { WorkerJob } from '../../workers/inWorker';
 import { readDrawing } from '../../workers/readDrawing';
 import { HowWide } from './HowWide';
+import { useParts } from './useParts';
 
-/** Chooses an SVG file and reads it at its true size; a file that cannot be used leaves the ticket as it was. */
-export function SvgChooser() {
+/** What was read of a drawing as a part's own. */
+const drawnAs = ({ widthMm, heightMm, stitches, colours, artwork }: ReadSvg): Partial<Part> => ({
+  widthMm,
+  heightMm,
+  stitches,
+  colours,
+  artwork,
+  densityClass: null,
+  elementMoves: [],
+  scalePercent: 100,
+});
+
+/**
+ * Chooses an SVG file and reads it at its true size, in the place of a part that is a drawing, or as a part more; a file
+ * that cannot be used leaves the ticket as it was.
+ */
+export function SvgChooser({ part }: { part: Part | null }) {
+  const { parts, choose } = useParts();
   const ticket = useTicket('design', 'piece');
   const rules = useRules();
   const { change } = useTicketActs();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
+  const isFirst = parts.every(isBlank);
   const [reading, setReading] = useState<WorkerJob<ReadSvg | SvgRefusal | HowWideAsked> | null>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   /** A drawing of which nobody has said how wide it is. */
   const [asked, setAsked] = useState<{ file: File; upright: number } | null>(null);
   /** What is read last counts: an answer to an earlier question comes too late. */
   const latest = useRef<object | null>(null);
+  /** Reading takes a while: what was changed meanwhile stays. */
+  const ticketNow = useRef(ticket);
+  ticketNow.current = ticket;
   const read = async (file: File, width: number | null = null) => {
     const mine = {};
     latest.current = mine;
@@ -44,22 +67,19 @@ export function SvgChooser() {
     const result = worked.value;
     if (!result.ok && result.code === 'how-wide') return setAsked({ file, upright: result.upright });
     if (!result.ok) return setRefusal(result.message);
-    const { widthMm, heightMm, stitches, colours, artwork } = result;
-    // A name that was typed before there was a drawing stays; a new drawing brings its own.
-    const name = (ticket.design.artwork ? '' : ticket.design.name) || nameOfFile(file.name);
+    const drawn = drawnAs(result);
+    const { design } = ticketNow.current;
+    const added = { ...EMPTY_PART, id: newId(), ...drawn };
+    const next = part ? withPart(design.parts, part.id, drawn) : withPartAdded(design.parts, added);
+    const isWhole = next.length === 1;
+    // A name that was typed before there was a drawing stays; a new drawing that is all of the design brings its own.
+    const kept = design.parts.every(isBlank) || !isWhole ? design.name : '';
+    const name = kept || nameOfFile(file.name);
     change({
       stage: 'design',
-      set: {
-        name,
-        widthMm,
-        heightMm,
-        stitches,
-        colours,
-        artwork,
-        elementMoves: [],
-        scalePercent: 100,
-      },
+      set: { name, parts: next, order: null, ...(isWhole ? { scalePercent: 100 } : {}) },
     });
+    choose([part?.id ?? added.id]);
   };
   return (
     <Stack gap={6}>
@@ -67,7 +87,7 @@ export function SvgChooser() {
         ref: input,
         type: 'file',
         accept: '.svg,image/svg+xml',
-        'aria-label': 'SVG drawing',
+        'aria-label': part ? 'Another SVG drawing' : 'SVG drawing',
         style: { display: 'none' },
         onChange: (event: { target: HTMLInputElement }) => {
           const file = event.target.files?.[0];
@@ -76,14 +96,14 @@ export function SvgChooser() {
         },
       })}
       <Press
-        title={ticket.design.artwork ? 'Read another SVG drawing' : 'Read an SVG drawing'}
+        title={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Add an SVG drawing'}
         onPress={() => input.current?.click()}
       />
-      {ticket.design.artwork ? (
+      {part?.artwork ? (
         <Txt
           as="small"
           tone="graphite"
-        >{`From ${ticket.design.artwork.fileName}: outline, colours and stitches were worked out from it.`}</Txt>
+        >{`From ${part.artwork.fileName}: outline, colours and stitches were worked out from it.`}</Txt>
       ) : null}
       {reading ? (
         <Stack gap={6}>

@@ -1,4 +1,4 @@
-import type { DensityClass } from '../../model/ticket/design';
+import type { DensityClass } from '../../model/ticket/part';
 import { houseNumbers } from '../houseNumber';
 
 export const DESIGN_NUMBERS = houseNumbers({
@@ -52,6 +52,12 @@ export const DESIGN_NUMBERS = houseNumbers({
     value: 4,
     unit: 'mm',
     reason: 'Fine thread and a fine needle hold 4 mm.',
+  },
+  leastCounterMm: {
+    name: 'Least eye of a letter',
+    value: 0.8,
+    unit: 'mm',
+    reason: 'The columns on either side spread by some tenths and meet in what is narrower.',
   },
   resizeFreelyPercent: {
     name: 'Shrink freely down to',

@@ -34,7 +34,7 @@ describe('the bounds of a field', () => {
       whole: false,
       isLength: true,
     });
-    expect(bounds('design.stitches')).toMatchObject({
+    expect(bounds('design.parts.0.stitches')).toMatchObject({
       least: 1,
       most: 2_000_000,
       whole: true,
@@ -63,7 +63,7 @@ describe('the bounds of a field', () => {
 describe('a field', () => {
   it.each([
     ['30', 'mount.readings.0.x', '“30” was not taken: a length from 0 in to 23 5/8 in.'],
-    ['20', 'design.letterHeightMm', '“20” was not taken: a length from 1/32 in to 15 3/4 in.'],
+    ['20', 'design.parts.0.letterHeightMm', '“20” was not taken: a length from 1/32 in to 15 3/4 in.'],
     ['2026-02-31', 'due', '“2026-02-31” was not taken: a day, written 2026-12-24.'],
     ['2026-02-28', 'due', '2026-02-28'],
     [
@@ -71,12 +71,16 @@ describe('a field', () => {
       'hoop.methodWhy',
       'at most 300 letters; 301 are typed. They stay here, and are not used.',
     ],
-    ['2 000 001', 'design.stitches', '“2 000 001” was not taken: a whole number from 1 to 2 000 000.'],
+    [
+      '2 000 001',
+      'design.parts.0.stitches',
+      '“2 000 001” was not taken: a whole number from 1 to 2 000 000.',
+    ],
     ['12,5', 'design.scalePercent', 12.5],
-    ['12.5', 'design.stitches', '“12.5” was not taken: a whole number from 1 to 2 000 000.'],
-    ['1e5', 'design.stitches', '“1e5” was not taken: a whole number from 1 to 2 000 000.'],
-    ['many', 'design.stitches', '“many” was not taken: a whole number from 1 to 2 000 000.'],
-    ['', 'design.stitches', 'empty'],
+    ['12.5', 'design.parts.0.stitches', '“12.5” was not taken: a whole number from 1 to 2 000 000.'],
+    ['1e5', 'design.parts.0.stitches', '“1e5” was not taken: a whole number from 1 to 2 000 000.'],
+    ['many', 'design.parts.0.stitches', '“many” was not taken: a whole number from 1 to 2 000 000.'],
+    ['', 'design.parts.0.stitches', 'empty'],
     ['44.2 mm', 'piece.readings.length', 44.2],
   ])('reads %s at %s', (text, at, value) => {
     expect(read(text, at)).toEqual(value);
@@ -127,7 +131,7 @@ describe('an unread text', () => {
     const ticket = kept(exampleA(), 'piece.readings.length', 'two feet');
     expect(ticket.unread).toEqual({ 'piece.readings.length': 'two feet' });
     expect('length' in ticket.piece.readings).toBe(false);
-    expect(kept(exampleA(), 'design.widthMm', 'x').design.widthMm).toBeNull();
+    expect(kept(exampleA(), 'design.parts.0.widthMm', 'x').design.parts[0]?.widthMm).toBeNull();
     expect(kept(exampleA(), 'design.scalePercent', 'x').design.scalePercent).toBe(100);
     expect(TicketSchema.safeParse(ticket).error).toBeUndefined();
   });

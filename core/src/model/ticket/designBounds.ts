@@ -22,3 +22,11 @@ export const ARTWORK_BOUNDS = {
   remarks: 100,
   cover: 1000,
 } as const;
+
+/** The most parts of a design, and the most colour stops of all of them. */
+export const MOST_PARTS = 60;
+export const MOST_STOPS = 240;
+/** How far a part is scaled, percent. */
+export const PART_SCALE = { least: 10, most: 1000 } as const;
+/** The most letters that are set in one part. */
+export const MOST_LETTERS = 200;

@@ -4,7 +4,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
-import type { DesignFacts } from '../../stages/design/planDesign';
+import type { DesignFacts } from '../../stages/design/designFacts';
 import { isSeenOn } from '../../stock/fromShelf';
 
 /** Threads that run together with the cloth, said where the colours are chosen and where the place is: on both stages. */

@@ -1,7 +1,8 @@
 import { boxOf, widthOf } from '../../base/geometry/box';
 import { clearanceBetween } from '../../base/geometry/polygon';
 import { TWO_SQUARES } from '../../testing/samples';
-import { arranged, elementsOf, gathered, movedPath } from './elements';
+import { arranged, elementsOf, gathered } from './elements';
+import { mappedPath } from './pathData';
 
 const hullsOf = (artwork: typeof TWO_SQUARES) => elementsOf(artwork).map((e) => e.hull);
 
@@ -23,18 +24,15 @@ describe('the elements of a drawing', () => {
 });
 
 describe('moving elements', () => {
-  it('moves their paths and centres the drawing anew, the file’s centre staying on the cloth', () => {
+  it('moves their paths, and nothing else', () => {
     const moved = arranged(TWO_SQUARES, [
       { x: 20, y: 0 },
       { x: 0, y: 0 },
     ]);
-    expect(boxOf(moved.hull)).toEqual({ left: -50, top: -20, right: 50, bottom: 20 });
-    expect(moved.fileCentre).toEqual({ x: -10, y: 0 });
-    expect(moved.paths.map((p) => p.d)).toEqual([
-      'M-50 -20L-10 -20L-10 20L-50 20Z',
-      'M10 -20L50 -20L50 20L10 20Z',
-    ]);
-    expect(movedPath('M-1.5 2L0 0Z', { x: 1.5, y: -2 })).toBe('M0 0L1.5 -2Z');
+    expect(boxOf(moved.hull)).toEqual({ left: -40, top: -20, right: 60, bottom: 20 });
+    expect(moved.fileCentre).toEqual(TWO_SQUARES.fileCentre);
+    expect(moved.paths.map((p) => p.d)).toEqual(['M-40 -20L0 -20L0 20L-40 20Z', TWO_SQUARES.paths[1]?.d]);
+    expect(mappedPath('M-1.5 2L0 0Z', ({ x, y }) => ({ x: x + 1.5, y: y - 2 }))).toBe('M0 0L1.5 -2Z');
   });
 
   it('leaves the drawing where the moves are not for these elements', () => {

@@ -1,7 +1,8 @@
 import { boxOf, centreOf } from '../../base/geometry/box';
 import { add, type Point, subtract } from '../../base/geometry/point';
 import { clearanceBetween, hullOf, type Polygon } from '../../base/geometry/polygon';
-import type { Artwork } from '../../model/ticket/design';
+import type { Artwork } from '../../model/ticket/artwork';
+import { mappedPath, pointsOfPath } from './pathData';
 import { withWordsWhole } from './words';
 
 /** A part of a drawing that stands by itself: a word, a leaf, a paw. mm about the design's centre at 100 %. */
@@ -9,23 +10,11 @@ export interface DesignElement {
   /** Its paths, by their place in the drawing. */
   paths: number[];
   /** Convex hull, lines with their width. */
-  hull: Point[];
+  hull: Polygon;
 }
 
 /** Shapes nearer than this belong together, mm: the eye takes them for one. */
 const TOGETHER_MM = 2;
-const PAIR = /(-?[\d.]+(?:e-?\d+)?) (-?[\d.]+(?:e-?\d+)?)/g;
-
-/** The corner points of path data made of straight pieces. */
-export const pointsOfPath = (d: string): Point[] =>
-  [...d.matchAll(PAIR)].map(([, x, y]) => ({ x: Number(x), y: Number(y) }));
-
-const hundredth = (value: number): number => Math.round(value * 100) / 100 + 0;
-
-/** Path data of straight pieces, moved. */
-export const movedPath = (d: string, by: Point): string =>
-  d.replace(PAIR, (_, x, y) => `${hundredth(Number(x) + by.x)} ${hundredth(Number(y) + by.y)}`);
-
 function hullOfPath({ d, strokeMm }: Artwork['paths'][number]): Point[] {
   const half = (strokeMm ?? 0) / 2;
   const corners = [-half, half].flatMap((x) => [-half, half].map((y) => ({ x, y })));
@@ -75,28 +64,25 @@ export function elementsOf(artwork: Artwork): DesignElement[] {
   return elements;
 }
 
-const middleOf = (polygon: Polygon): Point => centreOf(boxOf(polygon));
-
 /**
- * The drawing with its elements moved, mm at 100 %, about its new visible centre. The file's own centre stays
- * where it was on the cloth. Moves of another number than there are elements leave it as it is.
+ * The drawing with its elements moved, mm at 100 %, in the frame it came in. Moves of another number than there are
+ * elements leave it as it is.
  */
 export function arranged(artwork: Artwork, moves: readonly Point[]): Artwork {
   const elements = elementsOf(artwork);
   if (moves.length === 0 || moves.length !== elements.length) return artwork;
-  const moved = elements.map(({ hull }, i) => hull.map((p) => add(p, moves[i] ?? p)));
-  const centre = middleOf(moved.flat());
   const moveOf = new Map(elements.flatMap(({ paths }, i) => paths.map((path) => [path, moves[i]] as const)));
   return {
     ...artwork,
-    paths: artwork.paths.map((path, i) => ({
-      ...path,
-      d: movedPath(path.d, subtract(moveOf.get(i) ?? centre, centre)),
-    })),
-    hull: hullOf(moved.flat()).map((p) => subtract(p, centre)),
-    fileCentre: subtract(artwork.fileCentre, centre),
+    paths: artwork.paths.map((path, i) => {
+      const by = moveOf.get(i);
+      return by ? { ...path, d: mappedPath(path.d, (p) => add(p, by)) } : path;
+    }),
+    hull: hullOf(elements.flatMap(({ hull }, i) => hull.map((p) => add(p, moves[i] ?? p)))),
   };
 }
+
+const middleOf = (polygon: Polygon): Point => centreOf(boxOf(polygon));
 
 /** Elements drawn together: what each moves by, and the least gap that is left. mm at 100 %. */
 export interface Gathering {
@@ -124,7 +110,7 @@ function leastGap(hulls: readonly Polygon[]): number {
  * Null when no such arrangement fits, or there is one element.
  */
 export function gathered(
-  elements: readonly DesignElement[],
+  elements: readonly Pick<DesignElement, 'hull'>[],
   fits: (hull: Polygon) => boolean,
   gapMm: number,
 ): Gathering | null {

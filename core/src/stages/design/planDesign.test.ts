@@ -1,14 +1,14 @@
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
-import type { DesignInput } from '../../model/ticket/design';
+import { type OneDesign, oneDesign } from '../../testing/designed';
 import { exampleA } from '../../testing/samples';
-import { densityClassOf, planDesign } from './planDesign';
+import { densityClassOf } from './designFacts';
+import { planDesign } from './planDesign';
 
 const MM = { system: 'mm' } as const;
-const design = (changes: Partial<DesignInput> = {}): DesignInput => ({ ...exampleA().design, ...changes });
-const plan = (changes: Partial<DesignInput> = {}) => planDesign(design(changes), DEFAULT_HOUSE_RULES);
-const words = (changes: Partial<DesignInput>) =>
-  plan(changes).findings.map((f) => `${f.severity} ${say(f.text, MM)}`);
+const design = (changes: OneDesign = {}) => oneDesign(exampleA().design, changes);
+const plan = (changes: OneDesign = {}) => planDesign(design(changes), DEFAULT_HOUSE_RULES);
+const words = (changes: OneDesign) => plan(changes).findings.map((f) => `${f.severity} ${say(f.text, MM)}`);
 
 describe('density', () => {
   const CLASSES: [number, number, number, string][] = [
@@ -62,7 +62,7 @@ describe('colour stops', () => {
 });
 
 describe('findings', () => {
-  const FOUND: [string, Partial<DesignInput>, string][] = [
+  const FOUND: [string, OneDesign, string][] = [
     ['no width', { widthMm: null }, "next Still to enter: the design's width."],
     [
       'no stitches',

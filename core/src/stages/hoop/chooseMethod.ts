@@ -3,7 +3,7 @@ import { schoolReason } from '../../catalogue/schools';
 import { schoolFor } from '../../model/houseRules';
 import type { Reason } from '../../model/reason';
 import type { Method } from '../../model/ticket/hoop';
-import { densityRank } from '../design/planDesign';
+import { densityRank } from '../design/designFacts';
 import { isKnit } from '../piece/isKnit';
 import type { HoopVerdict } from './judgeHoop';
 import type { HoopSetting } from './setting';

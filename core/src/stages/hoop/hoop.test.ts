@@ -8,6 +8,7 @@ import type { Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import type { HoopInput } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
 import { allowedCentres, largestScale, spareMm, whyDesignDoesNotFit } from './fit';
 import { whyHoopCannotBe } from './whyHoopCannotBe';
@@ -18,8 +19,8 @@ const planOf = (ticket: Ticket, shelf: Shelf = SAMPLE_SHELF, rules = RULES) =>
   planTicket(ticket, shelf, rules);
 const hooped = (ticket: Ticket, set: Partial<HoopInput>): Ticket =>
   applyChange(ticket, { stage: 'hoop', set });
-const designed = (ticket: Ticket, widthMm: number, heightMm: number): Ticket =>
-  applyChange(ticket, { stage: 'design', set: { widthMm, heightMm } });
+const sized = (ticket: Ticket, widthMm: number, heightMm: number): Ticket =>
+  designed(ticket, { widthMm, heightMm });
 
 const FIELD = { widthMm: 100, heightMm: 80, round: false };
 const coordinate = fc.double({ min: -70, max: 70, noNaN: true });
@@ -171,7 +172,7 @@ describe('every hoop’s verdict', () => {
   });
 
   it('says when a turn helps', () => {
-    const plan = planOf(designed(exampleA(), 150, 60));
+    const plan = planOf(sized(exampleA(), 150, 60));
     expect(say(plan.hoop?.verdicts.find((v) => v.hoop.id === 'hoop-130x180')?.line ?? [], MM)).toContain(
       'Turn 90°: fits with 15 mm',
     );
@@ -182,7 +183,7 @@ describe('every hoop’s verdict', () => {
     const offset = fc.record({ x: fc.integer({ min: -40, max: 40 }), y: fc.integer({ min: -40, max: 120 }) });
     fc.assert(
       fc.property(offset, fc.integer({ min: 30, max: 95 }), (move, width) => {
-        const ticket = applyChange(designed(exampleA(), width, width * 0.8), {
+        const ticket = applyChange(sized(exampleA(), width, width * 0.8), {
           stage: 'place',
           set: { offset: move },
         });
@@ -216,21 +217,21 @@ describe('hooped or floated', () => {
   });
 
   it('floats a light one where the shop floats light designs', () => {
-    const light = applyChange(exampleA(), { stage: 'design', set: { stitches: 1500 } });
+    const light = designed(exampleA(), { stitches: 1500 });
     expect(planOf(light, SAMPLE_SHELF, { ...RULES, schools: { method: 'floatLight' } }).hoop?.method).toBe(
       'floated',
     );
   });
 
   it('hoops a heavy design on a knit even where floating is the custom', () => {
-    const heavy = applyChange(exampleA(), { stage: 'design', set: { stitches: 9000 } });
+    const heavy = designed(exampleA(), { stitches: 9000 });
     expect(planOf(heavy, SAMPLE_SHELF, { ...RULES, schools: { method: 'float' } }).hoop?.method).toBe(
       'hooped',
     );
   });
 
   it('warns when a heavy design is floated on a knit all the same', () => {
-    const ticket = hooped(applyChange(exampleA(), { stage: 'design', set: { stitches: 9000 } }), {
+    const ticket = hooped(designed(exampleA(), { stitches: 9000 }), {
       method: 'floated',
     });
     const finding = planOf(ticket).findings.find((f) => f.code === 'hoop-float-puckers');

@@ -4,7 +4,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import { type Finding, finding } from '../../model/finding';
 import type { Method } from '../../model/ticket/hoop';
-import { densityRank } from '../design/planDesign';
+import { densityRank } from '../design/designFacts';
 import { isKnit } from '../piece/isKnit';
 import { type Miss, whyDesignDoesNotFit } from './fit';
 import { fieldOf, missInWords, whyNotClosed } from './judgeHoop';
@@ -45,7 +45,7 @@ function missedText({ verdict, designAt, turnDeg }: LaidHoop, miss: Miss): Phras
 
 /** Shrinking that would be needed goes past what a design stands: said, since no button may do it. */
 function tooFarToShrink({ laid: { verdict }, setting }: Chosen): Finding[] {
-  const to = Math.floor(verdict.largestScale * setting.scalePercent);
+  const to = Math.floor(verdict.largestScale * setting.design.scalePercent);
   const least = numberFor(setting.rules, DESIGN_NUMBERS.resizeLeastPercent);
   if (verdict.fits || to >= least) return [];
   return [

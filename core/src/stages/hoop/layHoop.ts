@@ -5,8 +5,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import type { Hoop } from '../../model/shelf';
 import type { Method, QuarterTurn } from '../../model/ticket/hoop';
-import { elementsOf } from '../design/elements';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import { fillPercent } from './fill';
 import { allowedRegion, crookedRoom, type Field, type Pose, roomTowards, whyDesignDoesNotFit } from './fit';
 import { fieldOf, type HoopVerdict } from './judgeHoop';
@@ -116,10 +115,6 @@ function crookedMost(hull: Polygon, field: Field, pose: Pose): number | null {
   return Math.min(clockwiseDeg, counterDeg);
 }
 
-/** Hulls of a drawn design's elements at its size; none for a design without a drawing. */
-const elementHulls = ({ artwork, scale }: DesignFacts): Polygon[] =>
-  artwork ? elementsOf(artwork).map(({ hull }) => hull.map((p) => ({ x: p.x * scale, y: p.y * scale }))) : [];
-
 /** A design split for a hoop in one of its turns; null where its field is too small for any part. */
 export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting): Split | null =>
   splitDesign({
@@ -129,7 +124,7 @@ export const splitFor = (hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting)
     overlapMm: numberFor(setting.rules, HOOP_NUMBERS.splitOverlapMm),
     crossOutMm: numberFor(setting.rules, HOOP_NUMBERS.crossOutMm),
     positions: hoop.positions,
-    elements: elementHulls(setting.facts),
+    elements: setting.facts.artwork ? setting.facts.elements : [],
   });
 
 /** How often the piece is hooped for a split: once in a hoop that is latched on in another place for the next part. */

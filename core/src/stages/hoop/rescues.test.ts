@@ -5,6 +5,7 @@ import type { Hoop, Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { type HoopInput, otherHoop } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, hoop, measuredTicket, SAMPLE_SHELF, twoLeaves } from '../../testing/samples';
 import { hoopingCount } from './planHoop';
 
@@ -14,8 +15,8 @@ const shelfOf = (...hoops: Hoop[]): Shelf => ({ ...SAMPLE_SHELF, hoops });
 const planOf = (ticket: Ticket, shelf: Shelf = SAMPLE_SHELF) => planTicket(ticket, shelf, RULES);
 const hooped = (ticket: Ticket, set: Partial<HoopInput>): Ticket =>
   applyChange(ticket, { stage: 'hoop', set });
-const designed = (ticket: Ticket, widthMm: number, heightMm: number): Ticket =>
-  applyChange(ticket, { stage: 'design', set: { widthMm, heightMm } });
+const sized = (ticket: Ticket, widthMm: number, heightMm: number): Ticket =>
+  designed(ticket, { widthMm, heightMm });
 const stops = (ticket: Ticket, shelf?: Shelf) =>
   planOf(ticket, shelf)
     .findings.filter((f) => f.stage === 'hoop' && f.severity === 'stop')
@@ -40,7 +41,7 @@ describe('rescues', () => {
   it.each([
     [
       'turn',
-      hooped(designed(exampleA(), 150, 60), { hoopId: 'hoop-130x180', turnDeg: 0 }),
+      hooped(sized(exampleA(), 150, 60), { hoopId: 'hoop-130x180', turnDeg: 0 }),
       /^Turn the hoop (90|270)°$/,
       'none: the design stays where it is',
     ],
@@ -58,13 +59,13 @@ describe('rescues', () => {
     ],
     [
       'shrink',
-      hooped(designed(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }),
+      hooped(sized(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }),
       /^Shrink to 94 %$/,
       '13 % denser with the same stitches',
     ],
     [
       'next hoop',
-      hooped(designed(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }),
+      hooped(sized(exampleA(), 106, 60), { hoopId: 'hoop-100x100' }),
       /^Use Round 150 screw hoop$/,
       '71 % more stabilizer',
     ],
@@ -76,7 +77,7 @@ describe('rescues', () => {
     ],
     [
       'split',
-      hooped(designed(exampleA(), 150, 60), { hoopId: 'hoop-100x100' }),
+      hooped(sized(exampleA(), 150, 60), { hoopId: 'hoop-100x100' }),
       /^Split it into 2 hoopings$/,
       '1 more hooping; the file is saved in 2 parts',
     ],
@@ -109,7 +110,7 @@ describe('rescues', () => {
   });
 
   it('never shrink below what the cloth bears, and say that it would take that', () => {
-    const ticket = hooped(designed(exampleA(), 140, 60), { hoopId: 'hoop-100x100' });
+    const ticket = hooped(sized(exampleA(), 140, 60), { hoopId: 'hoop-100x100' });
     expect(labelled(mendsOf(ticket), /^Shrink/)).toBeUndefined();
     const note = planOf(ticket).findings.find((f) => f.code === 'hoop-shrink-too-far');
     expect(say(note?.text ?? [], MM)).toContain('shrunk to 71 %, below 80 %: get the design in that size');
@@ -134,7 +135,7 @@ describe('rescues', () => {
       },
     };
     const big = shelfOf(hoop('hoop-large-one', [200, 200], [236, 240]));
-    const ticket = hooped(designed(small, 50, 40), { hoopId: 'hoop-large-one', method: 'floated' });
+    const ticket = hooped(sized(small, 50, 40), { hoopId: 'hoop-large-one', method: 'floated' });
     const finding = planOf(ticket, big).findings.find((f) => f.code === 'hoop-opening');
     expect(say(finding?.text ?? [], MM)).toContain(
       'needs an opening of 256 mm; the hem is 200 mm: open a seam',
@@ -146,7 +147,7 @@ describe('rescues', () => {
 
 describe('a hoop that is latched in several places', () => {
   const long = hoop('hoop-long', [130, 180], [164, 340], { positions: { count: 3, stepMm: 120 } });
-  const ticket = hooped(designed(measuredTicket('bath-towel', 'centre', [60, 40]), 60, 260), {
+  const ticket = hooped(sized(measuredTicket('bath-towel', 'centre', [60, 40]), 60, 260), {
     hoopId: 'hoop-long',
     method: 'floated',
   });
@@ -167,7 +168,7 @@ describe('a hoop that is latched in several places', () => {
 
   it('is preferred to hooping again where both take two parts, and wants one sheet of each kind', () => {
     const square = hoop('hoop-square', [100, 100], [130, 200], { positions: { count: 2, stepMm: 60 } });
-    const wide = hooped(designed(measuredTicket('bath-towel', 'centre', [60, 40]), 140, 60), {
+    const wide = hooped(sized(measuredTicket('bath-towel', 'centre', [60, 40]), 140, 60), {
       hoopId: 'hoop-square',
       method: 'floated',
     });
@@ -191,7 +192,7 @@ describe('splitting', () => {
     const measured = measuredTicket('bath-towel', 'centre', [60, 40]);
     const readings = { width: 120, length: 900, bandHeight: 0, bandTop: 0 };
     const narrow = applyChange(measured, { stage: 'piece', set: { fabricId: 'stable-cotton', readings } });
-    return hooped(designed(narrow, 60, 260), { hoopId: 'hoop-100x100', method: 'hooped' });
+    return hooped(sized(narrow, 60, 260), { hoopId: 'hoop-100x100', method: 'hooped' });
   };
 
   it('is hooped only where every part’s ring lies clear; else it floats, and says so', () => {
@@ -205,7 +206,7 @@ describe('splitting', () => {
 
   it('of cloth too thick for the ring is not hooped either', () => {
     const shallow = shelfOf(hoop('hoop-100x100', [100, 100], [132, 140], { closesOnMm: 0.1 }));
-    const parts = hooped(designed(exampleA(), 150, 60), {
+    const parts = hooped(sized(exampleA(), 150, 60), {
       hoopId: 'hoop-100x100',
       split: true,
       method: 'hooped',
@@ -215,7 +216,7 @@ describe('splitting', () => {
   });
 
   it('ends when another hoop is taken', () => {
-    const ticket = hooped(designed(exampleA(), 150, 60), { hoopId: 'hoop-100x100', split: true, part: 1 });
+    const ticket = hooped(sized(exampleA(), 150, 60), { hoopId: 'hoop-100x100', split: true, part: 1 });
     const changed = applyChange(ticket, { stage: 'hoop', set: otherHoop('hoop-130x180') });
     expect(planOf(changed).hoop?.laid?.split).toBeNull();
     expect(stops(changed)).toEqual([]);
@@ -225,7 +226,7 @@ describe('splitting', () => {
 describe('a hoop that may not lie a quarter turn round', () => {
   it('is judged upright and upside down only', () => {
     const upright = hoop('hoop-130x180', [130, 180], [164, 222], { mayTurn: false });
-    const verdict = planOf(designed(exampleA(), 150, 60), shelfOf(upright)).hoop?.verdicts[0];
+    const verdict = planOf(sized(exampleA(), 150, 60), shelfOf(upright)).hoop?.verdicts[0];
     expect(verdict?.turns.map((t) => t.turnDeg)).toEqual([0, 180]);
     expect(verdict?.fits).toBe(false);
   });

@@ -2,10 +2,10 @@ import type { Point } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
-import type { Artwork } from '../../model/ticket/design';
+import type { DesignInput } from '../../model/ticket/design';
 import type { MountInput } from '../../model/ticket/mount';
 import type { Fabric } from '../../model/ticket/piece';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceOutline } from '../piece/geometry';
 
 /** What hoops are judged, laid and rescued by: what earlier stages found and the maker entered, and the shop. */
@@ -24,10 +24,8 @@ export interface HoopSetting {
   copies: readonly Polygon[];
   /** Whether the copies run round a closed hem, which has no end at the edge of the drawing. */
   closedHem: boolean;
-  /** At what share of its size the design is stitched. */
-  scalePercent: number;
-  /** The drawing as it came, where there is one that can be rearranged. */
-  artwork: Artwork | null;
+  /** The design as it was entered: at what share of its size it is stitched, and of what parts. */
+  design: Pick<DesignInput, 'scalePercent' | 'parts'>;
   /** How far the design is off its rule already, piece frame. */
   offset: Point;
   /** Where the design's centre comes to lie on the piece when it is another size or another outline. */

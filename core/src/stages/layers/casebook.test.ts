@@ -3,6 +3,7 @@ import type { PieceKindId } from '../../model/pieceKindIds';
 import { applyChange, type Ticket } from '../../model/ticket';
 import type { Sheet } from '../../model/ticket/layers';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { PIECE_KINDS } from '../piece/kinds';
 
@@ -29,17 +30,16 @@ const PIECES: Record<string, [PieceKindId, string?]> = {
 /** What a case may add: letters, small letters, pale thread on dark cloth, hooped against the proposal. */
 const EXTRAS: Record<string, (ticket: Ticket) => Ticket> = {
   '-': (ticket) => ticket,
-  letters: (ticket) => applyChange(ticket, { stage: 'design', set: { lettering: true, letterHeightMm: 20 } }),
-  small: (ticket) => applyChange(ticket, { stage: 'design', set: { lettering: true, letterHeightMm: 5 } }),
+  letters: (ticket) => designed(ticket, { lettering: true, letterHeightMm: 20 }),
+  small: (ticket) => designed(ticket, { lettering: true, letterHeightMm: 5 }),
   contrast: (ticket) =>
-    applyChange(applyChange(ticket, { stage: 'piece', set: { colour: '#1F2B3A' } }), {
-      stage: 'design',
-      set: { colours: [{ hex: '#FAFAF7', name: 'white', stitches: null }] },
+    designed(applyChange(ticket, { stage: 'piece', set: { colour: '#1F2B3A' } }), {
+      colours: [{ hex: '#FAFAF7', name: 'white', stitches: null }],
     }),
   'letters hooped': (ticket) =>
-    applyChange(applyChange(ticket, { stage: 'hoop', set: { method: 'hooped' } }), {
-      stage: 'design',
-      set: { lettering: true, letterHeightMm: 20 },
+    designed(applyChange(ticket, { stage: 'hoop', set: { method: 'hooped' } }), {
+      lettering: true,
+      letterHeightMm: 20,
     }),
   floated: (ticket) => applyChange(ticket, { stage: 'hoop', set: { method: 'floated' } }),
   hooped: (ticket) => applyChange(ticket, { stage: 'hoop', set: { method: 'hooped' } }),
@@ -188,8 +188,8 @@ function answerOf([piece = '', cloth = '', density = '', school = '-', extra = '
   const stitches = Math.round(((DENSITY[density] ?? 0) * SIDE_MM * SIDE_MM) / 100);
   const clothed = applyChange(measured, { stage: 'piece', set: { fabricId: cloth, colour: '#C9D6DF' } });
   const colours = [{ hex: '#7C93A6', name: 'grey', stitches: null }];
-  const designed = applyChange(clothed, { stage: 'design', set: { stitches, densityClass: null, colours } });
-  const ticket = EXTRAS[extra]?.(designed) ?? designed;
+  const drawn = designed(clothed, { stitches, densityClass: null, colours });
+  const ticket = EXTRAS[extra]?.(drawn) ?? drawn;
   const [question, chosen] = school.split('=');
   const schools = question && chosen ? { [question]: chosen } : {};
   const plan = planTicket(ticket, SAMPLE_SHELF, { ...DEFAULT_HOUSE_RULES, schools });

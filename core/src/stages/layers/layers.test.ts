@@ -4,6 +4,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { CHOICE_PARTS, type LayersInput, type Sheet } from '../../model/ticket/layers';
 import { planTicket } from '../../planner/plan';
+import { designed, oneDesign } from '../../testing/designed';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { CHOICE_RULES, SUPPORT_RULES } from './rules';
 
@@ -23,15 +24,14 @@ interface Case {
 function ticketFor({ cloth, stitches, colour = '#C9D6DF', thread = '#7C93A6', towel = false }: Case): Ticket {
   const base = towel ? exampleB() : exampleA();
   const piece = { ...base.piece, fabricId: cloth, fabricChanges: {}, colour };
-  const design = {
-    ...base.design,
+  const design = oneDesign(base.design, {
     widthMm: 90,
     heightMm: 90,
     stitches,
     densityClass: null,
     lettering: false,
     colours: [{ hex: thread, name: 'thread', stitches: null }],
-  };
+  });
   const place = towel ? base.place : { ...base.place, placement: 'centre-chest' as const };
   return { ...base, piece, design, place };
 }
@@ -43,9 +43,9 @@ const [LIGHT, MEDIUM, HEAVY] = [4500, 8900, 15_400];
 
 describe('small letters and young skin', () => {
   it('takes a fine needle and fine thread for small letters', () => {
-    const ticket = applyChange(ticketFor({ cloth: 'jersey-tee', stitches: LIGHT }), {
-      stage: 'design',
-      set: { lettering: true, letterHeightMm: 5 },
+    const ticket = designed(ticketFor({ cloth: 'jersey-tee', stitches: LIGHT }), {
+      lettering: true,
+      letterHeightMm: 5,
     });
     const layers = planTicket(ticket, SAMPLE_SHELF, RULES).layers;
     expect([layers?.parts.needle.choice.id, layers?.parts.thread.choice.id]).toEqual(['65', 'polyester-60']);
@@ -187,7 +187,7 @@ describe('the stack as it is drawn', () => {
 });
 
 it('says of small letters what the shop’s own number says', () => {
-  const small = { ...exampleA(), design: { ...exampleA().design, lettering: true, letterHeightMm: 6.5 } };
+  const small = designed(exampleA(), { lettering: true, letterHeightMm: 6.5 });
   const rules = { ...DEFAULT_HOUSE_RULES, numbers: { smallLetterMm: 7 } };
   const thread = planTicket(small, SAMPLE_SHELF, rules).layers?.parts.thread;
   expect([thread?.rule, say(thread?.reason.text ?? [], { system: 'mm' })]).toEqual([

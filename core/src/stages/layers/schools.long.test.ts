@@ -6,6 +6,7 @@ import { PIECE_KIND_IDS } from '../../model/pieceKindIds';
 import { QUESTION_IDS, type QuestionId } from '../../model/schoolIds';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { report } from '../../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { jobSteps } from '../../uses/deck/jobSteps';
@@ -39,8 +40,8 @@ function tickets(): Ticket[] {
   ] as const;
   return [...kinds, ...cloths, uneven].map((ticket, i) => {
     const { densityClass, method } = asked[i % 2] ?? asked[0];
-    const designed = applyChange(ticket, { stage: 'design', set: { densityClass } });
-    return applyChange(designed, { stage: 'hoop', set: { method } });
+    const drawn = designed(ticket, { densityClass });
+    return applyChange(drawn, { stage: 'hoop', set: { method } });
   });
 }
 

@@ -6,6 +6,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema } from '../../mo
 import { applyChange, type Ticket } from '../../model/ticket';
 import type { Way } from '../../model/way';
 import { planTicket } from '../../planner/plan';
+import { designed, type OneDesign } from '../../testing/designed';
 import { measuredTicket, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { layerFacts } from './facts';
 import { appliesInWords, appliesLike, wayApplies, wayFrom } from './ways';
@@ -21,7 +22,7 @@ const holding = (...ways: Way[]): HouseRules => ({ ...DEFAULT_HOUSE_RULES, ways 
 function ticketOf(
   kind: Parameters<typeof measuredTicket>[0],
   fabricId: string,
-  { method = null, ...design }: Partial<Ticket['design']> & { method?: Ticket['hoop']['method'] } = {},
+  { method = null, ...design }: OneDesign & { method?: Ticket['hoop']['method'] } = {},
 ): Ticket {
   const placement =
     { tote: 'clear-face', napkin: 'corner', panel: 'middle' }[kind as string] ?? 'centre-chest';
@@ -29,8 +30,8 @@ function ticketOf(
     stage: 'piece',
     set: { fabricId },
   });
-  const designed = applyChange(clothed, { stage: 'design', set: design });
-  return applyChange(designed, { stage: 'hoop', set: { method } });
+  const drawn = designed(clothed, design);
+  return applyChange(drawn, { stage: 'hoop', set: { method } });
 }
 const layersOf = (ticket: Ticket, rules: HouseRules) => planTicket(ticket, SAMPLE_SHELF, rules).layers;
 const inShort = (ticket: Ticket, rules: HouseRules) =>

@@ -1,5 +1,5 @@
 import { fullTurnDeg } from '../../base/geometry/point';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
 import type { HoopPlan } from '../hoop/planHoop';

@@ -2,7 +2,7 @@ import type { Point } from '../../base/geometry/point';
 import type { HouseRules } from '../../model/houseRules';
 import type { MarkId, MountInput } from '../../model/ticket/mount';
 import type { Fabric } from '../../model/ticket/piece';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { Field } from '../hoop/fit';
 
 /** What is asked about a piece that sits in its hoop as it does. */

@@ -3,6 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import type { Machine } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { displayFor } from './display';
 
@@ -16,8 +17,7 @@ const planOf = (ticket: Ticket, machine: Partial<Machine> = {}) =>
   );
 const finding = (ticket: Ticket, code: string, machine?: Partial<Machine>) =>
   planOf(ticket, machine).findings.find((f) => f.code === code);
-const figure = (looks: 'left' | 'right', ticket: Ticket = exampleA()) =>
-  applyChange(ticket, { stage: 'design', set: { looks } });
+const figure = (looks: 'left' | 'right', ticket: Ticket = exampleA()) => designed(ticket, { looks });
 
 describe('what the display must show', () => {
   const facts = planOf(figure('right')).design.facts;
@@ -33,7 +33,7 @@ describe('what the display must show', () => {
   });
 
   it('says nothing of a top or a look that there is not', () => {
-    const plain = planOf(applyChange(exampleA(), { stage: 'design', set: { hasUp: false } })).design.facts;
+    const plain = planOf(designed(exampleA(), { hasUp: false })).design.facts;
     expect(plain && displayFor(plain, { turnDeg: 90, mirror: false })).toEqual({
       topPoints: null,
       looks: null,
@@ -62,7 +62,7 @@ describe('which way a figure looks', () => {
   });
 
   it('is never mended by mirroring letters', () => {
-    const letters = applyChange(figure('right'), { stage: 'design', set: { lettering: true } });
+    const letters = designed(figure('right'), { lettering: true });
     expect(finding(letters, 'mount-looks-away')).toBeUndefined();
     expect(finding(exampleB(), 'mount-looks-away')).toBeUndefined();
   });
@@ -75,7 +75,7 @@ describe('what a machine’s screen cannot do', () => {
     expect(say(finding(mirrored, 'mount-no-mirror', { mirrors: false })?.text ?? [], MM)).toContain(
       'save the file mirrored',
     );
-    const small = applyChange(exampleA(), { stage: 'design', set: { scalePercent: 85 } });
+    const small = designed(exampleA(), { scalePercent: 85 });
     expect(finding(small, 'mount-resize')).toBeUndefined();
     const limits = { resize: { leastPercent: 90, mostPercent: 120 } };
     expect(say(finding(small, 'mount-resize', limits)?.text ?? [], MM)).toContain(

@@ -3,7 +3,7 @@ import { type Point, rotate } from '../../base/geometry/point';
 import { phrase } from '../../base/units/phrase';
 import { type Finding, finding } from '../../model/finding';
 import type { Looks } from '../../model/ticket/design';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceOutline } from '../piece/geometry';
 import type { PlacePlan } from '../place/planPlace';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { distance } from '../../base/geometry/point';
 import { keyedPoint } from '../../uses/practice/needle';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import { designAtKeys, keysNeeded, keysTo } from './keys';
 
 const mm = fc.double({ min: -80, max: 80, noNaN: true });

@@ -1,5 +1,5 @@
 import { add, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import { type Field, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 
 /** What to key in, relative to "design centred, upright": clockwise degrees, mm right and towards you. */

@@ -7,7 +7,7 @@ import { applyChange } from '../../model/ticket';
 import type { QuarterTurn } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import { machineFor } from '../hoop/machineFor';
 import { rankTurns } from '../hoop/rankTurns';
 import { inHoopFrame } from '../hoop/ring';

@@ -6,7 +6,7 @@ import { because, type Reason } from '../../model/reason';
 import { hasUnreadFigure, type Machine } from '../../model/shelf';
 import type { MarkId, MountInput } from '../../model/ticket/mount';
 import type { Fabric } from '../../model/ticket/piece';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { Miss } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';

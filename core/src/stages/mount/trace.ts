@@ -8,7 +8,7 @@ import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { Hoop } from '../../model/shelf';
 import type { Obstacle } from '../../model/ticket/mount';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import { holdDownFor, type SideHold } from './holdDown';
 import { hullAsKeyed, type Keys } from './keys';
 import { OBSTACLE_SIZES, obstacleOutline } from './obstacles';

@@ -6,7 +6,7 @@ import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
 import type { Finding, Mend } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { PlaceInput } from '../../model/ticket/place';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceOutline } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
 import { footprintOf, isClear, nearestThings, offPiece } from './footprint';

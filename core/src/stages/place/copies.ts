@@ -6,7 +6,7 @@ import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { Reason } from '../../model/reason';
 import type { PlaceInput } from '../../model/ticket/place';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceOutline } from '../piece/geometry';
 import type { Readings } from '../piece/readings';
 import type { UsualPlacement } from '../piece/usualPlacement';

@@ -8,7 +8,7 @@ import {
   placed,
   polygonsOverlap,
 } from '../../base/geometry/polygon';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceOutline } from '../piece/geometry';
 
 /** The nearest thing to a footprint, and by how much. Negative when the footprint lies over it. */

@@ -10,7 +10,7 @@ import type { PieceKindId } from '../../model/pieceKindIds';
 import type { Reason } from '../../model/reason';
 import type { OwnPlacement } from '../../model/shelf';
 import type { MarkMethod, PlaceInput } from '../../model/ticket/place';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceKind, PieceOutline, PieceView } from '../piece/geometry';
 import { PIECE_KINDS } from '../piece/kinds';
 import type { PiecePlan } from '../piece/planPiece';

@@ -2,7 +2,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
 import type { HouseRules } from '../../model/houseRules';
 import type { PlaceInput } from '../../model/ticket/place';
-import type { DesignFacts } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
 import type { PieceOutline } from '../piece/geometry';
 import type { ScatterQuestion } from './scatter';
 

@@ -9,7 +9,8 @@ import type { Machine, Shelf, Thread } from '../../model/shelf';
 import type { StitchInput } from '../../model/ticket/stitch';
 import { type ThreadMatch, threadFor } from '../../stock/fromShelf';
 import { needlesOf } from '../../stock/supplies';
-import type { DesignFacts, PlannedStop } from '../design/planDesign';
+import type { DesignFacts } from '../design/designFacts';
+import type { PlannedStop } from '../design/parts/drawnPart';
 
 export interface StitchStop extends PlannedStop {
   minutes: number;

@@ -3,6 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { EMPTY_SHELF } from '../../model/shelf';
 import { applyChange, type Change, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { SAMPLE_SHELF } from '../../testing/samples';
 import { tickOff } from '../deck/done';
 import { jobSteps } from '../deck/jobSteps';
@@ -18,7 +19,7 @@ const make = (change: Change) => (ticket: Ticket) => applyChange(ticket, change)
 /** What the guide says to do, done. */
 const HANDS: ((ticket: Ticket) => Ticket)[] = [
   make({ stage: 'piece', set: { readings: { chestWidth: 520.7 } } }),
-  make({ stage: 'design', set: { widthMm: 69.85, heightMm: 50.8 } }),
+  (ticket) => designed(ticket, { widthMm: 69.85, heightMm: 50.8 }),
   settle('place'),
   settle('hoop'),
   settle('layers'),

@@ -2,6 +2,7 @@ import { usualKit } from '../../catalogue/usualKit';
 import type { Shelf } from '../../model/shelf';
 import type { Stage } from '../../model/stages';
 import type { Ticket } from '../../model/ticket';
+import { EMPTY_PART } from '../../model/ticket/part';
 import { newTicket } from '../../planner/newTicket';
 import type { Plan } from '../../planner/planned';
 import { isRead } from '../../stages/piece/usual';
@@ -15,7 +16,7 @@ export function exampleTicket(): Ticket {
   return {
     ...bare,
     name: 'Example: a tee',
-    design: { ...bare.design, name: 'Badge', densityClass: 'light' },
+    design: { ...bare.design, name: 'Badge', parts: [{ ...EMPTY_PART, densityClass: 'light' }] },
   };
 }
 

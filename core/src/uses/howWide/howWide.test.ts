@@ -2,17 +2,17 @@ import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { EMPTY_SHELF } from '../../model/shelf';
-import { applyChange, type Ticket } from '../../model/ticket';
+import type { Ticket } from '../../model/ticket';
 import { newTicket } from '../../planner/newTicket';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { possibleWidths, widestAtPlace } from './howWide';
 
 const MM = { system: 'mm', denominator: 16 } as const;
 const RULES = DEFAULT_HOUSE_RULES;
 const { hoops } = SAMPLE_SHELF;
-const bare = (ticket: Ticket) =>
-  applyChange(ticket, { stage: 'design', set: { widthMm: null, heightMm: null, artwork: null } });
+const bare = (ticket: Ticket) => designed(ticket, { widthMm: null, heightMm: null, artwork: null });
 
 describe('widths for a drawing of no size', () => {
   it('fill a hoop’s field and lie in it, corners too', () => {
@@ -44,11 +44,7 @@ describe('widths for a drawing of no size', () => {
       if (most === null) throw new Error('nothing fits there');
       const complaints = (mm: number) => {
         const set = { widthMm: mm, heightMm: mm * upright };
-        const { place: planned } = planTicket(
-          applyChange(ticket, { stage: 'design', set }),
-          SAMPLE_SHELF,
-          RULES,
-        );
+        const { place: planned } = planTicket(designed(ticket, set), SAMPLE_SHELF, RULES);
         return (planned?.findings ?? [])
           .filter(({ severity }) => severity !== 'note')
           .map(({ code }) => code);

@@ -2,6 +2,7 @@ import { type Phrase, phrase } from '../../base/units/phrase';
 import type { HouseRules } from '../../model/houseRules';
 import type { Hoop, Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
+import { EMPTY_PART } from '../../model/ticket/part';
 import { planTicket } from '../../planner/plan';
 
 /** A width that a drawing of no size could have, mm, and what speaks for it. */
@@ -27,14 +28,8 @@ function wrongAtPlace(
   upright: number,
   [ticket, shelf, rules]: [Ticket, Shelf, HouseRules],
 ): Set<string> | null {
-  const set = {
-    widthMm: width,
-    heightMm: width * upright,
-    artwork: null,
-    elementMoves: [],
-    scalePercent: 100,
-    densityClass: 'medium' as const,
-  };
+  const part = { ...EMPTY_PART, widthMm: width, heightMm: width * upright, densityClass: 'medium' as const };
+  const set = { parts: [part], order: null, scalePercent: 100 };
   const { place } = planTicket(applyChange(ticket, { stage: 'design', set }), shelf, rules);
   const grave = place?.findings.filter(({ severity }) => severity === 'stop' || severity === 'warn');
   return grave ? new Set(grave.map(({ code }) => code)) : null;
@@ -72,7 +67,7 @@ export function possibleWidths(
   ...on: [ticket: Ticket, shelf: Shelf, rules: HouseRules]
 ): PossibleWidth[] {
   const [ticket, shelf] = on;
-  const { widthMm } = ticket.design;
+  const widthMm = ticket.design.parts[0]?.widthMm;
   const atPlace = widestAtPlace(upright, on);
   const filling = shelf.hoops
     .map((hoop) => ({ mm: Math.floor(widestIn(hoop, upright)), why: phrase`fills ${hoop.name}` }))

@@ -1,6 +1,6 @@
 import type { Point } from '../../base/geometry/point';
 import { placed } from '../../base/geometry/polygon';
-import type { DesignFacts } from '../../stages/design/planDesign';
+import type { DesignFacts } from '../../stages/design/designFacts';
 import { GRAPHITE, INK, line, type PaperMark } from './drawing';
 
 /**

@@ -2,7 +2,7 @@ import { boxOf, inflate } from '../../base/geometry/box';
 import { add, fullTurnDeg, ORIGIN, type Point, rotate } from '../../base/geometry/point';
 import type { DisplayUnits } from '../../base/units/length';
 import { formatLength } from '../../base/units/length';
-import type { DesignFacts } from '../../stages/design/planDesign';
+import type { DesignFacts } from '../../stages/design/designFacts';
 import type { PlacePlan } from '../../stages/place/planPlace';
 import { artMarks } from './artMarks';
 import { CHALK, crossAt, grainArrow, line, type PaperDrawing, type PaperMark, text } from './drawing';

@@ -3,6 +3,7 @@ import { say } from '../../base/units/phrase';
 import { STAGES } from '../../model/stages';
 import { type Ticket, TicketSchema } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
 import { offeredInWords } from './inWords';
@@ -44,7 +45,7 @@ it('stages settled on either device are settled, one taken back is not, and noth
 });
 
 it('a length is offered in the units of who reads, found at its stage, and gone once it is settled', () => {
-  const at = (widthMm: number): Ticket => ({ ...BASE, design: { ...BASE.design, widthMm } });
+  const at = (widthMm: number): Ticket => designed(BASE, { widthMm });
   const merged = merge(at(85), at(90));
   const id = onlyOffer(merged);
   const offer = merged.offers[id];
@@ -58,8 +59,8 @@ it('a length is offered in the units of who reads, found at its stage, and gone 
   expect(said(merged)).toEqual([
     ['design', id, 'design width was changed on two devices: say which is right.'],
   ]);
-  expect([offerTaken(merged, id).design.widthMm, said(offerTaken(merged, id))]).toEqual([85, []]);
-  expect([offerLeft(merged, id).design.widthMm, said(offerLeft(merged, id))]).toEqual([90, []]);
+  expect([offerTaken(merged, id).design.parts[0]?.widthMm, said(offerTaken(merged, id))]).toEqual([85, []]);
+  expect([offerLeft(merged, id).design.parts[0]?.widthMm, said(offerLeft(merged, id))]).toEqual([90, []]);
 });
 
 it('texts that could not be taken are offered too, by the field they stand in', () => {

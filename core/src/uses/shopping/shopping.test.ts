@@ -4,6 +4,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import type { Shelf, Supply } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { sheetPieces } from '../cutting/sheetPieces';
 import { shoppingList } from './shopping';
@@ -155,10 +156,7 @@ describe('threads on the shopping list', () => {
 });
 
 it('a colour that no thread is close to is on the list by its own name, and its substitute is not', () => {
-  const red = applyChange(exampleA(), {
-    stage: 'design',
-    set: { colours: [{ hex: '#C8322B', name: 'signal red', stitches: null }] },
-  });
+  const red = designed(exampleA(), { colours: [{ hex: '#C8322B', name: 'signal red', stitches: null }] });
   // 6 400 stitches at 1.15 × 3 + 0.6 mm are 25.9 m
   expect(shoppingList([red], SAMPLE_SHELF, RULES)).toMatchObject([
     { name: 'Thread like signal red #C8322B, 40 wt polyester', why: 'missing', has: 0 },

@@ -1,4 +1,5 @@
 import { newTicket } from '@zt/core';
+import { designed } from '@zt/core/testing/designed';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { PDFDocument } from 'pdf-lib';
 import { printedOrigin } from '../../http/guard';
@@ -36,7 +37,7 @@ describe('paper', () => {
 
   it('tiles what is larger than the paper', async () => {
     const large = { ...exampleA(), id: 'ticket-large-back' };
-    const id = await kept({ ...large, design: { ...large.design, widthMm: 300, heightMm: 300 } });
+    const id = await kept(designed(large, { widthMm: 300, heightMm: 300 }));
     expect((await pdfOf(`/api/paper/${id}/template.pdf`)).getPageCount()).toBe(4);
   });
 

@@ -1,4 +1,5 @@
 import { newTicket, type Ticket } from '@zt/core';
+import { designed } from '@zt/core/testing/designed';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
 let app: TestApp;
@@ -11,10 +12,8 @@ const FIRST = newTicket('ticket-1', 't-shirt');
 const save = (body: object) => app.put('/api/tickets/ticket-1', body);
 const sending = (device: string, id: string) => ({ device: `device-${device}`, id, name: `the ${device}` });
 const read = async (): Promise<Ticket> => (await (await app.get('/api/tickets/ticket-1')).json()).ticket;
-const wide = (ticket: Ticket, widthMm: number): Ticket => ({
-  ...ticket,
-  design: { ...ticket.design, widthMm },
-});
+const wide = (ticket: Ticket, widthMm: number): Ticket => designed(ticket, { widthMm });
+const widthOf = ({ design }: Ticket) => design.parts[0]?.widthMm;
 
 describe('two devices on one ticket', () => {
   beforeEach(() => save({ ticket: FIRST, rev: 0 }));
@@ -26,25 +25,30 @@ describe('two devices on one ticket', () => {
     expect(answer.status).toBe(200);
     expect(await answer.json()).toMatchObject({
       rev: 3,
-      ticket: { name: 'Oars', design: { widthMm: 80 }, offers: {} },
+      ticket: { name: 'Oars', design: { parts: [{ widthMm: 80 }] }, offers: {} },
     });
-    expect(await read()).toMatchObject({ name: 'Oars', design: { widthMm: 80 } });
+    expect(await read()).toMatchObject({ name: 'Oars', design: { parts: [{ widthMm: 80 }] } });
   });
 
   it('offers one value beside the other when they changed one field, with who and when', async () => {
     await save({ ticket: wide(FIRST, 80), rev: 1 });
     await save({ ticket: wide(FIRST, 90), rev: 1, base: FIRST, sending: sending('phone', 'sending-1') });
     const kept = await read();
-    expect(kept.design.widthMm).toBe(80);
+    expect(widthOf(kept)).toBe(80);
     expect(Object.values(kept.offers)).toEqual([
-      { at: 'design.widthMm', value: 90, by: 'the phone', when: expect.stringMatching(/^2026-05-04T10:/) },
+      {
+        at: 'design.parts.first-part.widthMm',
+        value: 90,
+        by: 'the phone',
+        when: expect.stringMatching(/^2026-05-04T10:/),
+      },
     ]);
   });
 
   it('refuses a late save that does not say what it was made from, and overwrites nothing', async () => {
     await save({ ticket: wide(FIRST, 80), rev: 1 });
     expect((await save({ ticket: wide(FIRST, 90), rev: 1 })).status).toBe(409);
-    expect((await read()).design.widthMm).toBe(80);
+    expect(widthOf(await read())).toBe(80);
   });
 
   it('takes a late save of just what is kept for what it is, and saves one whose ticket is gone', async () => {
@@ -61,7 +65,10 @@ describe('two devices on one ticket', () => {
     const sent = { ticket: wide(FIRST, 80), rev: 1, sending: sending('phone', 'sending-1') };
     expect(await (await save(sent)).json()).toEqual({ rev: 2, onBench: true });
     await save({ ticket: wide(FIRST, 70), rev: 2 });
-    expect(await (await save(sent)).json()).toMatchObject({ rev: 3, ticket: { design: { widthMm: 70 } } });
+    expect(await (await save(sent)).json()).toMatchObject({
+      rev: 3,
+      ticket: { design: { parts: [{ widthMm: 70 }] } },
+    });
     expect((await read()).offers).toEqual({});
   });
 

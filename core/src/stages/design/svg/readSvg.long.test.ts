@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
-import { ArtworkSchema, ColourStopSchema } from '../../../model/ticket/design';
+import { ArtworkSchema, ColourStopSchema } from '../../../model/ticket/artwork';
 import { ARTWORK_BOUNDS } from '../../../model/ticket/designBounds';
 import { toolsInNode } from '../../../testing/toolsInNode';
 import { stitchFigures } from '../stitchFigures';

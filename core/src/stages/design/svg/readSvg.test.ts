@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
-import { ArtworkSchema } from '../../../model/ticket/design';
+import { ArtworkSchema } from '../../../model/ticket/artwork';
 import { toolsInNode } from '../../../testing/toolsInNode';
 import { stitchFigures } from '../stitchFigures';
 import { type ReadSvg, readSvg } from './readSvg';

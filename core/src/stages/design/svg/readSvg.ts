@@ -5,7 +5,7 @@ import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../../base/geom
 import type { Ring } from '../../../base/geometry/clip';
 import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
-import type { Artwork, ColourStop } from '../../../model/ticket/design';
+import type { Artwork, ColourStop } from '../../../model/ticket/artwork';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
 import { colourOrder, runsOf } from '../order/colourOrder';
 import { type Estimate, estimateFilled, estimateLine, type StitchFigures } from './estimate';
@@ -248,6 +248,8 @@ function artworkOf(
     ),
     narrowestSatinMm: satins.length > 0 ? satins.reduce((least, mm) => Math.min(least, mm)) : null,
     remarks: [...frame.remarks].slice(0, ARTWORK_BOUNDS.remarks),
+    letters: [],
+    madeFrom: '',
   };
 }
 

@@ -14,6 +14,13 @@ export interface DrawingTools {
 }
 
 let loaded: Promise<DrawingTools> | null = null;
+let clipper: Promise<Clipper> | null = null;
+
+/** The clipper, from its compiled bytes; loaded once, however often it is asked for. */
+export function clipperFrom(bytes: () => Promise<Uint8Array>): Promise<Clipper> {
+  clipper ??= bytes().then((wasm) => loadClipper(clipperFactory, wasm));
+  return clipper;
+}
 
 /** The tools, from their compiled bytes; loaded once, however often they are asked for. */
 export function drawingTools(bytes: {
@@ -21,10 +28,7 @@ export function drawingTools(bytes: {
   clipper: () => Promise<Uint8Array>;
 }): Promise<DrawingTools> {
   loaded ??= (async () => {
-    const [clip] = await Promise.all([
-      bytes.clipper().then((wasm) => loadClipper(clipperFactory, wasm)),
-      bytes.resvg().then(startResvg),
-    ]);
+    const [clip] = await Promise.all([clipperFrom(bytes.clipper), bytes.resvg().then(startResvg)]);
     return {
       simplify: (svg: string) => new Resvg(svg, { font: { loadSystemFonts: false } as never }).toString(),
       clip,

@@ -1,43 +1,49 @@
 import { boxOf, centreOf, heightOf, widthOf } from '../../../base/geometry/box';
+import { subtract } from '../../../base/geometry/point';
 import type { Polygon } from '../../../base/geometry/polygon';
 import { mm, phrase } from '../../../base/units/phrase';
 import { numberFor } from '../../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../../catalogue/numbers/hoop';
-import { elementsOf, gathered } from '../../design/elements';
-import type { DesignFacts } from '../../design/planDesign';
+import type { DesignFacts } from '../../design/designFacts';
+import { gathered } from '../../design/elements';
+import { withElementsMoved } from '../../design/parts/acts';
 import type { Asked, Rescue } from './rescue';
 import { forHoop, judgeChanged, set, WHERE_IT_LIES, works } from './rescue';
 
-/** The design with another outline at its scale, about its own middle. */
-function factsWithHull(facts: DesignFacts, hull: Polygon, scale: number): DesignFacts {
+/** The design with another outline, about its own middle. */
+function factsWithHull(facts: DesignFacts, hull: Polygon): DesignFacts {
   const box = boxOf(hull);
   const middle = centreOf(box);
   return {
     ...facts,
-    widthMm: widthOf(box) * scale,
-    heightMm: heightOf(box) * scale,
-    hull: hull.map((p) => ({ x: (p.x - middle.x) * scale, y: (p.y - middle.y) * scale })),
+    widthMm: widthOf(box),
+    heightMm: heightOf(box),
+    hull: hull.map((p) => subtract(p, middle)),
   };
 }
 
 /** Draw the elements of the design closer together. */
 export function moveCloser(asked: Asked): Rescue[] {
   const { setting, verdict } = asked;
-  const { artwork, scalePercent } = setting;
-  if (!artwork || works(verdict, asked.method)) return [];
-  const scale = scalePercent / 100;
-  const fits = (hull: Polygon) =>
-    works(judgeChanged(asked, factsWithHull(setting.facts, hull, scale)), asked.method);
+  const { facts, design } = setting;
+  if (works(verdict, asked.method)) return [];
+  const { scale } = facts;
+  const fits = (hull: Polygon) => works(judgeChanged(asked, factsWithHull(facts, hull)), asked.method);
   const gapMm = numberFor(setting.rules, HOOP_NUMBERS.elementGapMm);
-  const found = gathered(elementsOf(artwork), fits, gapMm / scale);
+  const found = gathered(
+    facts.elements.map((hull) => ({ hull })),
+    fits,
+    gapMm,
+  );
   if (!found) return [];
-  const farthest = Math.max(...found.moves.map((m) => Math.hypot(m.x, m.y))) * scale;
+  const moves = found.moves.map((m) => ({ x: m.x / scale, y: m.y / scale }));
+  const farthest = Math.max(...found.moves.map((m) => Math.hypot(m.x, m.y)));
   return [
     {
       label: phrase`Move its elements closer together`,
-      result: phrase`fits ${verdict.hoop.name}; ${mm(found.gapMm * scale)} are left between them`,
+      result: phrase`fits ${verdict.hoop.name}; ${mm(found.gapMm)} are left between them`,
       cost: phrase`the composition changes: up to ${mm(farthest)} for an element; save the file so`,
-      change: { stage: 'design', set: { elementMoves: found.moves } },
+      change: { stage: 'design', set: { parts: withElementsMoved(design.parts, moves) } },
       also: set(forHoop(asked, { turnDeg: null, shift: null })),
       removes: WHERE_IT_LIES,
     },

@@ -1,6 +1,6 @@
 import type { Mend } from '../../../model/finding';
 import type { HoopInput, Method } from '../../../model/ticket/hoop';
-import type { DesignFacts } from '../../design/planDesign';
+import type { DesignFacts } from '../../design/designFacts';
 import type { HoopVerdict } from '../judgeHoop';
 import { judgeHoop, whyNotClosed } from '../judgeHoop';
 import type { LaidHoop } from '../layHoop';

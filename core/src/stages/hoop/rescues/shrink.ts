@@ -6,7 +6,7 @@ import { canClose, forHoop, judgeChanged, scaledBy, set, WHERE_IT_LIES, works } 
 /** Shrink the design, as far as its stitches stand it. */
 export function shrink(asked: Asked): Rescue[] {
   const { verdict, setting, method } = asked;
-  const { scalePercent } = setting;
+  const { scalePercent } = setting.design;
   if (works(verdict, method) || (method === 'hooped' && !canClose(asked))) return [];
   const least = numberFor(setting.rules, DESIGN_NUMBERS.resizeLeastPercent);
   const freely = numberFor(setting.rules, DESIGN_NUMBERS.resizeFreelyPercent);

@@ -1,7 +1,6 @@
 import { boxOf, contains, inflate } from '../../../base/geometry/box';
 import { count, mm, phrase } from '../../../base/units/phrase';
 import type { QuarterTurn } from '../../../model/ticket/hoop';
-import { elementsOf } from '../../design/elements';
 import { whyNotClosed } from '../judgeHoop';
 import { layPart, splitsOf } from '../layHoop';
 import type { Split, SplitPart } from '../split';
@@ -9,14 +8,10 @@ import type { Asked, HoopSet, Rescue } from './rescue';
 import { forHoop, set, WHERE_IT_LIES } from './rescue';
 
 /** How many elements of the drawing lie in no part whole. */
-function elementsCut({ setting: { artwork, scalePercent } }: Asked, parts: readonly SplitPart[]): number {
-  if (!artwork) return 0;
+function elementsCut({ setting: { facts } }: Asked, parts: readonly SplitPart[]): number {
+  if (!facts.artwork) return 0;
   const boxes = parts.map((part) => inflate(boxOf(part.hull), 0.01));
-  const scale = scalePercent / 100;
-  return elementsOf(artwork).filter(({ hull }) => {
-    const own = boxOf(hull.map((p) => ({ x: p.x * scale, y: p.y * scale })));
-    return !boxes.some((box) => contains(box, own));
-  }).length;
+  return facts.elements.filter((hull) => !boxes.some((box) => contains(box, boxOf(hull)))).length;
 }
 
 /** The split with the fewest parts whose rings all lie clear; floated where they do not, or the ring cannot close. */

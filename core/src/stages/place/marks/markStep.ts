@@ -1,7 +1,7 @@
 import type { Point } from '../../../base/geometry/point';
 import type { DisplayUnits } from '../../../base/units/length';
 import type { Phrase, Quantity } from '../../../base/units/phrase';
-import type { DesignFacts } from '../../design/planDesign';
+import type { DesignFacts } from '../../design/designFacts';
 import type { PieceOutline } from '../../piece/geometry';
 import type { PiecePlan } from '../../piece/planPiece';
 import type { Copy } from '../copies';

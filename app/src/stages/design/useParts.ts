@@ -1,0 +1,45 @@
+import type { Part } from '@zt/core';
+import { type Chosen, withPart } from '@zt/core/stages/design/parts/acts';
+import { useMemo } from 'react';
+import { useTicket, useTicketActs } from '../../hooks/useTicket';
+import { partsChosen } from '../../store/editor';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+
+interface Parts extends Chosen {
+  /** The one that is acted on; null where none is, or several are. */
+  only: Part | null;
+  choose: (ids: readonly string[]) => void;
+  /** Puts other parts in their place; changes of one gesture are one step to undo. */
+  put: (parts: Part[], gesture?: string) => void;
+  /** Puts parts there, and chooses some of them. */
+  putChosen: (chosen: Chosen) => void;
+  /** Changes one part. */
+  set: (id: string, change: Partial<Part>, gesture?: string) => void;
+}
+
+/** The parts of the design, and those that are acted on: of a design of one part that one. */
+export function useParts(): Parts {
+  const { parts } = useTicket('design').design;
+  const chosen = useAppSelector((state) => state.editor.chosenParts);
+  const { change } = useTicketActs();
+  const dispatch = useAppDispatch();
+  return useMemo(() => {
+    const there = parts.filter(({ id }) => parts.length === 1 || chosen.includes(id));
+    const ids = there.map(({ id }) => id);
+    const choose = (next: readonly string[]) => void dispatch(partsChosen([...next]));
+    const put = (next: Part[], gesture?: string) =>
+      change({ stage: 'design', set: { parts: next } }, gesture);
+    return {
+      parts,
+      ids,
+      only: there.length === 1 ? (there[0] ?? null) : null,
+      choose,
+      put,
+      putChosen: (next) => {
+        put([...next.parts]);
+        choose(next.ids);
+      },
+      set: (id, own, gesture) => put(withPart(parts, id, own), gesture),
+    };
+  }, [parts, chosen, change, dispatch]);
+}

@@ -1,0 +1,135 @@
+import { boxAbout, cornersOf } from '../../../base/geometry/box';
+import { add, ORIGIN, type Point } from '../../../base/geometry/point';
+import { hullOf, type Polygon } from '../../../base/geometry/polygon';
+import { DENSITY_TABLE } from '../../../catalogue/numbers/design';
+import type { Artwork } from '../../../model/ticket/artwork';
+import { nameOfFile } from '../../../model/ticket/designBounds';
+import type { Part } from '../../../model/ticket/part';
+import { arranged, elementsOf } from '../elements';
+import { mappedPath } from '../pathData';
+import { inDesign, isAsItCame, wayInDesign } from './pose';
+
+export interface PlannedStop {
+  hex: string;
+  name: string;
+  stitches: number;
+}
+
+/** A part as it lies in its design, mm at 100 % of the design about the design's origin. */
+export interface DrawnPart {
+  part: Part;
+  /** Its own size, before it is turned, and as it came: elements moved or not. */
+  widthMm: number;
+  heightMm: number;
+  stitches: number;
+  stops: PlannedStop[];
+  hull: Polygon;
+  /** Hulls of what stands by itself in it: of letters and plain sizes the whole. */
+  elements: Point[][];
+  /** Its shapes, their stops counted among its own; a plain size has its box. */
+  paths: Artwork['paths'];
+}
+
+/** What a part is called: by its letters, its file, or that it is a plain size. */
+export function nameOfPart({ letters, artwork }: Pick<Part, 'letters' | 'artwork'>): string {
+  if (letters) return letters.text.trim().replace(/\s+/g, ' ').slice(0, 40) || 'letters';
+  return artwork ? nameOfFile(artwork.fileName) || 'drawing' : 'off the machine';
+}
+
+/** The stitch count entered, or the typical one of the class over the box at 100 %; null when neither is known. */
+function stitchesAsItCame({ stitches, densityClass }: Part, areaCm2: number): number | null {
+  if (stitches !== null) return stitches;
+  const row = DENSITY_TABLE.find((r) => r.name === densityClass);
+  return row ? Math.round(row.typical * areaCm2) : null;
+}
+
+/**
+ * What comes from shapes is stitched anew at another size, by its area; what came with its stitches keeps them, as the
+ * machine does when it resizes.
+ */
+const isMadeOfShapes = ({ artwork }: Part): boolean => artwork !== null;
+
+function plannedStops({ colours }: Part, stitches: number): PlannedStop[] {
+  const known = colours.reduce((sum, c) => sum + (c.stitches ?? 0), 0);
+  const open = colours.filter((c) => c.stitches === null).length;
+  const share = open > 0 ? Math.max(0, stitches - known) / open : 0;
+  const fraction = open === 0 && known > 0 ? stitches / known : 1;
+  return colours.map((c) => ({
+    hex: c.hex,
+    name: c.name,
+    stitches: Math.round((c.stitches ?? share) * fraction),
+  }));
+}
+
+/** The shapes as they lie; those of a part that lies as it came are its own. */
+function pathsOf(part: Part, artwork: Artwork): Artwork['paths'] {
+  if (isAsItCame(part)) return artwork.paths;
+  const scale = part.scalePercent / 100;
+  return artwork.paths.map(({ d, stop, strokeMm }) => ({
+    d: mappedPath(d, (p) => inDesign(part, p)),
+    stop,
+    strokeMm: strokeMm === null ? null : strokeMm * scale,
+  }));
+}
+
+const boxPath = (corners: readonly Point[]): string =>
+  `M${corners.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;
+
+interface Outline {
+  hull: Point[];
+  elements: Point[][];
+  paths: Artwork['paths'];
+}
+
+function outlineOf(part: Part, [width, height]: [number, number]): Outline {
+  const place = (polygon: Polygon): Point[] => polygon.map((p) => inDesign(part, p));
+  if (!part.artwork) {
+    const hull = place(cornersOf(boxAbout(ORIGIN, width, height)));
+    return { hull, elements: [hull], paths: [{ d: boxPath(hull), stop: 0, strokeMm: null }] };
+  }
+  const artwork = arranged(part.artwork, part.elementMoves);
+  const hull = place(artwork.hull);
+  const own = part.letters ? [] : elementsOf(part.artwork);
+  const isMoved = artwork !== part.artwork;
+  const elements = own.map((element, i) =>
+    place(isMoved ? element.hull.map((p) => add(p, part.elementMoves[i] ?? ORIGIN)) : element.hull),
+  );
+  return { hull, elements: elements.length > 0 ? elements : [hull], paths: pathsOf(part, artwork) };
+}
+
+const known = new WeakMap<Part, DrawnPart>();
+
+/**
+ * A part as it lies; null while its size or its stitches are not known. Kept for each part, since a hand that drags one
+ * leaves the others as they are.
+ */
+export function drawnPart(part: Part): DrawnPart | null {
+  const before = known.get(part);
+  if (before) return before;
+  const { widthMm, heightMm } = part;
+  if (widthMm === null || heightMm === null) return null;
+  const scale = part.scalePercent / 100;
+  const asItCame = stitchesAsItCame(part, (widthMm * heightMm) / 100);
+  if (asItCame === null) return null;
+  const stitches = isMadeOfShapes(part) ? Math.round(asItCame * scale * scale) : asItCame;
+  const drawn: DrawnPart = {
+    part,
+    widthMm: widthMm * scale,
+    heightMm: heightMm * scale,
+    stitches,
+    stops: plannedStops(part, stitches),
+    ...outlineOf(part, [widthMm, heightMm]),
+  };
+  known.set(part, drawn);
+  return drawn;
+}
+
+/** Where a drawing's own file has its centre, in the design's frame. */
+export const fileCentreOf = ({ artwork, at, ...pose }: Part): Point =>
+  add(wayInDesign({ ...pose, at }, artwork?.fileCentre ?? ORIGIN), at);
+
+/** The hull of parts together. */
+export function hullOfParts(parts: readonly DrawnPart[]): Polygon {
+  const [only] = parts;
+  return only && parts.length === 1 ? only.hull : hullOf(parts.flatMap(({ hull }) => hull));
+}

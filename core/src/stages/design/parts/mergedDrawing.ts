@@ -1,0 +1,32 @@
+import { type Point, subtract } from '../../../base/geometry/point';
+import type { Artwork } from '../../../model/ticket/artwork';
+import { mappedPath } from '../pathData';
+import type { DrawnPart } from './drawnPart';
+import type { DesignStop } from './stopsOfDesign';
+
+/** The shapes of a design in its own stops, and how thick thread lies on the densest. mm about its visible centre. */
+export type Drawing = Pick<Artwork, 'paths' | 'mostCover'>;
+
+const AS_GOOD_AS_NONE_MM = 0.005;
+
+/**
+ * The shapes of all parts about the design's visible centre, mm at 100 %, later parts above; null where no part has any.
+ * Those of one part that lies about that centre already are its own.
+ */
+export function mergedDrawing(
+  parts: readonly DrawnPart[],
+  stops: readonly DesignStop[],
+  centre: Point,
+): Drawing | null {
+  if (parts.every(({ part }) => part.artwork === null)) return null;
+  const stopOf = new Map(stops.flatMap(({ of }, i) => of.map(({ part, stop }) => [`${part} ${stop}`, i])));
+  const isCentred = Math.hypot(centre.x, centre.y) < AS_GOOD_AS_NONE_MM;
+  const paths = parts.flatMap(({ part, paths: own }) =>
+    own.map((path) => {
+      const stop = stopOf.get(`${part.id} ${path.stop}`) ?? path.stop;
+      if (isCentred && stop === path.stop) return path;
+      return { ...path, stop, d: isCentred ? path.d : mappedPath(path.d, (p) => subtract(p, centre)) };
+    }),
+  );
+  return { paths, mostCover: Math.max(...parts.map(({ part }) => part.artwork?.mostCover ?? 0)) };
+}

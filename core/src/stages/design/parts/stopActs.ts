@@ -1,0 +1,45 @@
+import { type Phrase, phrase } from '../../../base/units/phrase';
+import type { ColourStop } from '../../../model/ticket/artwork';
+import type { PartStop } from '../../../model/ticket/design';
+import type { Part } from '../../../model/ticket/part';
+import { drawnPart } from './drawnPart';
+import { type Block, blocksOf, type DesignStop, swappedIn } from './stopsOfDesign';
+
+/** How a stop of a part is to look; null as it is. */
+export type Dress = (stop: PartStop) => Pick<ColourStop, 'hex' | 'name'> | null;
+
+/** The parts in other colours. */
+export const dressed = (parts: readonly Part[], dress: Dress): Part[] =>
+  parts.map((part) => ({
+    ...part,
+    colours: part.colours.map((colour, stop) => ({ ...colour, ...dress({ part: part.id, stop }) })),
+  }));
+
+const isOf =
+  ({ part, stop }: PartStop) =>
+  (block: Block) =>
+    block.part === part && block.stop === stop;
+
+/** The order in which a stop is stitched one place sooner or later than it is now, or why it may not be. */
+export function stopMoved(
+  parts: readonly Part[],
+  stops: readonly DesignStop[],
+  { index, by }: { index: number; by: 1 | -1 },
+): PartStop[] | Phrase {
+  const rows = stops.map(({ of }) => of);
+  const [row, other] = [rows[index], rows[index + by]];
+  if (!row || !other) return phrase`It is at the end already.`;
+  rows[index] = other;
+  rows[index + by] = row;
+  const order = rows.flat();
+  const blocks = blocksOf(parts.flatMap((part) => drawnPart(part) ?? []));
+  const places = order.map((one) => blocks.findIndex(isOf(one)));
+  const [swapped] = swappedIn(blocks, places);
+  return swapped
+    ? phrase`${swapped.upper.name} lies on ${swapped.lower.name}: stitched sooner, it would be covered.`
+    : order;
+}
+
+/** Whether a stop may be moved so: a list of stops is an order, words are why not. */
+export const isOrder = (found: PartStop[] | Phrase): found is PartStop[] =>
+  found.every((one) => typeof one === 'object' && 'part' in one);
