@@ -19,6 +19,7 @@ import { PieceLayer } from '../../sheet/layers/PieceLayer';
 import { OnCloth, useOnSheet } from '../../sheet/onSheet';
 import { Sheet } from '../../sheet/Sheet';
 import { isStrip, pathPx, toPx } from '../../sheet/view';
+import { largestIn } from './largestIn';
 import { type OnTable, onSheet, tableOf } from './onTable';
 import { PartLayer } from './PartLayer';
 import { HANDLE_PX, handlesOf, usePartDrag } from './usePartDrag';
@@ -29,12 +30,6 @@ import { useParts } from './useParts';
 export function DesignDrawing() {
   const { design } = usePlan('design');
   return design.facts ? <Table facts={design.facts} /> : null;
-}
-
-/** The largest that the design can be in the hoop where it lies, by its box; null where it fills it, or none is laid. */
-function largestIn(laid: LaidHoop | null, facts: DesignFacts): { widthMm: number; heightMm: number } | null {
-  const by = laid && !laid.split ? laid.verdict.largestScale : 0;
-  return by > 1.01 ? { widthMm: facts.widthMm * by, heightMm: facts.heightMm * by } : null;
 }
 
 function Table({ facts }: { facts: DesignFacts }) {

@@ -14,6 +14,7 @@ import { Arrange } from './Arrange';
 import { ColourStops } from './ColourStops';
 import { DrawnFields, OthersLetters } from './DrawnFields';
 import { LettersFields } from './LettersFields';
+import { largestIn } from './largestIn';
 import { PartsList } from './PartsList';
 import { ShelfColours } from './ShelfColours';
 import { TypedFields } from './TypedFields';
@@ -40,15 +41,19 @@ function PartFields() {
 
 /** What it is as a whole, before its colours. */
 function Answer() {
-  const { facts } = usePlan('design').design;
-  const { reasons } = usePlan('design').design;
+  const { design, hoop } = usePlan('design', 'hoop');
+  const { facts, reasons } = design;
   const units = useUnits();
   if (!facts) return null;
+  const laid = hoop?.laid ?? null;
+  const most = largestIn(laid, facts);
   return (
     <View>
       <Txt as="figure">{`${facts.stitches} stitches, ${facts.densityClass}`}</Txt>
       <Txt as="small" tone="graphite">
-        {sides(facts, units)}
+        {[sides(facts, units), most ? `in ${laid?.verdict.hoop.name} at most ${sides(most, units)}` : '']
+          .filter(Boolean)
+          .join('; ')}
       </Txt>
       <Why
         about="this density"

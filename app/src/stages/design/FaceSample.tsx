@@ -36,7 +36,7 @@ function useFaces(faces: readonly TypefaceEntry[]): boolean {
   return here;
 }
 
-const SAMPLE_LETTERS = 9;
+const SAMPLE_LETTERS = 7;
 
 /** The typefaces, each showing the beginning of what is to be set. */
 export function FaceSample({ text, faces, chosen, onFace }: FaceSampleProps) {
@@ -59,10 +59,10 @@ export function FaceSample({ text, faces, chosen, onFace }: FaceSampleProps) {
             onPress={() => onFace(id)}
             style={{
               minHeight: TARGET,
-              minWidth: 96,
+              flexBasis: '30%',
               flexGrow: 1,
-              paddingHorizontal: 8,
-              paddingVertical: 4,
+              paddingHorizontal: 4,
+              paddingVertical: 2,
               alignItems: 'center',
               justifyContent: 'center',
               borderWidth: 1.5,
@@ -75,7 +75,7 @@ export function FaceSample({ text, faces, chosen, onFace }: FaceSampleProps) {
               aria-hidden
               lines={1}
               tone={id === chosen ? 'onInk' : 'ink'}
-              style={{ fontSize: 24, lineHeight: 32, ...(here ? { fontFamily: familyOf(id) } : {}) }}
+              style={{ fontSize: 20, lineHeight: 28, ...(here ? { fontFamily: familyOf(id) } : {}) }}
             >
               {sample}
             </Txt>

@@ -1,5 +1,5 @@
 import { EMPTY_PART, type Part } from '@zt/core';
-import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
+import { type Lettering, USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
 import { isBlank, withPartAdded } from '@zt/core/stages/design/parts/acts';
 import { drawnPart, nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { useState } from 'react';
@@ -64,33 +64,42 @@ function WhichParts() {
   );
 }
 
+const MONOGRAM: Lettering = {
+  ...USUAL_LETTERING,
+  face: 'capitals',
+  capMm: 30,
+  monogram: { frame: 'ring' },
+};
+
 /** What the design is composed of, and what can be added to it. */
 export function PartsList() {
   const { parts, putChosen } = useParts();
   const add = (made: Partial<Part>) => {
-    const part: Part = { ...EMPTY_PART, id: newId(), ...made };
+    // In a thread that is on already.
+    const [thread = EMPTY_PART.colours[0]] = parts[0]?.colours ?? [];
+    const colours = thread ? [{ ...thread, stitches: null }] : EMPTY_PART.colours;
+    const part: Part = { ...EMPTY_PART, id: newId(), colours, ...made };
     putChosen({ parts: withPartAdded(parts, part), ids: [part.id] });
   };
   const isBare = parts.every(isBlank);
   return (
     <Stack gap={8}>
       {parts.length > 1 ? <WhichParts /> : null}
+      {isBare ? null : (
+        <Txt as="label" tone="graphite">
+          Add to it
+        </Txt>
+      )}
       <Row wrap gap={6}>
-        <Press
-          title={isBare ? 'Letters' : 'Add letters'}
-          label="Add letters"
-          onPress={() => add({ letters: USUAL_LETTERING })}
-        />
-        <Press
-          title={isBare ? 'Monogram' : 'Add a monogram'}
-          label="Add a monogram"
-          onPress={() =>
-            add({ letters: { ...USUAL_LETTERING, face: 'capitals', capMm: 30, monogram: { frame: 'ring' } } })
-          }
-        />
         <SvgChooser part={null} />
+        <Press title="Letters" label="Add letters" onPress={() => add({ letters: USUAL_LETTERING })} />
+        <Press title="Monogram" label="Add a monogram" onPress={() => add({ letters: MONOGRAM })} />
         {isBare ? null : (
-          <Press title="Add a size off the machine" onPress={() => add({ densityClass: 'medium' })} />
+          <Press
+            title="Size"
+            label="Add a size off the machine"
+            onPress={() => add({ densityClass: 'medium' })}
+          />
         )}
       </Row>
     </Stack>

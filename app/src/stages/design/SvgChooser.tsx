@@ -96,7 +96,8 @@ export function SvgChooser({ part }: { part: Part | null }) {
         },
       })}
       <Press
-        title={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Add an SVG drawing'}
+        title={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Drawing'}
+        label={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Add an SVG drawing'}
         onPress={() => input.current?.click()}
       />
       {part?.artwork ? (

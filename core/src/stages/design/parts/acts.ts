@@ -134,7 +134,9 @@ export function withPartAdded(parts: readonly Part[], part: Part): Part[] {
   const kept = parts.filter((other) => !isBlank(other));
   if (kept.length === 0) return [part];
   const whole = boxOfAll(kept);
-  const own = boxOf(drawnPart({ ...part, at: ORIGIN })?.hull ?? [ORIGIN]);
+  // Letters that are not set yet will be about as high as their capitals.
+  const half = (part.letters?.capMm ?? 0) / 2;
+  const own = boxOf(drawnPart({ ...part, at: ORIGIN })?.hull ?? [{ x: 0, y: -half }]);
   const at = atHundredth({ x: centreOf(whole).x, y: whole.bottom + BELOW_MM - own.top });
   return [...kept, { ...part, at }];
 }
