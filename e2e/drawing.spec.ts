@@ -19,6 +19,9 @@ test('an SVG drawing is read at its true size: outline, colours in order, stitch
   await ticket.reads('From badge.svg: outline, colours and stitches were worked out from it.');
   await expect(page.getByRole('textbox', { name: 'design width' })).toHaveValue('50.8 mm');
   await expect(page.getByRole('textbox', { name: 'design height' })).toHaveValue('25.4 mm');
+  // Another width makes all of it so much larger.
+  await fillIn(page.getByRole('textbox', { name: 'design width' }), '60');
+  await expect(page.getByRole('textbox', { name: 'design height' })).toHaveValue('30 mm');
   await ticket.reads('Colours in the order they are stitched: 3');
   await expect(page.getByRole('button', { name: /^colour 1 navy/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^colour 2 yellow/ })).toBeVisible();
@@ -101,7 +104,7 @@ test('a drawing that says nothing of its size is asked about, with what the hoop
   await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('clock');
   await ticket.reads('Colours in the order they are stitched: 1');
   // Another drawing brings its own name; its answer may come with one tap.
-  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('moon.svg', icon));
+  await page.getByLabel('Another SVG drawing', { exact: true }).setInputFiles(file('moon.svg', icon));
   await question.getByRole('radio', { name: '38 mm × 38 mm, as wide as the design now' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of the design' })).toHaveValue('moon');
   await ticket.saved();

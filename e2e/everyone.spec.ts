@@ -223,9 +223,10 @@ for (const path of PAGES)
         .getByRole('heading')
         .last()
         .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize));
+    await expect.poll(lettersPx).toBeGreaterThan(0);
     const usual = await lettersPx();
     await withLargeLetters(page);
-    expect(await lettersPx()).toBe(2 * usual);
+    await expect.poll(lettersPx).toBe(2 * usual);
     await expectNoSidewaysScroll(page);
     await expect.poll(() => cutOff(page)).toEqual([]);
   });

@@ -1,9 +1,10 @@
 import type { Part } from '@zt/core';
+import { PART_SCALE } from '@zt/core/model/ticket/designBounds';
 import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { SvgChooser } from './SvgChooser';
-import { StitchesField } from './TypedFields';
+import { SIDES, StitchesField } from './TypedFields';
 import { useParts } from './useParts';
 
 /** What is to be said of a drawing beyond what was read from it. */
@@ -11,10 +12,35 @@ export function DrawnFields({ part, index }: { part: Part; index: number }) {
   return (
     <Stack gap={10}>
       <SvgChooser part={part} />
+      <SidesAsDrawn part={part} index={index} />
       <StitchesField part={part} index={index} />
     </Stack>
   );
 }
+
+/** How large a drawing is; another width or height scales all of it, and its stitches are worked out anew. */
+function SidesAsDrawn({ part, index }: { part: Part; index: number }) {
+  const { set } = useParts();
+  const scale = part.scalePercent / 100;
+  return SIDES.map(({ id, name }) => {
+    const asRead = part[id] ?? 0;
+    return (
+      <LengthField
+        key={id}
+        label={name}
+        at={`design.parts.${index}.${id}`}
+        mm={asRead * scale}
+        onLength={(mm) => set(part.id, { scalePercent: scaleTo(mm, asRead) })}
+      />
+    );
+  });
+}
+
+const hundredth = (value: number): number => Math.round(value * 100) / 100;
+
+/** The share of its size, in percent, at which a side is so long; within what a part may be scaled. */
+const scaleTo = (mm: number, asRead: number): number =>
+  Math.min(PART_SCALE.most, Math.max(PART_SCALE.least, hundredth((mm / Math.max(0.01, asRead)) * 100)));
 
 /** Letters that somebody else drew: whether there are any, and how high the smallest are. */
 export function OthersLetters({ part, index }: { part: Part; index: number }) {

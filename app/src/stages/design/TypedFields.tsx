@@ -8,7 +8,7 @@ import { Stack } from '../../components/ui/Stack';
 import { FieldFindings } from '../FieldFindings';
 import { useParts } from './useParts';
 
-const SIDES = [
+export const SIDES = [
   { id: 'widthMm', name: 'design width' },
   { id: 'heightMm', name: 'design height' },
 ] as const;
