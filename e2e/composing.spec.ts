@@ -1,10 +1,30 @@
 import type { Page } from '@playwright/test';
 import type { KeptTicket } from '@zt/core';
-import { planTicket } from '@zt/core';
+import { EMPTY_PART, type Part, planTicket } from '@zt/core';
+import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
 import { areLettersSet } from '@zt/core/stages/design/lettering/lettersKey';
-import { SAMPLE_RULES, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { setLetters } from '@zt/core/stages/design/lettering/setLetters';
+import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
+import { faceInNode } from '@zt/core/testing/facesInNode';
+import { measuredTicket, SAMPLE_RULES, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { toolsInNode } from '@zt/core/testing/toolsInNode';
+import { LONG_FRAME_MS, startCountingFrames } from './support/frames';
 import { expect, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
+
+/** A name set outside the browser, as a part. */
+async function setInNode(text: string): Promise<Part> {
+  const letters = { ...USUAL_LETTERING, text };
+  const { clip } = await toolsInNode();
+  const set = setLetters(letters, {
+    face: await faceInNode(letters.face),
+    clip,
+    figures: stitchFigures(SAMPLE_RULES),
+  });
+  if (!set.ok) throw new Error('assertion failed: a name can be set');
+  const { widthMm, heightMm, stitches, artwork } = set;
+  return { ...EMPTY_PART, letters, widthMm, heightMm, stitches, artwork };
+}
 
 const svg = (name: string, width: number, height: number, body: string) => ({
   name,
@@ -285,4 +305,43 @@ test('several parts are lined up, spread, put in a ring; one thread is one stop,
   const last = design.parts.at(-1);
   expect(design.parts).toHaveLength(7);
   expect(Math.abs((last?.at.x ?? 9) - 0)).toBeLessThan(1);
+});
+
+test('thirty parts are arranged: what is dragged keeps up with the finger', async ({ page }, info) => {
+  const id = `thirty-parts-${info.project.name}-${crypto.randomUUID()}`;
+  const letters = await setInNode('Pennyscar');
+  const parts = Array.from({ length: 30 }, (_, i) => ({
+    ...letters,
+    id: `part-number-${i}`,
+    at: { x: (i % 5) * 100 - 200, y: Math.floor(i / 5) * 18 - 45 },
+    colours: [{ hex: i % 2 === 0 ? '#1F3A5F' : '#A93F36', name: 'thread', stitches: null }],
+  }));
+  const measured = measuredTicket('panel', 'middle', [50, 40]);
+  const ticket = { ...measured, id, name: 'Thirty names', design: { ...measured.design, parts } };
+  const put = await page.request.put(`/api/tickets/${id}`, { data: { ticket, rev: 0 } });
+  expect(put.ok()).toBe(true);
+  await page.goto(`/ticket/${id}/design`);
+  await onTicket(page).reads('Parts, the lowest first: 30');
+  await expect(page.locator('[data-testid="sheet"] path[fill-rule="evenodd"]')).toHaveCount(270);
+  const letter = page.locator('[data-testid="sheet"] path[fill-rule="evenodd"]').nth(12 * 9 + 4);
+  const box = await letter.boundingBox();
+  const on = { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  await startCountingFrames(page);
+  await page.mouse.move(on.x, on.y);
+  await page.mouse.down();
+  for (let i = 1; i <= 60; i++) {
+    await page.mouse.move(on.x + i * 0.5, on.y + i * 0.3);
+    await page.waitForTimeout(8);
+  }
+  await page.mouse.up();
+  const frames = (await page.evaluate(() => window.frames60)).sort((a, b) => a - b);
+  const long = frames.filter((ms) => ms > LONG_FRAME_MS).length;
+  console.log(
+    `30 parts, one dragged (${info.project.name}): ${frames.length} frames, ${long} over ${LONG_FRAME_MS} ms, median ${frames[Math.floor(frames.length / 2)]?.toFixed(1)} ms, worst ${frames.at(-1)?.toFixed(1)} ms`,
+  );
+  await expect
+    .poll(async () => (await opened(page)).design.parts[12]?.at.x)
+    .toBeGreaterThan(parts[12]?.at.x ?? 0);
+  expect((await opened(page)).design.parts.filter(({ at }, i) => at.x !== parts[i]?.at.x)).toHaveLength(1);
+  await page.request.delete(`/api/tickets/${id}`);
 });

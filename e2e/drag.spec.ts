@@ -1,28 +1,7 @@
-import type { Page } from '@playwright/test';
+import { LONG_FRAME_MS, startCountingFrames } from './support/frames';
 import { designOnSheet } from './support/sheet';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
-
-declare global {
-  interface Window {
-    frames60: number[];
-  }
-}
-
-const LONG_FRAME_MS = 50;
-
-async function startCountingFrames(page: Page) {
-  await page.evaluate(() => {
-    window.frames60 = [];
-    let before = performance.now();
-    const each = (now: number) => {
-      window.frames60.push(now - before);
-      before = now;
-      requestAnimationFrame(each);
-    };
-    requestAnimationFrame(each);
-  });
-}
 
 test('the design is dragged on the sheet, keeps up, snaps, and one undo takes it back', async ({
   page,

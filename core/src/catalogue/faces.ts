@@ -63,7 +63,7 @@ export const FACES: readonly TypefaceEntry[] = [
   {
     id: 'children',
     name: 'children',
-    what: 'as if written at school: bibs, toys',
-    file: '@expo-google-fonts/schoolbell/400Regular/Schoolbell_400Regular.ttf',
+    what: 'lively round letters: bibs, toys',
+    file: '@expo-google-fonts/grandstander/700Bold/Grandstander_700Bold.ttf',
   },
 ];

@@ -145,13 +145,21 @@ export function withPartAdded(parts: readonly Part[], part: Part): Part[] {
 export const isBlank = ({ artwork, letters, widthMm, heightMm, stitches }: Part): boolean =>
   artwork === null && letters === null && widthMm === null && heightMm === null && stitches === null;
 
-/** The topmost part at a place in the design's frame, by its hull and so far beyond it, mm; null where none is. */
+/**
+ * The part at a place in the design's frame: the topmost whose hull holds it, else the nearest within the tolerance, mm;
+ * null where none is.
+ */
 export function partAt(parts: readonly Part[], at: Point, toleranceMm: number): Part | null {
-  const isOn = (part: Part): boolean => {
-    const hull = drawnPart(part)?.hull ?? [];
-    return hull.length > 2 && (containsPoint(hull, at) || distanceToRing(hull, at) <= toleranceMm);
-  };
-  return parts.findLast(isOn) ?? null;
+  const hulls = parts.map((part) => ({ part, hull: drawnPart(part)?.hull ?? [] }));
+  const under = hulls.findLast(({ hull }) => hull.length > 2 && containsPoint(hull, at));
+  if (under) return under.part;
+  const near = hulls
+    .map(({ part, hull }) => ({ part, mm: hull.length > 2 ? distanceToRing(hull, at) : Infinity }))
+    .filter(({ mm }) => mm <= toleranceMm);
+  return (
+    near.reduce<(typeof near)[number] | null>((best, one) => (best && best.mm <= one.mm ? best : one), null)
+      ?.part ?? null
+  );
 }
 
 const distanceToRing = (ring: Polygon, at: Point): number =>

@@ -127,6 +127,10 @@ describe('a design of parts', () => {
     expect(partAt(parts, { x: -9, y: 0 }, 0)?.id).toBe(idOf('low'));
     expect(partAt(parts, { x: -12, y: 0 }, 0)).toBeNull();
     expect(partAt(parts, { x: -12, y: 0 }, 3)?.id).toBe(idOf('low'));
+    // What the finger is on comes before what it is near.
+    const apart = [box('here', [0, 0]), box('near', [22, 0])];
+    expect(partAt(apart, { x: 9, y: 0 }, 12)?.id).toBe(idOf('here'));
+    expect(partAt(apart, { x: 11.5, y: 0 }, 12)?.id).toBe(idOf('near'));
   });
 });
 
