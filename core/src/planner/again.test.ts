@@ -1,5 +1,7 @@
 import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import { TicketSchema } from '../model/ticket';
+import { USUAL_LETTERING } from '../model/ticket/lettering';
+import { EMPTY_PART } from '../model/ticket/part';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
 import { again } from './again';
 import { planTicket } from './plan';
@@ -32,6 +34,9 @@ it('a ticket without a name is called by its design and its piece', () => {
   expect(titleOf({ ...bare, design: { ...bare.design, name: 'Crossed oars' } })).toBe(
     'Crossed oars, T-shirt',
   );
+  const letters = { ...USUAL_LETTERING, text: 'Rosa\nMarie' };
+  const lettered = { ...bare.design, name: '', parts: [{ ...EMPTY_PART, letters }] };
+  expect(titleOf({ ...bare, design: lettered })).toBe('Rosa Marie, T-shirt');
   expect(titleOf({ ...bare, design: { ...bare.design, name: '' } })).toBe('New: T-shirt');
   expect(titleOf(exampleA())).toBe(exampleA().name);
 });

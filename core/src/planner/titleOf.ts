@@ -2,11 +2,16 @@ import type { LogSummary } from '../model/logEntry';
 import type { Ticket } from '../model/ticket';
 import { PIECE_KINDS } from '../stages/piece/kinds';
 
-/** What a ticket is called: its name, or while it has none its design and its piece. */
+/** What a ticket is called: its name, or while it has none its design, or what is lettered in it, and its piece. */
 export function titleOf({ name, design, piece }: Pick<Ticket, 'name' | 'design' | 'piece'>): string {
   if (name.trim() !== '') return name;
   const kind = PIECE_KINDS[piece.kind].name;
-  const drawn = design.name.trim();
+  const letters =
+    design.parts
+      .find((part) => part.letters)
+      ?.letters?.text.trim()
+      .replace(/\s+/g, ' ') ?? '';
+  const drawn = design.name.trim() || letters;
   return drawn === '' ? `New: ${kind}` : `${drawn}, ${kind}`;
 }
 
