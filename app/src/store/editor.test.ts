@@ -1,4 +1,6 @@
-import { newTicket, phrase, type Ticket } from '@zt/core';
+import { EMPTY_PART, newTicket, type Part, phrase, type Ticket } from '@zt/core';
+import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
+import { TWO_SQUARES } from '@zt/core/testing/samples';
 import { sending } from '@zt/core/uses/sharing/index';
 import {
   type EditorState,
@@ -8,6 +10,7 @@ import {
   offerSettled,
   openReplica,
   outboxFound,
+  partMade,
   redone,
   saveDone,
   saveStarted,
@@ -47,6 +50,28 @@ describe('the editor', () => {
   it('begins a new step when the gesture has ended', () => {
     const state = play(opened(), turned(1, 'drag'), gestureEnded(), turned(2, 'drag'));
     expect(state.past).toHaveLength(2);
+  });
+
+  it('takes outlines made from a recipe as no step of its own, and only while the recipe is that one', () => {
+    const letters = (text: string): Part => ({ ...EMPTY_PART, letters: { ...USUAL_LETTERING, text } });
+    const typed = (text: string) =>
+      ticketChanged({ change: { stage: 'design', set: { parts: [letters(text)] } }, gesture: 'typed' });
+    const made = (text: string) =>
+      partMade({
+        from: letters(text),
+        part: { ...letters(text), widthMm: 40, heightMm: 12, stitches: 300, artwork: TWO_SQUARES },
+      });
+    const state = play(opened(), typed('Ann'), typed('Anna'), made('Anna'));
+    expect(state.present?.design.parts[0]).toMatchObject({
+      widthMm: 40,
+      stitches: 300,
+      artwork: TWO_SQUARES,
+    });
+    expect([state.past.length, state.save]).toEqual([1, 'unsaved']);
+    expect(play(state, undone()).present).toEqual(TICKET);
+    // What was made for an earlier text comes too late, and what is undone stays undone.
+    expect(play(state, made('Ann'))).toEqual(state);
+    expect(play(state, undone(), made('Anna')).present).toEqual(TICKET);
   });
 
   it('forgets what was undone once something new is done', () => {

@@ -12,7 +12,7 @@ const THINGS: Record<string, z.ZodType> = {
   ...SHELF_ITEMS,
 };
 /** What nobody types: ids, what was settled, unread texts, offered values, a drawing as it was read. */
-const NOT_TYPED = /^(id$|settled|unread|offers|design\.artwork)|Ids?\b/;
+const NOT_TYPED = /^(id$|settled|unread|offers|design\.parts\.\*\.(id|artwork)|design\.order)|Ids?\b/;
 
 const tableOf = ([name, schema]: [string, z.ZodType]): string =>
   [

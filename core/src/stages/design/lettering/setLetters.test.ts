@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { boxOf, heightOf, widthOf } from '../../../base/geometry/box';
 import { say } from '../../../base/units/phrase';
+import { applyMend } from '../../../model/finding';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
+import { applyChange, type Ticket } from '../../../model/ticket';
 import { ArtworkSchema } from '../../../model/ticket/artwork';
 import {
   FACE_IDS,
@@ -10,7 +12,10 @@ import {
   LetteringSchema,
   USUAL_LETTERING,
 } from '../../../model/ticket/lettering';
+import { EMPTY_PART, type Part } from '../../../model/ticket/part';
+import { planTicket } from '../../../planner/plan';
 import { faceInNode } from '../../../testing/facesInNode';
+import { exampleA, SAMPLE_SHELF } from '../../../testing/samples';
 import { toolsInNode } from '../../../testing/toolsInNode';
 import { ringsOfPath } from '../pathData';
 import { stitchFigures } from '../stitchFigures';
@@ -223,5 +228,39 @@ describe('what is judged of a letter', () => {
     expect((large?.strokeMm ?? 0) / (small?.strokeMm ?? 1)).toBeCloseTo(2, 1);
     const bent = letterOf({ text: 'ale', capMm: 20, baseline: 'arch', radiusMm: 30 }, 'a');
     expect(bent).toEqual(large);
+  });
+});
+
+describe('what is found of letters on a ticket', () => {
+  const ticketOf = (recipe: Partial<Lettering>) => {
+    const letters = { ...USUAL_LETTERING, ...recipe };
+    const { widthMm, heightMm, stitches, artwork } = set(recipe);
+    const part: Part = { ...EMPTY_PART, letters, widthMm, heightMm, stitches, artwork };
+    return applyChange(exampleA(), { stage: 'design', set: { parts: [part] } });
+  };
+  const foundOf = (ticket: Ticket) =>
+    planTicket(ticket, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).findings.filter(({ code }) =>
+      code.startsWith('design-letters'),
+    );
+
+  it.each(FACE_IDS)('names the letters of %s, and each mend that is offered ends it', (face) => {
+    const codes = new Set<string>();
+    for (const capMm of [3, 5, 7, 10, 30]) {
+      const ticket = ticketOf({ face, text: 'Hanna & Bede', capMm });
+      for (const finding of foundOf(ticket)) {
+        codes.add(finding.code);
+        expect(say(finding.text, MM)).toMatch(/^Of “Hanna & Bede”, “.+”: /);
+        for (const mend of finding.mends)
+          expect(foundOf(applyMend(ticket, mend)).map(({ code }) => code)).not.toContain(finding.code);
+      }
+    }
+    expect([...codes]).toContain('design-letters-small');
+    expect(foundOf(ticketOf({ face, text: 'HANNA', capMm: 60 }))).toEqual([]);
+  });
+
+  it('is grave below what the finest thread holds', () => {
+    const severity = (capMm: number) =>
+      foundOf(ticketOf({ text: 'a', capMm })).find(({ code }) => code === 'design-letters-small')?.severity;
+    expect([4, 7, 12].map(severity)).toEqual(['stop', 'warn', undefined]);
   });
 });
