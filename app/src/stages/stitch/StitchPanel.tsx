@@ -9,6 +9,7 @@ import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
+import { BenchNeedles } from './BenchNeedles';
 import { NeedleCare } from './NeedleCare';
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
@@ -120,6 +121,7 @@ export function StitchPanel() {
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
+      {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}
       {stitch.acts.map((act) => (
         <Txt key={say(act, units)} as="small">
           {say(act, units)}

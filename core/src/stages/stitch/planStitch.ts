@@ -11,6 +11,7 @@ import { type ThreadMatch, threadFor } from '../../stock/fromShelf';
 import { needlesOf } from '../../stock/supplies';
 import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
+import { fewestThreadings } from './needles';
 
 export interface StitchStop extends PlannedStop {
   minutes: number;
@@ -59,25 +60,26 @@ export const bobbinM = (stitches: number, rules: HouseRules): number =>
 type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
 
 /**
- * The thread of each stop and the needle it is on: the first threads each have a needle of their own, in order, the
- * next go round again from the first needle, which is then threaded anew.
+ * The thread of each stop and the needle it is on: threads go onto the needles in order, and where there are more of them
+ * than needles as few as can be are put on again.
  */
 export function threadNeedles(
   stops: readonly PlannedStop[],
   needles: number,
   { threads, kind }: { threads: readonly Thread[]; kind: ThreadKind },
 ): ThreadedStop[] {
-  const places: string[] = [];
-  const on = new Map<number, string>();
-  return stops.map((stop, i) => {
-    const matched = threadFor(stop.hex, kind, threads);
-    const colour = matched.thread?.id ?? stop.hex;
-    if (!places.includes(colour)) places.push(colour);
-    const needle = places.indexOf(colour) % needles;
-    const before = on.get(needle);
-    on.set(needle, colour);
-    const rethreads = needles === 1 ? i > 0 : before !== undefined && before !== colour;
-    return { ...stop, ...matched, needle, rethreads };
+  const matched = stops.map(({ hex }) => threadFor(hex, kind, threads));
+  const colours = stops.map(({ hex }, i) => matched[i]?.thread?.id ?? hex);
+  const used = new Set<number>();
+  return fewestThreadings(
+    colours.map((colour) => [colour]),
+    needles,
+  ).flatMap(({ needles: [needle = 0], putOn }, i): ThreadedStop[] => {
+    const [stop, match] = [stops[i], matched[i]];
+    if (!stop || !match) return [];
+    const rethreads = needles === 1 ? i > 0 : putOn.length > 0 && used.has(needle);
+    used.add(needle);
+    return [{ ...stop, ...match, needle, rethreads }];
   });
 }
 

@@ -108,14 +108,14 @@ describe('on a machine of many needles', () => {
     ]);
   });
 
-  it('more threads than needles go round again, and the needle is threaded anew', () => {
+  it('of more threads than needles the one that is needed soonest is kept', () => {
     const stops = ['#AA0000', '#00AA00', '#0000AA', '#AA0000'].map(stop);
     const on = threadNeedles(stops, 2, { threads: [], kind }).map((s) => [s.needle, s.rethreads]);
     expect(on).toEqual([
       [0, false],
       [1, false],
-      [0, true],
-      [0, true],
+      [1, true],
+      [0, false],
     ]);
     expect(threadNeedles(stops, 1, { threads: [], kind }).map((s) => s.rethreads)).toEqual([
       false,
