@@ -155,31 +155,43 @@ it('a helper works on pieces, and neither goes back, takes away, takes along nor
   );
 });
 
-it('one that asks without end is told to wait, and the others have their turn', async () => {
-  const wild = await paired('owner', 'wild phone');
-  const calm = await paired('owner', 'calm phone');
+describe('one that asks without end', () => {
   const asking = async (cookie: string, times: number, path = '/api/devices/me') => {
     const answers = [];
     for (let i = 0; i < times; i += 1) answers.push(await ask(path, { cookie: shown(cookie) }));
     return answers;
   };
-  const answers = await asking(wild.cookie, RATES.any.points + 1);
-  expect(answers.slice(0, -1).every(({ status }) => status === 200)).toBe(true);
-  expect(answers.at(-1)).toMatchObject({ status: 429, json: { code: 'too-often' } });
-  expect((await asking(calm.cookie, 1))[0]?.status).toBe(200);
-  const long = await asking(calm.cookie, RATES.long.points + 1, '/api/backups');
-  expect(long.at(-1)?.status).toBe(429);
-  // What is worked out for a run of the practice machine is long work too.
-  const busy = await paired('owner', 'busy phone');
-  const laid = [];
-  for (let i = 0; i <= RATES.long.points; i += 1)
-    laid.push(await ask('/api/practice', { method: 'PUT', body: {}, cookie: shown(busy.cookie) }));
-  expect(laid.map(({ status }) => status)).toEqual([...Array(RATES.long.points).fill(400), 429]);
-  from = '192.168.7.21';
-  const unknown = await asking('', RATES.unpaired.points + 1);
-  expect(unknown.map(({ status }) => status)).toEqual([...Array(RATES.unpaired.points).fill(200), 429]);
-  onThisComputer();
-  expect((await asking('', RATES.any.points + 50)).every(({ status }) => status === 200)).toBe(true);
+
+  it('is told to wait, and the others have their turn', async () => {
+    const wild = await paired('owner', 'wild phone');
+    const calm = await paired('owner', 'calm phone');
+    const answers = await asking(wild.cookie, RATES.any.points + 1);
+    expect(answers.slice(0, -1).every(({ status }) => status === 200)).toBe(true);
+    expect(answers.at(-1)).toMatchObject({ status: 429, json: { code: 'too-often' } });
+    expect((await asking(calm.cookie, 1))[0]?.status).toBe(200);
+  });
+
+  it('is told so sooner where the work is long, a run of the practice machine too', async () => {
+    const calm = await paired('owner', 'calm phone');
+    const long = await asking(calm.cookie, RATES.long.points + 1, '/api/backups');
+    expect(long.at(-1)?.status).toBe(429);
+    const busy = await paired('owner', 'busy phone');
+    const laid = [];
+    for (let i = 0; i <= RATES.long.points; i += 1)
+      laid.push(await ask('/api/practice', { method: 'PUT', body: {}, cookie: shown(busy.cookie) }));
+    expect(laid.map(({ status }) => status)).toEqual([...Array(RATES.long.points).fill(400), 429]);
+  });
+
+  it('is told so soonest where nobody knows it', async () => {
+    from = '192.168.7.21';
+    const unknown = await asking('', RATES.unpaired.points + 1);
+    expect(unknown.map(({ status }) => status)).toEqual([...Array(RATES.unpaired.points).fill(200), 429]);
+  });
+
+  it('is never told so on the shop’s computer itself', async () => {
+    onThisComputer();
+    expect((await asking('', RATES.any.points + 50)).every(({ status }) => status === 200)).toBe(true);
+  });
 });
 
 it('the network is switched on the shop’s computer only', async () => {
