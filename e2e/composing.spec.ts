@@ -298,8 +298,16 @@ test('several parts are lined up, spread, put in a ring; one thread is one stop,
   await button(page, 'Line it up with the rest').click();
   await button(page, 'Line up centres').click();
   await button(page, 'Line up middles').click();
-  // The seventh part is of the same thread: still one stop. In another it is two.
+  // The seventh part is of the same thread: still one stop. In a thread of its own there are two, in the order it likes.
   await ticket.reads('Colours in the order they are stitched: 1');
+  await button(page, 'thread 1 of this part').click();
+  await button(page, 'Thread 1 of this part: navy').click();
+  await ticket.reads('Colours in the order they are stitched: 2');
+  await button(page, /^colour 2 navy/).click();
+  await button(page, 'Stitch it sooner').click();
+  await expect(button(page, /^colour 1 navy/)).toBeVisible();
+  await button(page, 'Back to the order of fewest thread changes').click();
+  await expect(button(page, /^colour 2 navy/)).toBeVisible();
   await ticket.saved();
   const { design } = await opened(page);
   const last = design.parts.at(-1);
@@ -344,4 +352,18 @@ test('thirty parts are arranged: what is dragged keeps up with the finger', asyn
     .toBeGreaterThan(parts[12]?.at.x ?? 0);
   expect((await opened(page)).design.parts.filter(({ at }, i) => at.x !== parts[i]?.at.x)).toHaveLength(1);
   await page.request.delete(`/api/tickets/${id}`);
+});
+
+test('a size off the machine has its stitches by colour: they are counted together', async ({ page }) => {
+  const ticket = await startedAtDesign(page, 'Napkin', {});
+  await fillIn(textbox(page, 'design width'), '60');
+  await fillIn(textbox(page, 'design height'), '40');
+  await ticket.reads(/Still to enter: the stitch count, or how dense it is\./);
+  await button(page, 'Add a colour').click();
+  await button(page, /^colour 1 /).click();
+  await fillIn(textbox(page, 'stitches of colour 1'), '3000');
+  await button(page, /^colour 2 /).click();
+  await fillIn(textbox(page, 'stitches of colour 2'), '1000');
+  await ticket.reads('4000 stitches, heavy');
+  await ticket.saved();
 });

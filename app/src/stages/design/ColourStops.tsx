@@ -1,10 +1,11 @@
 import { nameOfColour, type Part, type Phrase, say } from '@zt/core';
 import type { PartStop } from '@zt/core/model/ticket/design';
-import { dressed, isOrder, stopMoved } from '@zt/core/stages/design/parts/stopActs';
+import { counted, dressed, isOrder, stopMoved } from '@zt/core/stages/design/parts/stopActs';
 import type { DesignStop } from '@zt/core/stages/design/parts/stopsOfDesign';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
@@ -92,6 +93,14 @@ function Stop({ index, stop, onParts, onMove, last }: StopProps) {
             hex={stop.hex}
             onHex={(hex) => dress({ hex, name: nameOfColour(hex) }, `colour ${index}`)}
           />
+          {stop.of.length === 1 && first && at >= 0 ? (
+            <NumberField
+              label={`stitches of colour ${index + 1}`}
+              at={`design.parts.${at}.colours.${first.stop}.stitches`}
+              value={parts[at]?.colours[first.stop]?.stitches ?? null}
+              onNumber={(stitches) => onParts((before) => counted(before, first, stitches))}
+            />
+          ) : null}
           {onMove ? (
             <Row wrap>
               {index > 0 ? <Press title="Stitch it sooner" onPress={() => onMove(-1)} /> : null}

@@ -15,6 +15,7 @@ import { ColourStops } from './ColourStops';
 import { DrawnFields, OthersLetters } from './DrawnFields';
 import { LettersFields } from './LettersFields';
 import { largestIn } from './largestIn';
+import { OwnThreads } from './OwnThreads';
 import { PartsList } from './PartsList';
 import { ShelfColours } from './ShelfColours';
 import { TypedFields } from './TypedFields';
@@ -80,6 +81,7 @@ export function DesignPanel() {
       <Answer />
       <PartsList />
       <PartFields />
+      {only && parts.length > 1 ? <OwnThreads key={only.id} part={only} /> : null}
       {isBare ? null : <Arrange />}
       <ColourStops />
       <ShelfColours />

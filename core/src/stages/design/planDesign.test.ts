@@ -51,6 +51,13 @@ describe('colour stops', () => {
     expect(plan().facts?.stops.map((s) => s.stitches)).toEqual([3200, 3200]);
   });
 
+  it('are counted together where each is known, and nothing else is', () => {
+    const colours = [1000, 3000].map((stitches) => ({ hex: '#111111', name: 'a', stitches }));
+    const { facts, findings } = plan({ stitches: null, densityClass: null, colours });
+    expect([facts?.stitches, facts?.stops.map((s) => s.stitches)]).toEqual([4000, [1000, 3000]]);
+    expect(findings).toEqual([]);
+  });
+
   it('keep what is known, and share the rest', () => {
     const colours = [
       { hex: '#111111', name: 'a', stitches: 1000 },

@@ -6,7 +6,7 @@ import type { DesignInput } from '../../model/ticket/design';
 import type { Part } from '../../model/ticket/part';
 import { type DesignFacts, densityOf, factsOf } from './designFacts';
 import { judgeDesign, lettersUnset } from './judgeDesign';
-import { drawnPart, nameOfPart } from './parts/drawnPart';
+import { drawnPart, nameOfPart, tellsStitches } from './parts/drawnPart';
 import { type StopOrder, stopsOfDesign } from './parts/stopsOfDesign';
 
 export interface DesignPlan {
@@ -54,7 +54,7 @@ const SIDES: readonly [Side, string][] = [
 function missingOf(part: Part, input: DesignInput): Finding[] {
   if (part.letters && (!part.artwork || !hasLetters(part))) return [lettersMissing(part, input)];
   const sides = SIDES.flatMap((side) => sideFinding(part, side, input) ?? []);
-  if (part.stitches !== null || part.densityClass !== null) return sides;
+  if (tellsStitches(part)) return sides;
   const text =
     input.parts.length === 1
       ? phrase`Still to enter: the stitch count, or how dense it is.`

@@ -36,9 +36,21 @@ export function nameOfPart({ letters, artwork }: Pick<Part, 'letters' | 'artwork
   return artwork ? nameOfFile(artwork.fileName) || 'drawing' : 'off the machine';
 }
 
-/** The stitch count entered, or the typical one of the class over the box at 100 %; null when neither is known. */
-function stitchesAsItCame({ stitches, densityClass }: Part, areaCm2: number): number | null {
-  if (stitches !== null) return stitches;
+/** The stitches of its colours together; null where one of them is not known, or there are none. */
+const stitchesOfColours = ({ colours }: Part): number | null =>
+  colours.every(({ stitches }) => stitches !== null)
+    ? colours.reduce((sum, { stitches }) => sum + (stitches ?? 0), 0) || null
+    : null;
+
+/** Whether anything tells how many stitches it has: a count, that of every colour, or how dense it is. */
+export const tellsStitches = (part: Part): boolean =>
+  part.stitches !== null || part.densityClass !== null || stitchesOfColours(part) !== null;
+
+/** The stitch count entered, in all or by colour, or the typical one of the class over the box; null when none is known. */
+function stitchesAsItCame(part: Part, areaCm2: number): number | null {
+  const { densityClass } = part;
+  const counted = part.stitches ?? stitchesOfColours(part);
+  if (counted !== null) return counted;
   const row = DENSITY_TABLE.find((r) => r.name === densityClass);
   return row ? Math.round(row.typical * areaCm2) : null;
 }

@@ -15,6 +15,18 @@ export const dressed = (parts: readonly Part[], dress: Dress): Part[] =>
     colours: part.colours.map((colour, stop) => ({ ...colour, ...dress({ part: part.id, stop }) })),
   }));
 
+/** The parts with the stitches of one stop counted; null for a share of the whole. */
+export const counted = (
+  parts: readonly Part[],
+  { part: id, stop }: PartStop,
+  stitches: number | null,
+): Part[] =>
+  parts.map((part) =>
+    part.id === id
+      ? { ...part, colours: part.colours.map((one, k) => (k === stop ? { ...one, stitches } : one)) }
+      : part,
+  );
+
 const isOf =
   ({ part, stop }: PartStop) =>
   (block: Block) =>
