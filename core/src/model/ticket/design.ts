@@ -30,7 +30,7 @@ export const DesignInputSchema = z.object({
   parts: z
     .array(PartSchema)
     .min(1)
-    .max(MOST_PARTS)
+    .max(MOST_PARTS, `A design has at most ${MOST_PARTS} parts.`)
     .refine(
       (parts) => new Set(parts.map(({ id }) => id)).size === parts.length,
       'Two of its parts have the same id.',

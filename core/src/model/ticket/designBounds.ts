@@ -28,5 +28,7 @@ export const MOST_PARTS = 60;
 export const MOST_STOPS = 240;
 /** How far a part is scaled, percent. */
 export const PART_SCALE = { least: 10, most: 1000 } as const;
+/** How high a capital is, mm. */
+export const CAP_MM = { least: 1, most: 400 } as const;
 /** The most letters that are set in one part. */
 export const MOST_LETTERS = 200;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { lengthMm } from '../../base/units/schema';
-import { MOST_DESIGN_MM, MOST_LETTERS } from './designBounds';
+import { CAP_MM, MOST_DESIGN_MM, MOST_LETTERS } from './designBounds';
 
 /** The typefaces that come with the program, by what they are for. */
 export const FACE_IDS = [
@@ -33,7 +33,7 @@ export const LetteringSchema = z.object({
   text: z.string().max(MOST_LETTERS),
   face: z.enum(FACE_IDS),
   /** Height of a capital. */
-  capMm: lengthMm(1, 400),
+  capMm: lengthMm(CAP_MM.least, CAP_MM.most),
   /** What is added between two letters; below zero they stand closer. */
   spacingMm: lengthMm(-20, 50),
   /** From baseline to baseline, as a share of the height of a capital. */

@@ -1,4 +1,5 @@
 import type { HouseRules } from '../../../model/houseRules';
+import { CAP_MM } from '../../../model/ticket/designBounds';
 import type { Lettering } from '../../../model/ticket/lettering';
 import type { Part } from '../../../model/ticket/part';
 import { stitchFigures } from '../stitchFigures';
@@ -14,9 +15,12 @@ export function lettersKey(letters: Lettering, figures: StitchFigures): string {
   ]);
 }
 
-/** The letters of a part as they are to be set: as high as the part shows them. */
-export const lettersToSet = ({ letters, scalePercent }: Part): Lettering | null =>
-  letters && { ...letters, capMm: Math.round(letters.capMm * scalePercent) / 100 };
+/** The letters of a part as they are to be set: as high as the part shows them, within what letters may be. */
+export function lettersToSet({ letters, scalePercent }: Part): Lettering | null {
+  if (!letters) return null;
+  const capMm = Math.round(letters.capMm * scalePercent) / 100;
+  return { ...letters, capMm: Math.min(CAP_MM.most, Math.max(CAP_MM.least, capMm)) };
+}
 
 /** Whether a part's letters stand as its recipe and the shop's figures say. A part without letters does. */
 export const areLettersSet = ({ letters, artwork }: Part, rules: HouseRules): boolean =>

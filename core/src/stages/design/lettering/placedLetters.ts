@@ -28,8 +28,8 @@ export interface Placed {
   region: Region;
 }
 
-/** No chord of an outline is farther from its curve than this, mm: a fifth of a thread. */
-const TOLERANCE_MM = 0.02;
+/** No chord of an outline is farther from its curve than this, mm: a fraction of a thread, and of large letters more. */
+const toleranceFor = (capMm: number): number => Math.max(0.02, capMm / 4000);
 /** Specks below this are none that is stitched, mm². */
 const CRUMB_MM2 = 0.005;
 
@@ -67,10 +67,11 @@ export function missingIn(text: string, face: Pick<Typeface, 'has'>): string[] {
 }
 
 /** The region of a cluster about its own middle on the baseline, mm, y down. */
-function regionOf({ glyphs, advance }: Cluster, mmPerUnit: number, { face, clip }: LettersSetting): Region {
+function regionOf({ glyphs, advance }: Cluster, capMm: number, { face, clip }: LettersSetting): Region {
+  const mmPerUnit = capMm / face.capHeight;
   const rings = glyphs.flatMap(({ id, x, y }) =>
     face
-      .outlineOf(id, TOLERANCE_MM / mmPerUnit)
+      .outlineOf(id, toleranceFor(capMm) / mmPerUnit)
       .map(
         (ring): Ring =>
           ring.map((p) => ({ x: (p.x + x - advance / 2) * mmPerUnit, y: -(p.y + y) * mmPerUnit })),
@@ -96,7 +97,7 @@ export function placedLetters(recipe: Lettering, setting: LettersSetting): Place
     if (why) return why;
     const start = startOf(line, widest, recipe);
     for (const cluster of line.clusters) {
-      const region = regionOf(cluster, mmPerUnit, setting);
+      const region = regionOf(cluster, recipe.capMm, setting);
       if (region.length === 0) continue;
       const { at, turnDeg } = standingAt((start + cluster.x + cluster.advance / 2) * mmPerUnit, bend);
       placed.push({

@@ -9,16 +9,20 @@ export type Drawing = Pick<Artwork, 'paths' | 'mostCover'>;
 
 const AS_GOOD_AS_NONE_MM = 0.005;
 
+/** Whether all that is known is one upright size. */
+const isPlain = ([only, ...others]: readonly DrawnPart[]): boolean =>
+  others.length === 0 && only?.part.artwork === null && only.part.turnDeg % 180 === 0;
+
 /**
- * The shapes of all parts about the design's visible centre, mm at 100 %, later parts above; null where no part has any.
- * Those of one part that lies about that centre already are its own.
+ * The shapes of all parts about the design's visible centre, mm at 100 %, later parts above, sizes off a machine as boxes;
+ * null for one upright size alone. Those of one part that lies about that centre already are its own.
  */
 export function mergedDrawing(
   parts: readonly DrawnPart[],
   stops: readonly DesignStop[],
   centre: Point,
 ): Drawing | null {
-  if (parts.every(({ part }) => part.artwork === null)) return null;
+  if (isPlain(parts)) return null;
   const stopOf = new Map(stops.flatMap(({ of }, i) => of.map(({ part, stop }) => [`${part} ${stop}`, i])));
   const isCentred = Math.hypot(centre.x, centre.y) < AS_GOOD_AS_NONE_MM;
   const paths = parts.flatMap(({ part, paths: own }) =>

@@ -93,6 +93,17 @@ describe('a design of parts', () => {
     expect(mirroredPaths?.[0]).toBe('M60 -20L20 -20L20 20L60 20Z');
   });
 
+  it('draws sizes off the machine as boxes where there are several, or one is turned', () => {
+    expect(factsOf(box('a', [0, 0])).artwork).toBeNull();
+    expect(factsOf(box('a', [0, 0]), box('b', [40, 0])).artwork?.paths.map(({ d }) => d)).toEqual([
+      'M-30 -5L-10 -5L-10 5L-30 5Z',
+      'M10 -5L30 -5L30 5L10 5Z',
+    ]);
+    expect(factsOf(box('a', [0, 0], [20, 10], { turnDeg: 90 })).artwork?.paths.map(({ d }) => d)).toEqual([
+      'M5 -10L5 10L-5 10L-5 -10Z',
+    ]);
+  });
+
   it('keeps the stitches of a size off the machine, and stitches shapes anew, at another size', () => {
     const typed = { ...box('a', [0, 0]), scalePercent: 50 };
     const shapes = { ...typed, artwork: TWO_SQUARES };
