@@ -9,8 +9,12 @@ test('needles are threaded for the whole bench: what is on already is not put on
 }, { project }) => {
   const shelf = (await (await request.get('/api/shelf')).json()) as {
     machines: { id: string; needles: number }[];
+    hoops: { id: string; machineIds: string[]; fieldWidthMm: number }[];
   };
   const machineId = shelf.machines.find(({ needles }) => needles > 1)?.id ?? '';
+  const hoopId = shelf.hoops.find(
+    ({ machineIds, fieldWidthMm }) => machineIds.includes(machineId) && fieldWidthMm >= 100,
+  )?.id;
   const threads = ['#1F3A5F', '#E0B33A', '#A93F36'];
   const ids = threads.map((_, i) => `bench-needles-${i}-${project.name}`);
   for (const [i, id] of ids.entries()) {
@@ -26,6 +30,7 @@ test('needles are threaded for the whole bench: what is on already is not put on
       name: `Needles ${i} ${project.name}`,
       due: `2020-01-0${i + 1}`,
       design: oneDesign(made.design, { colours: i === 0 ? colours.slice(0, 1) : colours }),
+      hoop: { ...made.hoop, hoopId },
       mount: { ...made.mount, machineId },
     };
     expect((await request.put(`/api/tickets/${id}`, { data: { ticket, rev: 0 } })).ok()).toBe(true);
