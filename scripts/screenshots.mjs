@@ -25,6 +25,18 @@ async function onManyNeedles(page) {
   await page.getByTestId('needle-hours').scrollIntoViewIfNeeded();
 }
 
+/** A name on an arch below the drawing. */
+async function lettered(page) {
+  await page.getByRole('button', { name: 'Add letters' }).click();
+  await page.getByRole('radio', { name: 'script' }).click();
+  await page.getByRole('radio', { name: 'an arch' }).click();
+  await page.getByLabel('letters', { exact: true }).fill('Slipway');
+  await page.getByLabel('letters', { exact: true }).blur();
+  await page.locator('[data-testid="sheet"] path[fill-rule="evenodd"]').nth(9).waitFor();
+  await page.getByTestId('sheet').click({ position: { x: 6, y: 6 } });
+  await page.getByRole('radio', { name: /^2 Slipway/ }).click();
+}
+
 /** The screen is there: the page as it was sent is taken down once more while its fonts are fetched. */
 const shown = (page) => page.locator('h1, h2, [role="heading"], [data-testid="card-text"]').first().waitFor();
 
@@ -47,7 +59,7 @@ const SHOTS = [
   ['bench', PHONE, '/'],
   ['new', PHONE, '/new'],
   ['piece', PHONE, '/ticket/demo-ticket-01/piece'],
-  ['design', PHONE, '/ticket/demo-ticket-01/design'],
+  ['design', PHONE, '/ticket/demo-ticket-05/design', lettered],
   ['place', PHONE, '/ticket/demo-ticket-01/place'],
   ['card', PHONE, '/ticket/demo-ticket-01/card/place'],
 
