@@ -11,6 +11,7 @@ import {
   rotate,
 } from '@zt/core';
 import { drawnPart } from '@zt/core/stages/design/parts/drawnPart';
+import { largestIn } from '@zt/core/stages/hoop/largestIn';
 import { Circle, G, Path } from 'react-native-svg';
 import { usePlan, useUnits } from '../../hooks/useTicket';
 import { FieldLine } from '../../sheet/layers/HoopLayer';
@@ -19,7 +20,6 @@ import { PieceLayer } from '../../sheet/layers/PieceLayer';
 import { OnCloth, useOnSheet } from '../../sheet/onSheet';
 import { Sheet } from '../../sheet/Sheet';
 import { isStrip, pathPx, toPx } from '../../sheet/view';
-import { largestIn } from './largestIn';
 import { type OnTable, onSheet, tableOf } from './onTable';
 import { PartLayer } from './PartLayer';
 import { HANDLE_PX, handlesOf, usePartDrag } from './usePartDrag';

@@ -1,5 +1,6 @@
 import type { DesignInput } from '@zt/core';
 import { isBlank } from '@zt/core/stages/design/parts/acts';
+import { largestIn } from '@zt/core/stages/hoop/largestIn';
 import { View } from 'react-native';
 import { sides } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
@@ -14,7 +15,6 @@ import { Arrange } from './Arrange';
 import { ColourStops } from './ColourStops';
 import { DrawnFields, OthersLetters } from './DrawnFields';
 import { LettersFields } from './LettersFields';
-import { largestIn } from './largestIn';
 import { OwnThreads } from './OwnThreads';
 import { PartsList } from './PartsList';
 import { ShelfColours } from './ShelfColours';

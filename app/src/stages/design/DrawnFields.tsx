@@ -1,5 +1,4 @@
 import type { Part } from '@zt/core';
-import { PART_SCALE } from '@zt/core/model/ticket/designBounds';
 import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
@@ -38,9 +37,8 @@ function SidesAsDrawn({ part, index }: { part: Part; index: number }) {
 
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
 
-/** The share of its size, in percent, at which a side is so long; within what a part may be scaled. */
-const scaleTo = (mm: number, asRead: number): number =>
-  Math.min(PART_SCALE.most, Math.max(PART_SCALE.least, hundredth((mm / Math.max(0.01, asRead)) * 100)));
+/** The share of its size, in percent, at which a side is so long; beyond what a part may be it is refused by name. */
+const scaleTo = (mm: number, asRead: number): number => hundredth((mm / Math.max(0.01, asRead)) * 100);
 
 /** Letters that somebody else drew: whether there are any, and how high the smallest are. */
 export function OthersLetters({ part, index }: { part: Part; index: number }) {

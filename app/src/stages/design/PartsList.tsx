@@ -1,5 +1,5 @@
 import { EMPTY_PART, type Part } from '@zt/core';
-import { type Lettering, USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
+import { USUAL_LETTERING, USUAL_MONOGRAM } from '@zt/core/model/ticket/lettering';
 import { isBlank, withPartAdded } from '@zt/core/stages/design/parts/acts';
 import { drawnPart, nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { useState } from 'react';
@@ -64,13 +64,6 @@ function WhichParts() {
   );
 }
 
-const MONOGRAM: Lettering = {
-  ...USUAL_LETTERING,
-  face: 'capitals',
-  capMm: 30,
-  monogram: { frame: 'ring' },
-};
-
 /** What the design is composed of, and what can be added to it. */
 export function PartsList() {
   const { parts, putChosen } = useParts();
@@ -93,7 +86,7 @@ export function PartsList() {
       <Row wrap gap={6}>
         <SvgChooser part={null} />
         <Press title="Letters" label="Add letters" onPress={() => add({ letters: USUAL_LETTERING })} />
-        <Press title="Monogram" label="Add a monogram" onPress={() => add({ letters: MONOGRAM })} />
+        <Press title="Monogram" label="Add a monogram" onPress={() => add({ letters: USUAL_MONOGRAM })} />
         {isBare ? null : (
           <Press
             title="Size"

@@ -59,3 +59,11 @@ export const USUAL_LETTERING: Lettering = {
   radiusMm: 60,
   monogram: null,
 };
+
+/** A monogram as it is begun: carved capitals 30 mm high in a ring. */
+export const USUAL_MONOGRAM: Lettering = {
+  ...USUAL_LETTERING,
+  face: 'capitals',
+  capMm: 30,
+  monogram: { frame: 'ring' },
+};
