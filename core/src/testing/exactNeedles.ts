@@ -1,5 +1,6 @@
 import type { Highs } from 'highs';
 import type { Threads } from '../stages/stitch/needles';
+import { leastByProgram } from './exactOrder';
 
 /**
  * The fewest threads put on as an integer program: z(h,t) thread h is on at job t, w(h,t) it is put on for it. No more are
@@ -17,16 +18,6 @@ export function fewestThreadingsByProgram(highs: Highs, jobs: readonly Threads[]
     ]),
   ]);
   const names = jobs.flatMap((_, t) => threads.flatMap((__, h) => [z(h, t), w(h, t)]));
-  const program = [
-    'Minimize',
-    ` obj: ${jobs.flatMap((_, t) => threads.map((__, h) => w(h, t))).join(' + ')}`,
-    'Subject To',
-    ...rows.map((row, i) => ` r${i}: ${row}`),
-    'Binary',
-    ` ${names.join(' ')}`,
-    'End',
-  ].join('\n');
-  const solved = highs.solve(program);
-  if (solved.Status !== 'Optimal') throw new Error(`assertion failed: ${solved.Status}`);
-  return Math.round(solved.ObjectiveValue);
+  const objective = jobs.flatMap((_, t) => threads.map((__, h) => w(h, t)));
+  return leastByProgram(highs, { objective, rows, names });
 }

@@ -14,6 +14,25 @@ export function exactSolver(): Promise<Highs> {
   return solver;
 }
 
+/** The least sum of some yes-or-no variables under rows in the solver's own words; every variable is named. */
+export function leastByProgram(
+  highs: Highs,
+  { objective, rows, names }: Record<'objective' | 'rows' | 'names', readonly string[]>,
+): number {
+  const program = [
+    'Minimize',
+    ` obj: ${objective.join(' + ')}`,
+    'Subject To',
+    ...rows.map((row, i) => ` r${i}: ${row}`),
+    'Binary',
+    ` ${names.join(' ')}`,
+    'End',
+  ].join('\n');
+  const solved = highs.solve(program);
+  if (solved.Status !== 'Optimal') throw new Error(`assertion failed: ${solved.Status}`);
+  return Math.round(solved.ObjectiveValue);
+}
+
 /**
  * The fewest runs as an integer program, solved exactly: x(b,k) shape b in run k, c(k,h) run k of colour h. A shape comes in
  * no run before one it lies on, and in a later one where their colours differ. `most` is a number of runs that is enough.
@@ -48,18 +67,8 @@ export function fewestByProgram(highs: Highs, { colours, after }: ToOrder, most:
     ...colours.flatMap((_, b) => runs.map((k) => x(b, k))),
     ...runs.flatMap((k) => hues.map((hue) => c(k, hue))),
   ];
-  const program = [
-    'Minimize',
-    ` obj: ${sum(runs.flatMap((k) => hues.map((hue) => c(k, hue))))}`,
-    'Subject To',
-    ...rows.map((row, i) => ` r${i}: ${row}`),
-    'Binary',
-    ` ${names.join(' ')}`,
-    'End',
-  ].join('\n');
-  const solved = highs.solve(program);
-  if (solved.Status !== 'Optimal') throw new Error(`assertion failed: ${solved.Status}`);
-  return Math.round(solved.ObjectiveValue);
+  const objective = runs.flatMap((k) => hues.map((hue) => c(k, hue)));
+  return leastByProgram(highs, { objective, rows, names });
 }
 
 /** A drawing of so many shapes in so many colours, by a seed: each lies on a few of those before it. */
