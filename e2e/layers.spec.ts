@@ -4,6 +4,7 @@ import type { PieceKindId } from '@zt/core/model/pieceKindIds';
 import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { oneDesign } from '@zt/core/testing/designed';
 import { measuredTicket } from '@zt/core/testing/samples';
+import { openShop } from './support/shop';
 import { expect, expectNoSidewaysScroll, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -366,6 +367,7 @@ test('what a logged piece took is off the shelf, its offcut is in the drawer, an
   await page.goto('/shelf');
   await expect(roll).toHaveAccessibleName(/: [\d.]+ m left, 400 mm wide; 1 sheet or offcut$/);
   await page.goto('/ticket/demo-ticket-02/log');
+  await ticket.reads('Taken off the shelf');
   await page.getByRole('button', { name: 'Take it back out of the logbook' }).click();
   await expect(page.getByRole('button', { name: 'Came out well' })).toBeVisible();
   await page.goto('/shelf');
@@ -408,4 +410,31 @@ test('threads come from a list and go out as one; a list that cannot be read say
   expect((await waiting).suggestedFilename()).toBe('threads.txt');
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByRole('heading', { name: `Threads: ${before}` })).toBeVisible();
+});
+
+test('what is to be bought counts the whole bench, however long it is', async ({ page }, { project }) => {
+  test.skip(project.name !== 'phone', 'the same at every size');
+  const shop = await openShop();
+  for (let i = 0; i < 45; i++) {
+    const isLast = i === 44;
+    const ticket = {
+      ...(isLast
+        ? measuredTicket('t-shirt', 'left-chest', [90, 60])
+        : measuredTicket('napkin', 'corner', [50, 40])),
+      id: `long-bench-${i}`,
+      name: isLast ? 'The last of the bench' : `Napkin ${i}`,
+      due: isLast ? '2099-12-31' : '2020-01-01',
+    };
+    const answer = await page.request.put(`${shop.url}/api/tickets/${ticket.id}`, {
+      data: { ticket, rev: 0 },
+    });
+    expect(answer.ok()).toBe(true);
+  }
+  await page.goto(`${shop.url}/shelf`);
+  await page.getByRole('button', { name: /^75\/11 ballpoint needle: / }).click();
+  await onTicket(page).fill('needles left', '0');
+  const line = page.getByTestId('to-buy').filter({ hasText: '75/11 ballpoint needle' });
+  await expect(line).toContainText('none here; the bench needs');
+  await expect(line).toContainText('The last of the bench');
+  await shop.stop();
 });

@@ -76,6 +76,7 @@ test('an order of twenty counts in time and thread; logging says what it took, a
   await page.goto('/logbook');
   await ticket.reads(/, 20 pieces$/);
   await page.goto('/ticket/demo-ticket-02/log');
+  await ticket.reads('Taken off the shelf');
   await page.getByRole('button', { name: 'Take it back out of the logbook' }).click();
   await expect(page.getByRole('button', { name: 'Came out well' })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import type { KeptTicket, Ticket } from '@zt/core';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { ALL, useTicketsInfiniteQuery } from '../services/ticketsApi';
 import { selectBench } from '../store/shopNow';
 import { useAppSelector } from '../store/store';
@@ -51,8 +51,12 @@ export function useSought(words: string, here: readonly KeptTicket[]): KeptTicke
   }, [q, data, isError, here]);
 }
 
-/** Their tickets alone. */
+/** The tickets of the whole bench, for what counts over all of them: page after page is read until it is here. */
 export function useBenchTickets(): Ticket[] {
-  const { kept } = useBench();
+  const { kept, total, more, failed } = useBench();
+  const isPart = total > kept.length && !failed;
+  useEffect(() => {
+    if (isPart) more();
+  });
   return useMemo(() => kept.map(({ ticket }) => ticket), [kept]);
 }
