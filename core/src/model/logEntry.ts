@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { IdSchema } from '../base/ids';
 import { type FrozenPlan, FrozenPlanSchema } from './frozenPlan';
 import { PIECE_KIND_IDS } from './pieceKindIds';
+import { piecesOf } from './pieces';
 import { type Ticket, TicketSchema } from './ticket';
 import { METHODS } from './ticket/hoop';
 import { LogInputSchema, OUTCOMES, outcomeOf } from './ticket/log';
-import { pieceCount } from './ticket/piece';
 
 /** One finished piece: the ticket, the plan as it was then, and the maker's report. Kept as it is. */
 export const LogEntrySchema = z.object({
@@ -57,6 +57,6 @@ export function summaryOf(entry: {
     outcome: outcomeOf(log),
     misplacementMm: log.misplacementMm,
     note: log.note,
-    pieces: pieceCount(ticket.piece),
+    pieces: piecesOf(ticket),
   };
 }

@@ -9,13 +9,18 @@ import { withTodaysFields } from './newTicket';
  * found on that very piece (where its marks lay in the hoop, what lay on the ring) is left out. The id is the caller's.
  */
 export function again(done: Ticket, id: string): Ticket {
-  const { place, hoop, mount, piece, ...as } = withTodaysFields(done);
+  const { place, hoop, mount, piece, design, ...as } = withTodaysFields(done);
+  const { names } = design;
   return {
     ...as,
     id,
     due: null,
     settled: [],
     settledAs: {},
+    design: {
+      ...design,
+      names: names && { ...names, rows: names.rows.map((row) => ({ ...row, done: false })) },
+    },
     piece: { ...piece, evenness: [], grain: null },
     place: { ...place, done: [] },
     hoop: { ...hoop, done: [], part: 0 },

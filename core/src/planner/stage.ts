@@ -39,6 +39,7 @@ import { planPiece } from '../stages/piece/planPiece';
 import type { UsualPlacement } from '../stages/piece/usualPlacement';
 import { centreOn, chestSchoolOf, planPlace } from '../stages/place/planPlace';
 import { planStitch } from '../stages/stitch/planStitch';
+import { pieceOnTable } from './onTable';
 import type { Results } from './planned';
 
 /** What every stage may look at: the ticket, the shop, and the placement, which says the face that is worked on. */
@@ -100,7 +101,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
     empty: (kind) => emptyPiece(kind, PIECE_KINDS[kind].usual),
     numbers: PIECE_NUMBERS,
     plan: ({ ticket, rules, shelf, placement }) =>
-      planPiece(ticket.piece, rules, {
+      planPiece(pieceOnTable(ticket), rules, {
         viewId: placement.view,
         fabrics: shelf.fabrics,
         unread: ticket.unread,
@@ -154,6 +155,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
         kind: THREADS[layers.parts.thread.choice.id as ThreadId],
         copies: Math.max(1, place.copies.length),
         pieces: piece.pieces,
+        asManyOfThis: design.allNames ?? piece.pieces,
       });
     },
   },

@@ -59,6 +59,12 @@ export const DESIGN_NUMBERS = houseNumbers({
     unit: 'mm',
     reason: 'The columns on either side spread by some tenths and meet in what is narrower.',
   },
+  leastLetterGapMm: {
+    name: 'Least gap between letters',
+    value: 0.4,
+    unit: 'mm',
+    reason: 'Two columns of satin that lie closer meet once the thread has spread.',
+  },
   resizeFreelyPercent: {
     name: 'Shrink freely down to',
     value: 90,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { IdSchema } from '../../base/ids';
 import { ARTWORK_BOUNDS, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
+import { NamesSchema } from './names';
 import { EMPTY_PART, PartSchema } from './part';
 
 export const LOOKS = ['left', 'right'] as const;
@@ -49,6 +50,8 @@ export const DesignInputSchema = z.object({
     ),
   /** The order of stitching that a person holds to; null for the one of fewest thread changes. */
   order: z.array(PartStopSchema).max(MOST_STOPS).nullable(),
+  /** The names of an order, one on every piece; null where all pieces have the same. */
+  names: NamesSchema.nullable().default(null),
 });
 export type DesignInput = z.infer<typeof DesignInputSchema>;
 
@@ -60,4 +63,5 @@ export const EMPTY_DESIGN: DesignInput = {
   scalePercent: 100,
   parts: [EMPTY_PART],
   order: null,
+  names: null,
 };

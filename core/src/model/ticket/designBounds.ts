@@ -32,3 +32,9 @@ export const PART_SCALE = { least: 10, most: 1000 } as const;
 export const CAP_MM = { least: 1, most: 400 } as const;
 /** The most letters that are set in one part. */
 export const MOST_LETTERS = 200;
+
+/** The most names of an order on one ticket, and the most that their outlines take, in letters of path data. */
+export const MOST_NAMES = 120;
+export const MOST_NAME_OUTLINES = 1_500_000;
+/** How high the capitals of one name are, as a share of those of all. */
+export const NAME_CAP_PERCENT = { least: 10, most: 200 } as const;

@@ -10,6 +10,7 @@ import type { Part } from '../../model/ticket/part';
 import type { DesignFacts } from './designFacts';
 import { arranged } from './elements';
 import { areLettersSet } from './lettering/lettersKey';
+import { namePartOf } from './names/onTable';
 import { withPart } from './parts/acts';
 import { type DrawnPart, nameOfPart } from './parts/drawnPart';
 import type { StopOrder } from './parts/stopsOfDesign';
@@ -267,7 +268,9 @@ export const lettersUnset = (part: Part, field: string): Finding =>
 
 const unsetFindings = ({ input, rules }: Judged): Finding[] =>
   input.parts.flatMap((part, i) =>
-    areLettersSet(part, rules) ? [] : [lettersUnset(part, `parts.${i}.letters.text`)],
+    areLettersSet(part, rules) || part === namePartOf(input)
+      ? []
+      : [lettersUnset(part, `parts.${i}.letters.text`)],
   );
 
 /** What is wrong with a design, or worth knowing. */

@@ -3,9 +3,12 @@ import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import { because, type Reason } from '../../model/reason';
 import type { DesignInput } from '../../model/ticket/design';
+import type { NameRow } from '../../model/ticket/names';
 import type { Part } from '../../model/ticket/part';
 import { type DesignFacts, densityOf, factsOf } from './designFacts';
 import { judgeDesign, lettersUnset } from './judgeDesign';
+import { judgeNames } from './names/judgeNames';
+import { namePartOf, partOfRow, partsOnTable, rowOnTable } from './names/onTable';
 import { drawnPart, nameOfPart, tellsStitches } from './parts/drawnPart';
 import { type StopOrder, stopsOfDesign } from './parts/stopsOfDesign';
 
@@ -13,6 +16,8 @@ export interface DesignPlan {
   facts: DesignFacts | null;
   /** How its colours are ordered, and what that order gains; null while nothing is known. */
   order: StopOrder | null;
+  /** The stitches of all names of an order, counted in designs as this one is; null without names. */
+  allNames: number | null;
   findings: Finding[];
   reasons: Reason[];
 }
@@ -50,8 +55,9 @@ const SIDES: readonly [Side, string][] = [
   ['heightMm', 'height'],
 ];
 
-/** What is still to be entered of a part, or cannot be right. */
+/** What is still to be entered of a part, or cannot be right; of names it is said with the names. */
 function missingOf(part: Part, input: DesignInput): Finding[] {
+  if (namePartOf(input)?.id === part.id) return [];
   if (part.letters && (!part.artwork || !hasLetters(part))) return [lettersMissing(part, input)];
   const sides = SIDES.flatMap((side) => sideFinding(part, side, input) ?? []);
   if (tellsStitches(part)) return sides;
@@ -74,12 +80,28 @@ function lettersMissing(part: Part, { parts }: DesignInput): Finding {
       });
 }
 
-/** Checks what was entered and works out size, stitches, density class, outline and the order of the colours. */
+/** A name that is still to be set counts as the one on the table does. */
+function allNamesIn(input: DesignInput, stitches: number): number | null {
+  const [part, row] = [namePartOf(input), rowOnTable(input)];
+  if (!part || !row || !input.names) return null;
+  const stitchesOfRow = (one: NameRow): number | null =>
+    one.set ? (drawnPart(partOfRow(part, one))?.stitches ?? null) : null;
+  const shown = stitchesOfRow(row) ?? 0;
+  const all = input.names.rows.reduce(
+    (sum, one) => sum + stitches - shown + (stitchesOfRow(one) ?? shown),
+    0,
+  );
+  return all / stitches;
+}
+
+/** Checks what was entered and works out, of names with the one on the table, size, stitches, density class, outline and the order of the colours. */
 export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
-  const findings = input.parts.flatMap((part) => missingOf(part, input));
-  const parts = input.parts.flatMap((part) => drawnPart(part) ?? []);
-  if (findings.length > 0 || parts.length < input.parts.length)
-    return { facts: null, order: null, findings, reasons: [] };
+  const shown = { ...input, parts: [...partsOnTable(input)] };
+  const names = judgeNames(input, rules);
+  const missing = shown.parts.flatMap((part) => missingOf(part, shown));
+  const parts = shown.parts.flatMap((part) => drawnPart(part) ?? []);
+  if (missing.length > 0 || parts.length < shown.parts.length)
+    return { facts: null, order: null, allNames: null, findings: [...names, ...missing], reasons: [] };
   const order = stopsOfDesign(parts, input.order);
   const facts = factsOf(input, parts, order);
   const { areaCm2 } = densityOf(parts, facts.scale);
@@ -96,5 +118,7 @@ export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
       phrase`open below 40, light below 80, medium below 150, heavy below 240`,
     ],
   );
-  return { facts, order, findings: judgeDesign({ facts, input, parts, order, rules }), reasons: [reason] };
+  const judged = judgeDesign({ facts, input, parts, order, rules });
+  const allNames = allNamesIn(input, facts.stitches);
+  return { facts, order, allNames, findings: [...names, ...judged], reasons: [reason] };
 }

@@ -27,7 +27,7 @@ export interface StitchStop extends PlannedStop {
 
 export interface StitchPlan {
   stops: StitchStop[];
-  /** How often the design is stitched: its copies on every piece of the order. */
+  /** How often the design is stitched: its copies on every piece of the order; of names, counted in this one's stitches. */
   stitchings: number;
   totalMinutes: number;
   topM: number;
@@ -175,6 +175,8 @@ export interface StitchContext {
   copies: number;
   /** How many pieces the order makes. */
   pieces: number;
+  /** How many of this one have as many stitches as all pieces together: of names, one is longer than another. */
+  asManyOfThis: number;
 }
 
 /**
@@ -182,8 +184,8 @@ export interface StitchContext {
  * bobbin lasts: as the last piece left it, unless the maker says otherwise.
  */
 export function planStitch(input: StitchInput, facts: DesignFacts, context: StitchContext): StitchPlan {
-  const { machine, shelf, rules, copies, pieces } = context;
-  const stitchings = copies * pieces;
+  const { machine, shelf, rules, copies, asManyOfThis } = context;
+  const stitchings = copies * asManyOfThis;
   const needles = machine?.needles ?? 1;
   const stops = threadNeedles(facts.stops, needles, { threads: shelf.threads, kind: context.kind }).map(
     (stop, i) => planStop(stop, i, context),

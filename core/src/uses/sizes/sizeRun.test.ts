@@ -1,8 +1,9 @@
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import type { Ticket } from '../../model/ticket';
+import { readingsOfSize } from '../../stages/piece/sizes';
 import { exampleA, SAMPLE_SHELF } from '../../testing/samples';
-import { readingsOfSize, sizeRun, widestOf } from './sizeRun';
+import { sizeRun, widestOf } from './sizeRun';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -34,7 +35,7 @@ describe('a run of sizes', () => {
 
   it('fills a size’s missing readings in proportion to its width', () => {
     const readings = readingsOfSize(
-      { name: 'L', count: 1, readings: { chestWidth: 600, length: 700 } },
+      { readings: { chestWidth: 600, length: 700 } },
       { chestWidth: 500, length: 600, shoulder: 140 },
       'chestWidth',
     );

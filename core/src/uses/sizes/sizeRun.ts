@@ -6,10 +6,9 @@ import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
-import type { Size } from '../../model/ticket/piece';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
-import type { Readings } from '../../stages/piece/readings';
+import { readingsOfSize } from '../../stages/piece/sizes';
 import { faceWidthOf } from '../../stages/place/planPlace';
 
 /** One size of an order with the design at the same placement. Lengths in mm. */
@@ -32,19 +31,6 @@ export interface SizeRow {
 
 /** The first reading of a kind is the width that a run of sizes goes by. */
 const widthIdOf = (plan: Plan): string => plan.piece.kind.readings[0]?.id ?? '';
-
-/**
- * A size's readings: its own, and for those not taken this piece's in proportion to the width. Without a width of
- * its own it is this piece's size.
- */
-export function readingsOfSize(size: Size, base: Readings, widthId: string): Record<string, number> {
-  const [own, ours] = [size.readings[widthId], base[widthId]];
-  const grow = own !== undefined && ours ? own / ours : 1;
-  return {
-    ...Object.fromEntries(Object.entries(base).map(([id, value]) => [id, value * grow])),
-    ...size.readings,
-  };
-}
 
 function rowOf(name: string, own: boolean, plan: Plan): SizeRow {
   const { place, piece } = plan;

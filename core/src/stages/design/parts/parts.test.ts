@@ -59,6 +59,7 @@ const designOf = (...parts: Part[]): DesignInput => ({
   scalePercent: 100,
   parts,
   order: null,
+  names: null,
 });
 const plan = (...parts: Part[]) => planDesign(designOf(...parts), DEFAULT_HOUSE_RULES);
 const factsOf = (...parts: Part[]) => {

@@ -1,0 +1,6 @@
+import type { Ticket } from './ticket';
+import { pieceCount } from './ticket/piece';
+
+/** How many pieces a ticket makes: one for each name where it has names, else as many as were asked for. */
+export const piecesOf = ({ piece, design }: Pick<Ticket, 'piece' | 'design'>): number =>
+  design.names?.rows.length || pieceCount(piece);

@@ -1,0 +1,162 @@
+import { count, mm, type Phrase, phrase } from '../../../base/units/phrase';
+import { type Finding, finding, type Mend } from '../../../model/finding';
+import type { HouseRules } from '../../../model/houseRules';
+import type { DesignInput } from '../../../model/ticket/design';
+import type { NameRow, Names } from '../../../model/ticket/names';
+import { withPart } from '../parts/acts';
+import { floored, namePartOf } from './onTable';
+import { capShare, isRowSet, shareForAll, withinOf, withName } from './rows';
+
+const nameOf = ({ text }: NameRow): string => text.trim().replace(/\s+/g, ' ');
+
+/** So many names that are too wide are each told of; the others are counted. */
+const MOST_TOLD = 6;
+
+type Act = (names: Names) => Names;
+const mend = (names: Names, label: Phrase, result: Phrase, act: Act): Mend => ({
+  label,
+  result,
+  change: { stage: 'design', set: { names: act(names) } },
+});
+
+/** What would make a name narrow enough: every way was set and measured when the name was. */
+function mendsOf(names: Names, row: NameRow, capMm: number): Mend[] {
+  const narrower = row.set?.narrower;
+  if (!narrower) return [];
+  const { text, spacingMm, capPercent } = narrower;
+  const cap = capPercent === null ? null : capShare(row.capPercent, capPercent);
+  return [
+    ...(text === null
+      ? []
+      : [
+          mend(names, phrase`In two lines`, phrase`“${text.replace('\n', '” over “')}”`, (all) =>
+            withName(all, row.id, { text }),
+          ),
+        ]),
+    ...(spacingMm === null
+      ? []
+      : [
+          mend(
+            names,
+            phrase`Letters closer`,
+            phrase`${mm(spacingMm)} between them, and they stay apart`,
+            (all) => withName(all, row.id, { spacingMm }),
+          ),
+        ]),
+    ...(cap === null
+      ? []
+      : [
+          mend(
+            names,
+            phrase`This one lower`,
+            phrase`capitals ${mm((capMm * cap) / 100)} high, the others ${mm(capMm)}`,
+            (all) => withName(all, row.id, { capPercent: cap }),
+          ),
+        ]),
+  ];
+}
+
+/** Names wider than is allowed as they are stitched, each with what would help; then all of them lower together. */
+function wideNames(design: DesignInput, names: Names, rules: HouseRules): Finding[] {
+  const part = namePartOf(design);
+  const { allowedMm } = names;
+  const within = part ? withinOf(design, part) : null;
+  if (!part?.letters || allowedMm === null || within === null) return [];
+  const { capMm } = part.letters;
+  const wide = names.rows.filter(
+    (row) => row.set !== null && row.set.widthMm > within && isRowSet(design, row, rules),
+  );
+  const scale = allowedMm / within;
+  const told = wide.slice(0, MOST_TOLD).map((row) => {
+    const width = (row.set?.widthMm ?? 0) * scale;
+    const mends = mendsOf(names, row, capMm * scale);
+    const text = phrase`“${nameOf(row)}” is ${mm(width)} wide, ${mm(width - allowedMm)} more than the ${mm(allowedMm)} allowed.`;
+    return finding(
+      'design',
+      'design-name-wide',
+      'warn',
+      mends.length > 0 ? text : phrase`${text} Closer, lower or in two lines it does not fit either.`,
+      { field: `names.rows.${names.rows.indexOf(row)}.text`, mends },
+    );
+  });
+  const share = shareForAll(names);
+  const all = floored((capMm * (share ?? 100)) / 100);
+  if (wide.length === 0 || (share === null && wide.length <= MOST_TOLD)) return told;
+  const together: Mend[] =
+    share === null
+      ? []
+      : [
+          {
+            label: phrase`All ${count(names.rows.length)} lower`,
+            result: phrase`capitals ${mm(all * scale)} high on every piece`,
+            change: {
+              stage: 'design',
+              set: {
+                parts: withPart(design.parts, part.id, { letters: { ...part.letters, capMm: all } }),
+              },
+            },
+          },
+        ];
+  return [
+    ...told,
+    finding(
+      'design',
+      'design-names-wide',
+      'warn',
+      phrase`${count(wide.length)} of ${count(names.rows.length)} names are wider than the ${mm(allowedMm)} allowed.`,
+      { field: 'names.allowedMm', mends: together },
+    ),
+  ];
+}
+
+/** Names that say nothing, and those that stand otherwise than was asked: they are being set, or cannot be. */
+function unsetNames(design: DesignInput, { rows }: Names, rules: HouseRules): Finding[] {
+  const empty = rows.flatMap((row, i) =>
+    row.text.trim() === ''
+      ? [
+          finding('design', 'design-name-empty', 'next', phrase`Still to enter: name ${count(i + 1)}.`, {
+            field: `names.rows.${i}.text`,
+          }),
+        ]
+      : [],
+  );
+  const unset = rows.filter((row) => row.text.trim() !== '' && !isRowSet(design, row, rules));
+  const [first] = unset;
+  if (!first) return empty;
+  const text =
+    unset.length === 1
+      ? phrase`Name still to be set: “${nameOf(first)}”.`
+      : phrase`${count(unset.length)} of ${count(rows.length)} names are still to be set, “${nameOf(first)}” first.`;
+  return [
+    ...empty,
+    finding('design', 'design-names-unset', 'next', text, {
+      field: `names.rows.${rows.indexOf(first)}.text`,
+    }),
+  ];
+}
+
+/** What is to be said of the names of an order. */
+export function judgeNames(design: DesignInput, rules: HouseRules): Finding[] {
+  const { names } = design;
+  if (!names || names.rows.length === 0) return [];
+  if (!namePartOf(design))
+    return [
+      finding(
+        'design',
+        'design-names-no-letters',
+        'stop',
+        phrase`The names have no letters to be set in: their part was taken away, or is no lettering any more.`,
+        {
+          mends: [
+            {
+              label: phrase`Take the names off the ticket`,
+              result: phrase`all pieces have the same design`,
+              change: { stage: 'design', set: { names: null } },
+              cost: phrase`the list of ${count(names.rows.length)} names goes; undo brings it back`,
+            },
+          ],
+        },
+      ),
+    ];
+  return [...unsetNames(design, names, rules), ...wideNames(design, names, rules)];
+}

@@ -1,0 +1,80 @@
+import type { Phrase } from '../../base/units/phrase';
+import { isInTheWay } from '../../model/finding';
+import type { HouseRules } from '../../model/houseRules';
+import type { Shelf } from '../../model/shelf';
+import type { Ticket } from '../../model/ticket';
+import type { NameRow } from '../../model/ticket/names';
+import { namesOf, withRowOnTable } from '../../planner/onTable';
+import { planTicket } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
+
+/** One name of an order with the plan of its own piece. Lengths in mm. */
+export interface NamePlan {
+  row: NameRow;
+  /** The ticket with this name on the table. */
+  ticket: Ticket;
+  plan: Plan;
+  /** As wide as the name itself is stitched; null while it is not set. */
+  nameMm: number | null;
+  /** The centre of the whole design from the centre line, to the viewer's right; null where nothing could be placed. */
+  acrossMm: number | null;
+  /** That centre from the landmark the tape starts at. */
+  depthMm: number | null;
+  stitches: number | null;
+  minutes: number | null;
+  /** What is wrong with this piece and not with every other; empty where nothing is. */
+  troubles: Phrase[];
+}
+
+/** Said of the list as a whole, with the names it concerns. */
+const OF_THE_LIST = ['design-name-wide', 'design-names-wide', 'design-names-unset', 'design-name-empty'];
+
+function planOf(
+  ticket: Ticket,
+  row: NameRow,
+  { shelf, rules }: { shelf: Shelf; rules: HouseRules },
+): NamePlan {
+  const own = withRowOnTable(ticket, row);
+  const plan = planTicket(own, shelf, rules);
+  const { place, stitch, design } = plan;
+  const scale = ticket.design.scalePercent / 100;
+  const part = ticket.design.parts.find(({ id }) => id === ticket.design.names?.part);
+  return {
+    row,
+    ticket: own,
+    plan,
+    nameMm: row.set ? row.set.widthMm * scale * ((part?.scalePercent ?? 100) / 100) : null,
+    acrossMm: place?.acrossMm ?? null,
+    depthMm: place?.depthMm ?? null,
+    stitches: design.facts?.stitches ?? null,
+    minutes: stitch ? (stitch.totalMinutes * (place?.copies.length || 1)) / stitch.stitchings : null,
+    troubles: [],
+  };
+}
+
+/** Findings of a plan that stand in the way or will show, but what is said of the list. */
+const gravesOf = ({ plan }: NamePlan) =>
+  plan.findings.filter((f) => !OF_THE_LIST.includes(f.code) && (isInTheWay(f) || f.severity === 'warn'));
+
+/**
+ * Every name of the order with its own piece: its marks, hoop and stitching. What every one of them has is said with the
+ * ticket; here stands what only some have.
+ */
+export function nameRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): NamePlan[] {
+  const plans = namesOf(ticket).map((row) => planOf(ticket, row, { shelf, rules }));
+  const isOfAll = (code: string) => plans.every((one) => gravesOf(one).some((f) => f.code === code));
+  return plans.map((one) => ({
+    ...one,
+    troubles: gravesOf(one).flatMap((f) => (plans.length > 1 && isOfAll(f.code) ? [] : [f.text])),
+  }));
+}
+
+/** What an order of names takes: all stitches, minutes, and how wide the widest name is. */
+export function totalOf(plans: readonly NamePlan[]): { stitches: number; minutes: number; widestMm: number } {
+  const sum = (of: (one: NamePlan) => number | null) => plans.reduce((all, one) => all + (of(one) ?? 0), 0);
+  return {
+    stitches: sum(({ stitches }) => stitches),
+    minutes: sum(({ minutes }) => minutes),
+    widestMm: Math.max(0, ...plans.map(({ nameMm }) => nameMm ?? 0)),
+  };
+}
