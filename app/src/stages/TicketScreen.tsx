@@ -10,6 +10,7 @@ import {
   say,
   titleOf,
 } from '@zt/core';
+import { calledName, nameInHand } from '@zt/core/planner/onTable';
 import { useRouter } from 'expo-router';
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import {
@@ -51,7 +52,6 @@ import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
 import { useLow, useWide } from '../theme/layout';
 import { usePalette } from '../theme/palette';
-import { useLettersSet } from './design/useLettersSet';
 import { NotTaken, OffBench } from './NotTaken';
 import { OffersOf } from './Offers';
 import { STAGE_VIEWS, useDrawing } from './registry';
@@ -71,6 +71,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
   const { save, news } = useAppSelector(({ editor }) => editor);
   const isExample = useIsExample();
   const fabric = plan.piece.fabric.name;
+  const inHand = nameInHand(ticket);
   return (
     <Bar at="top">
       <IconPress icon="back" label="Back to the bench" onPress={onBack} />
@@ -88,6 +89,7 @@ function Header({ shop, onBack }: { shop: Shop; onBack: () => void }) {
           {[
             isExample ? 'kept nowhere' : SAVE_WORDS[save],
             news ? 'with changes from another device' : '',
+            inHand ? `${calledName(inHand.row)}, ${inHand.number} of ${inHand.of}` : '',
             ticket.customer || fabric.toLowerCase(),
           ]
             .filter(Boolean)
@@ -347,7 +349,6 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
   const low = useLow();
   const p = usePalette();
   const way = useGivingWay(stage);
-  useLettersSet();
   const onStage = (next: Stage) => router.replace(`/ticket/${id}/${next}`);
   usePageTitle(`${STAGE_NAMES[stage]}, ${titleOf(ticket)}`);
   useKeys({ stage, onStage, shop });

@@ -9,6 +9,7 @@ import { type Shop, useShop } from '../shop/useShop';
 import { ticketOpened } from '../store/editor';
 import { ticketHere } from '../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../store/store';
+import { LettersAtWork } from './design/LettersAtWork';
 
 /** Loads a ticket into the editor unless it is there already. */
 function useEditedTicket(id: string) {
@@ -38,5 +39,10 @@ export function WithTicket({ id, children }: { id: string; children: (shop: Shop
       </Notice>
     );
   if (!open) return <Notice title="Fetching the ticket" />;
-  return <OpenTicketProvider loggedAs={loggedAs}>{children(shop)}</OpenTicketProvider>;
+  return (
+    <OpenTicketProvider loggedAs={loggedAs}>
+      <LettersAtWork />
+      {children(shop)}
+    </OpenTicketProvider>
+  );
 }

@@ -1,8 +1,8 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import {
-  broughtBack,
   fieldKept,
   mendTaken,
+  namesMade,
   offerSettled,
   outboxFound,
   partMade,
@@ -12,6 +12,7 @@ import {
   ticketHeard,
   ticketNamed,
   ticketOpened,
+  ticketPut,
   ticketStarted,
   undone,
 } from './editor';
@@ -26,10 +27,11 @@ const QUIET_MS = 350;
 const RETRY_MS = 3000;
 
 const isChange = isAnyOf(
-  broughtBack,
+  ticketPut,
   fieldKept,
   ticketChanged,
   mendTaken,
+  namesMade,
   partMade,
   ticketNamed,
   stageSettled,

@@ -9,6 +9,7 @@ import {
   MOST_SETTLED,
   type Part,
   type Phrase,
+  phrase,
   type Refusal,
   refusalsOf,
   type Stage,
@@ -19,6 +20,8 @@ import {
   withUnread,
 } from '@zt/core';
 import type { FaceId } from '@zt/core/model/ticket/lettering';
+import type { NameRow, NameSets } from '@zt/core/model/ticket/names';
+import { withNamesSet } from '@zt/core/stages/design/names/rows';
 import { EXAMPLE_ID } from '@zt/core/uses/example/example';
 import {
   acknowledged,
@@ -48,6 +51,9 @@ export interface WhyUnset {
   message: Phrase;
   inFaces: FaceId[];
 }
+
+/** Why a name stays unset where the others have taken all the room. */
+const NO_ROOM = phrase`The outlines of these names take too much room on one ticket: make two of it.`;
 
 export interface EditorState {
   past: Ticket[];
@@ -263,8 +269,8 @@ const editor = createSlice({
       const next = { ...ticket, settled, settledAs: { ...ticket.settledAs, [stage]: as } };
       if (!isEqual(next, ticket)) step(state, next, null);
     },
-    /** An earlier state of the ticket takes the place of what is there, as one step to undo. */
-    broughtBack: (state, { payload }: PayloadAction<Ticket>) => {
+    /** A ticket as it was earlier, or as an act leaves it, takes the place of what is there, as one step to undo. */
+    ticketPut: (state, { payload }: PayloadAction<Ticket>) => {
       if (state.present?.id === payload.id) step(state, payload, null);
     },
     triedOut: (state, { payload }: PayloadAction<Mend | null>) => {
@@ -291,6 +297,29 @@ const editor = createSlice({
       const { change, refused } = admitted({ stage: 'design', set: { parts } });
       if (refused.length === 0) state.present = applyChange(ticket, change);
       state.refused = refused;
+      state.save = 'unsaved';
+    },
+    /** Names of an order were set: as with a part, no step of its own; what is not asked for so any more is left. */
+    namesMade: (state, { payload }: PayloadAction<{ from: readonly NameRow[]; sets: NameSets }>) => {
+      const ticket = ticketOf(state as EditorState);
+      if (!ticket?.design.names) return;
+      const { rows } = ticket.design.names;
+      const isAsked = (id: string) =>
+        isEqual(
+          rows.find((row) => row.id === id),
+          payload.from.find((row) => row.id === id),
+        );
+      const sets = Object.fromEntries(Object.entries(payload.sets).filter(([id]) => isAsked(id)));
+      const nameSets = withNamesSet(ticket.design, sets);
+      if (!nameSets) {
+        const full = Object.entries(sets).map(([id, { artwork }]): [string, WhyUnset] => [
+          id,
+          { of: artwork.madeFrom, message: NO_ROOM, inFaces: [] },
+        ]);
+        state.unset = { ...state.unset, ...Object.fromEntries(full) };
+        return;
+      }
+      state.present = applyChange(ticket, { stage: 'design', set: { nameSets } });
       state.save = 'unsaved';
     },
     lettersRefused: (state, { payload: { id, ...why } }: PayloadAction<{ id: string } & WhyUnset>) => {
@@ -390,6 +419,7 @@ export const {
   triedOut,
   partsChosen,
   partMade,
+  namesMade,
   lettersRefused,
   readingChosen,
   ticketOpened,
@@ -411,6 +441,6 @@ export const {
   outboxFound,
   ticketHeard,
   offerSettled,
-  broughtBack,
+  ticketPut,
 } = editor.actions;
 export const editorReducer = editor.reducer;

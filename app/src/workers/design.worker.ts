@@ -4,6 +4,7 @@ import type { LettersRefused } from '@zt/core/stages/design/lettering/placedLett
 import { missingIn } from '@zt/core/stages/design/lettering/placedLetters';
 import { type LettersSet, setLetters } from '@zt/core/stages/design/lettering/setLetters';
 import { loadShaper, type Typeface } from '@zt/core/stages/design/lettering/typeface';
+import { type NameAnswer, type NameAsked, setName } from '@zt/core/stages/design/names/setName';
 import type { StitchFigures } from '@zt/core/stages/design/svg/estimate';
 import { type ReadSetting, readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { clipperFrom, drawingTools } from '@zt/core/stages/design/svg/tools';
@@ -20,6 +21,17 @@ export interface LettersQuestion {
   letters: Lettering;
   figures: StitchFigures;
 }
+
+export interface NamesQuestion {
+  names: readonly { id: string; asked: NameAsked }[];
+  figures: StitchFigures;
+}
+
+/** Of each name how it was set, or why it cannot be. */
+export type NamesAnswer = readonly {
+  id: string;
+  answer: Extract<NameAnswer, { ok: true }> | Extract<LettersAnswer, { ok: false }>;
+}[];
 
 /** Letters as they were set, or why they cannot be, with the typefaces that do have what is missing. */
 export type LettersAnswer = LettersSet | (LettersRefused & { inFaces: FaceId[] });
@@ -41,6 +53,16 @@ async function openedFaces(): Promise<(id: FaceId) => Promise<Typeface>> {
   };
 }
 
+type FaceOf = (id: FaceId) => Promise<Typeface>;
+
+/** What was not set, with the typefaces that do have what is missing. */
+async function inOtherFaces(refused: LettersRefused, text: string, faceOf: FaceOf) {
+  const inFaces: FaceId[] = [];
+  if (refused.code === 'missing')
+    for (const { id } of FACES) if (missingIn(text, await faceOf(id)).length === 0) inFaces.push(id);
+  return { ...refused, inFaces };
+}
+
 /** Reads drawings and sets letters away from the screen's thread. */
 const designWorker = {
   readSvg: async ({ text, fileName, ...setting }: DrawingQuestion) => {
@@ -50,12 +72,20 @@ const designWorker = {
   setLetters: async ({ letters, figures }: LettersQuestion): Promise<LettersAnswer> => {
     const [clip, faceOf] = await Promise.all([clipperFrom(clipperBytes), openedFaces()]);
     const set = setLetters(letters, { face: await faceOf(letters.face), clip, figures });
-    if (set.ok) return set;
-    const inFaces: FaceId[] = [];
-    if (set.code === 'missing')
-      for (const { id } of FACES)
-        if (missingIn(letters.text, await faceOf(id)).length === 0) inFaces.push(id);
-    return { ...set, inFaces };
+    return set.ok ? set : inOtherFaces(set, letters.text, faceOf);
+  },
+  setNames: async ({ names, figures }: NamesQuestion): Promise<NamesAnswer> => {
+    const [clip, faceOf] = await Promise.all([clipperFrom(clipperBytes), openedFaces()]);
+    const faces = new Map<FaceId, Typeface>();
+    const made: NamesAnswer[number][] = [];
+    for (const { id, asked } of names) {
+      const { text, face: faceId } = asked.letters;
+      const face = faces.get(faceId) ?? (await faceOf(faceId));
+      faces.set(faceId, face);
+      const answer = setName(asked, { face, clip, figures });
+      made.push({ id, answer: answer.ok ? answer : await inOtherFaces(answer, text, faceOf) });
+    }
+    return made;
   },
 };
 export type DesignWorker = typeof designWorker;

@@ -36,3 +36,15 @@ export const withRowOnTable = (ticket: Ticket, row: NameRow): Ticket =>
 /** The names of the order that can be worked on; none where there are no letters to set them in. */
 export const namesOf = ({ design }: Pick<Ticket, 'design'>): readonly NameRow[] =>
   namePartOf(design) ? (design.names?.rows ?? []) : [];
+
+/** The name in the hand, as which of how many; null where there are none. */
+export function nameInHand(
+  ticket: Pick<Ticket, 'design'>,
+): { row: NameRow; number: number; of: number } | null {
+  const row = rowOnTable(ticket.design);
+  const rows = namesOf(ticket);
+  return row && { row, number: rows.indexOf(row) + 1, of: rows.length };
+}
+
+/** A name on one line, as it is called. */
+export const calledName = ({ text }: Pick<NameRow, 'text'>): string => text.trim().replace(/\s+/g, ' ');

@@ -4,8 +4,7 @@ import { type Lettering, USUAL_LETTERING } from '../model/ticket/lettering';
 import type { NameRow, Names } from '../model/ticket/names';
 import { FIRST_PART } from '../model/ticket/part';
 import type { LettersSetting } from '../stages/design/lettering/placedLetters';
-import { lettersOfRow, namePartOf } from '../stages/design/names/onTable';
-import { isRowSet, withinOf, withNamesSet } from '../stages/design/names/rows';
+import { namesToSet, withNamesSet } from '../stages/design/names/rows';
 import { type NameAsked, setName } from '../stages/design/names/setName';
 import { stitchFigures } from '../stages/design/stitchFigures';
 import { oneDesign } from './designed';
@@ -25,7 +24,6 @@ export const rowOfName = (text: string, i: number): NameRow => ({
   spacingMm: null,
   size: '',
   done: false,
-  set: null,
 });
 
 export const askedOf = (letters: Lettering, withinMm: number | null): NameAsked => ({
@@ -38,17 +36,12 @@ export const askedOf = (letters: Lettering, withinMm: number | null): NameAsked 
 /** Every name that does not stand as it is asked, set as the worker does. */
 export function withNamesOfList(ticket: Ticket, setting: LettersSetting): Ticket {
   const { design } = ticket;
-  const part = namePartOf(design);
-  if (!part?.letters || !design.names) return ticket;
-  const { letters } = part;
-  const withinMm = withinOf(design, part);
-  const made = design.names.rows
-    .filter((row) => !isRowSet(design, row, DEFAULT_HOUSE_RULES))
-    .flatMap((row) => {
-      const { ok, ...set } = setName(askedOf(lettersOfRow(letters, row), withinMm), setting);
-      return ok && 'artwork' in set ? [{ row, set: { ...set, withinMm } }] : [];
-    });
-  return { ...ticket, design: { ...design, names: withNamesSet(design.names, made) } };
+  const made = namesToSet(design, DEFAULT_HOUSE_RULES).flatMap(({ row, asked }) => {
+    const { ok, ...set } = setName(asked, setting);
+    return ok && 'artwork' in set ? [[row.id, { ...set, withinMm: asked.withinMm }] as const] : [];
+  });
+  const nameSets = withNamesSet(design, Object.fromEntries(made)) ?? {};
+  return { ...ticket, design: { ...design, nameSets } };
 }
 
 /** A ticket whose design is letters, with these names, all of them set. */

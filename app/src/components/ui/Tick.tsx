@@ -7,18 +7,20 @@ import { Txt } from './Txt';
 
 interface TickProps {
   title: string;
+  /** What it is called where the title does not say it alone. */
+  label?: string;
   on: boolean;
   onToggle: (on: boolean) => void;
 }
 
 /** Something done or not done. */
-export function Tick({ title, on, onToggle }: TickProps) {
+export function Tick({ title, label = title, on, onToggle }: TickProps) {
   const p = usePalette();
   return (
     <Pressable
       role="checkbox"
       aria-checked={on}
-      aria-label={title}
+      aria-label={label}
       onPress={() => onToggle(!on)}
       style={{ flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: TARGET, paddingVertical: 4 }}
     >

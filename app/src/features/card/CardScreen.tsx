@@ -1,4 +1,5 @@
 import { type Stage, titleOf } from '@zt/core';
+import { calledName, nameInHand } from '@zt/core/planner/onTable';
 import { spoken } from '@zt/core/uses/deck/spoken';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
@@ -54,6 +55,7 @@ function Deck({ stage: from }: { stage: Stage }) {
   const wide = useWide();
   const low = useLow();
   const deck = useDeck(from);
+  const inHand = nameInHand(ticket);
   const { steps, index, step, next, back } = deck;
   const stage = useStageInHand(deck, from);
   const aloud = useAloud(step ? spoken(step, units) : '');
@@ -81,7 +83,12 @@ function Deck({ stage: from }: { stage: Stage }) {
         <IconPress icon="back" label="Step back" disabled={index === 0} onPress={back} />
         <NativeView style={{ flex: 1, alignItems: 'center' }}>
           <Txt as="label" level={1} lines={1}>
-            {step ? `${STAGE_NAMES[stage]}: ${index + 1} of ${steps.length}` : 'All steps'}
+            {[
+              step ? `${STAGE_NAMES[stage]}: ${index + 1} of ${steps.length}` : 'All steps',
+              inHand ? calledName(inHand.row) : '',
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Txt>
         </NativeView>
         <Press

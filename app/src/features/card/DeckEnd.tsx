@@ -1,4 +1,7 @@
 import { STAGE_QUESTIONS, type Stage } from '@zt/core';
+import { calledName, nameInHand } from '@zt/core/planner/onTable';
+import { nextName } from '@zt/core/stages/design/names/rows';
+import { withPieceMade } from '@zt/core/uses/names/turn';
 import { useRouter } from 'expo-router';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
@@ -6,6 +9,7 @@ import { Txt } from '../../components/ui/Txt';
 import { announce } from '../../everyone/announce';
 import { useLoggedAs, useTicket } from '../../hooks/useTicket';
 import { useWhyNotLogged } from '../../stages/log/LogAction';
+import { ticketPut } from '../../store/editor';
 import { logPiece } from '../../store/shopActs';
 import { useAppDispatch } from '../../store/store';
 import { STAGE_NAMES } from '../../tape/Tape';
@@ -20,6 +24,23 @@ export function DeckEnd({ stage }: { stage: Stage }) {
   const loggedAs = useLoggedAs();
   const why = useWhyNotLogged();
   const open = (to: Stage) => router.replace(`/ticket/${ticket.id}/${to}`);
+  const inHand = nameInHand(ticket);
+  const next = ticket.design.names && nextName(ticket.design.names);
+  if (stage === 'log' && !loggedAs && inHand && (!inHand.row.done || next))
+    return (
+      <Stack gap={14}>
+        <Txt as="step" style={{ color: LAMP }} testID="card-text">
+          {`“${calledName(inHand.row)}” is off the table, ${inHand.number} of ${inHand.of}.`}
+        </Txt>
+        <Row>
+          <CardPress
+            main
+            title={next ? `Made. Next: ${calledName(next)}` : 'Made: that was the last'}
+            onPress={() => dispatch(ticketPut(withPieceMade(ticket)))}
+          />
+        </Row>
+      </Stack>
+    );
   if (stage !== 'log' || why !== null || loggedAs)
     return (
       <Stack gap={14}>

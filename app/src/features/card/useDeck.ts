@@ -1,4 +1,5 @@
 import { deckOf, isInTheWay, type Stage, type Step, type Ticket } from '@zt/core';
+import { nameInHand } from '@zt/core/planner/onTable';
 import { isDone, nextToDo, STAGE_OF, tickOff } from '@zt/core/uses/deck/done';
 import { jobSteps } from '@zt/core/uses/deck/jobSteps';
 import { useEffect, useRef, useState } from 'react';
@@ -44,6 +45,13 @@ export function useDeck(stage: Stage): DeckInHand {
   });
   /** The step in the hand by its id; null at the end. */
   const [at, setAt] = useState<string | null>(begun);
+  /** Another name was taken to the table, here or elsewhere: its piece is begun. */
+  const name = nameInHand(ticket)?.row.id;
+  const [begunFor, setBegunFor] = useState(name);
+  if (name !== begunFor) {
+    setBegunFor(name);
+    setAt(steps[nextToDo(steps, ticket)]?.id ?? null);
+  }
   const found = steps.findIndex(({ id }) => id === at);
   // A step that is none any more: the plan has changed under the hand.
   const index = at === null ? steps.length : found < 0 ? nextToDo(steps, ticket) : found;

@@ -10,7 +10,6 @@ import {
   MARK_NAMES,
   mm,
   NEEDLES,
-  pieceCount,
   SEVERITY_WORDS,
   type Sheet,
   say,
@@ -20,6 +19,7 @@ import {
   TOPPERS,
   titleOf,
 } from '@zt/core';
+import { piecesOf } from '@zt/core/model/pieces';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
@@ -115,7 +115,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
     ),
     ...factLines(entry, frozen, units),
   ];
-  const pieces = pieceCount(entry.ticket.piece);
+  const pieces = piecesOf(entry.ticket);
   const minutes = Object.entries(entry.log.minutes);
   return (
     <Stack gap={16}>

@@ -1,5 +1,5 @@
 import { titleOf } from '@zt/core';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
@@ -79,7 +79,8 @@ function Pages() {
   const { place } = usePlan('place');
   const router = useRouter();
   const waits = useWaits();
-  const [what, setWhat] = useState<What>('card');
+  const { what: first } = useLocalSearchParams<{ what?: string }>();
+  const [what, setWhat] = useState<What>(WHAT.find(({ id }) => id === first)?.id ?? 'card');
   const [asked, setPaper] = useState<Paper>('a5');
   const trueSize = isTrueSize(what);
   const papers = trueSize ? PAPERS.filter(({ id }) => id !== 'a5') : PAPERS;

@@ -10,15 +10,15 @@ import { UndoBar } from '../../components/UndoBar';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { FileLink } from '../../components/ui/FileLink';
 import { FilePress } from '../../components/ui/FilePress';
-import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
+import { type Decoded, decoded } from '../../services/decoded';
 import { useShop } from '../../shop/useShop';
+import { WhichReads } from '../../shop/WhichReads';
 import { changeShelf } from '../../store/shopActs';
 import { useAppDispatch } from '../../store/store';
-import { type Decoded, decoded, tellingLine } from './decoded';
 
 const asFile = (type: string, text: string) => `data:${type};charset=utf-8,${encodeURIComponent(text)}`;
 
@@ -65,23 +65,6 @@ function useBringIn() {
     setBrought(null);
   };
   return { open, take, putBack, brought, refusal, asked };
-}
-
-/** Which encoding a file is in, told by a line of it in each. */
-function WhichReads({ texts, onText }: { texts: readonly Decoded[]; onText: (text: Decoded) => void }) {
-  return (
-    <Stack gap={6} role="group" aria-label="Which of these reads right?">
-      <Txt as="strong">Which of these reads right?</Txt>
-      {texts.map((text) => (
-        <Press
-          key={text.name}
-          title={tellingLine(text.text).slice(0, 60)}
-          label={`${tellingLine(text.text).slice(0, 60)}: ${text.name}`}
-          onPress={() => onText(text)}
-        />
-      ))}
-    </Stack>
-  );
 }
 
 /** The lines of a file that were not taken, each with its number and why. */

@@ -15,6 +15,7 @@ import { Arrange } from './Arrange';
 import { ColourStops } from './ColourStops';
 import { DrawnFields, OthersLetters } from './DrawnFields';
 import { LettersFields } from './LettersFields';
+import { NamesInHand } from './NamesPress';
 import { OwnThreads } from './OwnThreads';
 import { PartsList } from './PartsList';
 import { ShelfColours } from './ShelfColours';
@@ -30,9 +31,13 @@ const LOOKING = [
 /** What is said of the chosen part, by what it is. */
 function PartFields() {
   const { parts, only } = useParts();
+  const { design } = useTicket('design');
   if (!only) return null;
   const index = parts.indexOf(only);
-  if (only.letters) return <LettersFields key={only.id} part={only} letters={only.letters} index={index} />;
+  // Of names what all of them have: each says its own on a page of its own.
+  const { letters } = design.parts[index] ?? only;
+  if (letters)
+    return <LettersFields key={only.id} part={design.parts[index] ?? only} letters={letters} index={index} />;
   return only.artwork ? (
     <DrawnFields key={only.id} part={only} index={index} />
   ) : (
@@ -79,6 +84,7 @@ export function DesignPanel() {
         {design.name || 'What goes on it'}
       </Txt>
       <Answer />
+      <NamesInHand />
       <PartsList />
       <PartFields />
       {only && parts.length > 1 ? <OwnThreads key={only.id} part={only} /> : null}

@@ -2,6 +2,7 @@ import { type Part, say } from '@zt/core';
 import { FACES } from '@zt/core/catalogue/faces';
 import { ALIGNMENTS, BASELINES, FRAMES, type Lettering } from '@zt/core/model/ticket/lettering';
 import { lettersKey, lettersToSet } from '@zt/core/stages/design/lettering/lettersKey';
+import { namePartOf } from '@zt/core/stages/design/names/onTable';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
@@ -14,7 +15,7 @@ import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useRules, useUnits } from '../../hooks/useTicket';
+import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
 import { FieldFindings } from '../FieldFindings';
 import { FaceSample } from './FaceSample';
@@ -57,16 +58,19 @@ export function LettersFields({ part, letters, index }: LettersProps) {
   const put = (change: Partial<Lettering>, gesture?: string) =>
     set(part.id, { letters: { ...letters, ...change } }, gesture);
   const scale = part.scalePercent / 100;
+  const hasNames = namePartOf(useTicket('design').design)?.id === part.id;
   return (
     <Stack gap={10}>
-      <WordsField
-        label={letters.monogram ? 'letters of the monogram' : 'letters'}
-        at={at('text')}
-        value={letters.text}
-        onText={(text) => put({ text })}
-        multiline={!letters.monogram}
-        placeholder={letters.monogram ? 'one to three' : 'a name, a word; Enter for a new line'}
-      />
+      {hasNames ? null : (
+        <WordsField
+          label={letters.monogram ? 'letters of the monogram' : 'letters'}
+          at={at('text')}
+          value={letters.text}
+          onText={(text) => put({ text })}
+          multiline={!letters.monogram}
+          placeholder={letters.monogram ? 'one to three' : 'a name, a word; Enter for a new line'}
+        />
+      )}
       <FieldFindings field={`parts.${index}.letters.text`} except={['design-letters-unset']} />
       <Unset part={part} onFace={(face) => put({ face })} />
       <FaceSample text={letters.text} chosen={letters.face} faces={FACES} onFace={(face) => put({ face })} />

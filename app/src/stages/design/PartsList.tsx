@@ -10,7 +10,8 @@ import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
-import { useUnits } from '../../hooks/useTicket';
+import { useTicket, useUnits } from '../../hooks/useTicket';
+import { NamesPress } from './NamesPress';
 import { SvgChooser } from './SvgChooser';
 import { useParts } from './useParts';
 
@@ -67,6 +68,7 @@ function WhichParts() {
 /** What the design is composed of, and what can be added to it. */
 export function PartsList() {
   const { parts, putChosen } = useParts();
+  const { names } = useTicket('design').design;
   const add = (made: Partial<Part>) => {
     // In a thread that is on already.
     const [thread = EMPTY_PART.colours[0]] = parts[0]?.colours ?? [];
@@ -87,6 +89,7 @@ export function PartsList() {
         <SvgChooser part={null} />
         <Press title="Letters" label="Add letters" onPress={() => add({ letters: USUAL_LETTERING })} />
         <Press title="Monogram" label="Add a monogram" onPress={() => add({ letters: USUAL_MONOGRAM })} />
+        {names ? null : <NamesPress title="Names" label="Add names, one on every piece" />}
         {isBare ? null : (
           <Press
             title="Size"

@@ -1,10 +1,12 @@
 import type { Part } from '@zt/core';
+import { keptParts, partsOnTable } from '@zt/core/stages/design/names/onTable';
 import { type Chosen, withPart } from '@zt/core/stages/design/parts/acts';
 import { useMemo } from 'react';
 import { useTicket, useTicketActs } from '../../hooks/useTicket';
 import { partsChosen } from '../../store/editor';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 
+/** Of an order of names the parts are those of the name on the table. */
 interface Parts extends Chosen {
   /** The one that is acted on; null where none is, or several are. */
   only: Part | null;
@@ -19,16 +21,17 @@ interface Parts extends Chosen {
 
 /** The parts of the design, and those that are acted on: of a design of one part that one. */
 export function useParts(): Parts {
-  const { parts } = useTicket('design').design;
+  const { design } = useTicket('design');
   const chosen = useAppSelector((state) => state.editor.chosenParts);
   const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   return useMemo(() => {
+    const parts = partsOnTable(design);
     const there = parts.filter(({ id }) => parts.length === 1 || chosen.includes(id));
     const ids = there.map(({ id }) => id);
     const choose = (next: readonly string[]) => void dispatch(partsChosen([...next]));
     const put = (next: Part[], gesture?: string) =>
-      change({ stage: 'design', set: { parts: next } }, gesture);
+      change({ stage: 'design', set: { parts: keptParts(design, next) } }, gesture);
     return {
       parts,
       ids,
@@ -39,7 +42,8 @@ export function useParts(): Parts {
         put([...next.parts]);
         choose(next.ids);
       },
-      set: (id, own, gesture) => put(withPart(parts, id, own), gesture),
+      set: (id, own, gesture) =>
+        change({ stage: 'design', set: { parts: withPart(design.parts, id, own) } }, gesture),
     };
-  }, [parts, chosen, change, dispatch]);
+  }, [design, chosen, change, dispatch]);
 }

@@ -1,4 +1,5 @@
-import { type PieceInput, pieceCount } from '@zt/core';
+import { pieceCount, type Ticket } from '@zt/core';
+import { piecesOf } from '@zt/core/model/pieces';
 import { useRouter } from 'expo-router';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
@@ -10,15 +11,17 @@ import { ticketNamed } from '../../store/editor';
 import { takeTicketOff } from '../../store/shopActs';
 import { useAppDispatch } from '../../store/store';
 
-/** All pieces of the order, where other sizes add to those of this one. */
-const inAll = (piece: PieceInput): string | undefined =>
-  piece.sizes.length > 0
-    ? `of this size; ${pieceCount(piece)} with the other sizes. Time, thread, bobbin and sheets count them all.`
-    : undefined;
+/** All pieces of the order, where other sizes add to those of this one; with names one for each. */
+const inAll = ({ piece, design }: Pick<Ticket, 'piece' | 'design'>): string | undefined =>
+  design.names && design.names.rows.length > 0
+    ? `not counted: ${piecesOf({ piece, design })} are made, one for each name.`
+    : piece.sizes.length > 0
+      ? `of this size; ${pieceCount(piece)} with the other sizes. Time, thread, bobbin and sheets count them all.`
+      : undefined;
 
 /** What the ticket is called, for whom and until when. */
 export function TicketFields() {
-  const ticket = useTicket('id', 'name', 'customer', 'due', 'piece');
+  const ticket = useTicket('id', 'name', 'customer', 'due', 'piece', 'design');
   const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   const router = useRouter();
@@ -56,7 +59,7 @@ export function TicketFields() {
         at="piece.quantity"
         value={ticket.piece.quantity}
         onNumber={(quantity) => change({ stage: 'piece', set: { quantity } })}
-        hint={inAll(ticket.piece)}
+        hint={inAll(ticket)}
       />
       <Press
         kind="link"

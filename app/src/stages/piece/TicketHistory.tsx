@@ -2,7 +2,7 @@ import { planTicket, type Ticket, TicketSchema } from '@zt/core';
 import { useRules, useShelf, useTicket } from '../../hooks/useTicket';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { History } from '../../shop/History';
-import { broughtBack } from '../../store/editor';
+import { ticketPut } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 
 /** How the ticket was before each sitting, drawn as it would be planned now. */
@@ -18,7 +18,7 @@ export function TicketHistory() {
       schema={TicketSchema}
       now={ticket}
       draw={(value) => <Thumbnail plan={planTicket(value, shelf, rules)} />}
-      onBringBack={(value) => dispatch(broughtBack(value))}
+      onBringBack={(value) => dispatch(ticketPut(value))}
     />
   );
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { IdSchema } from '../../base/ids';
 import { ARTWORK_BOUNDS, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
-import { NamesSchema } from './names';
+import { NameSetsSchema, NamesSchema } from './names';
 import { EMPTY_PART, PartSchema } from './part';
 
 export const LOOKS = ['left', 'right'] as const;
@@ -52,6 +52,7 @@ export const DesignInputSchema = z.object({
   order: z.array(PartStopSchema).max(MOST_STOPS).nullable(),
   /** The names of an order, one on every piece; null where all pieces have the same. */
   names: NamesSchema.nullable().default(null),
+  nameSets: NameSetsSchema.default({}),
 });
 export type DesignInput = z.infer<typeof DesignInputSchema>;
 
@@ -64,4 +65,5 @@ export const EMPTY_DESIGN: DesignInput = {
   parts: [EMPTY_PART],
   order: null,
   names: null,
+  nameSets: {},
 };

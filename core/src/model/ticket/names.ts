@@ -50,12 +50,8 @@ export const NameRowSchema = z.object({
   size: z.string().max(60),
   /** Whether its piece is made. */
   done: z.boolean(),
-  set: NameSetSchema.nullable(),
 });
 export type NameRow = z.infer<typeof NameRowSchema>;
-
-const outlinesOf = (rows: readonly NameRow[]): number =>
-  rows.reduce((sum, { set }) => sum + (set?.artwork.paths.reduce((n, { d }) => n + d.length, 0) ?? 0), 0);
 
 /** The names of an order: one design, with the letters of one part another on every piece. */
 export const NamesSchema = z.object({
@@ -68,14 +64,25 @@ export const NamesSchema = z.object({
   rows: z
     .array(NameRowSchema)
     .max(MOST_NAMES, `A ticket has at most ${MOST_NAMES} names.`)
-    .refine((rows) => new Set(rows.map(({ id }) => id)).size === rows.length, 'Two names have the same id.')
-    .refine(
-      (rows) => outlinesOf(rows) <= MOST_NAME_OUTLINES,
-      'The outlines of these names take too much room.',
-    ),
+    .refine((rows) => new Set(rows.map(({ id }) => id)).size === rows.length, 'Two names have the same id.'),
 });
 export type Names = z.infer<typeof NamesSchema>;
 
-/** Whether there is room for one more set name beside those that are set. */
-export const hasRoomFor = (rows: readonly NameRow[], next: NameRow): boolean =>
-  outlinesOf([...rows.filter(({ id }) => id !== next.id), next]) <= MOST_NAME_OUTLINES;
+const outlinesOf = (sets: Readonly<Record<string, NameSet>>): number =>
+  Object.values(sets).reduce(
+    (sum, { artwork }) => sum + artwork.paths.reduce((n, { d }) => n + d.length, 0),
+    0,
+  );
+
+/** The names of an order as they were set, by the ids of their rows: made from what is entered, and never entered. */
+export const NameSetsSchema = z
+  .record(IdSchema, NameSetSchema)
+  .refine((sets) => Object.keys(sets).length <= MOST_NAMES, `At most ${MOST_NAMES} names are set.`)
+  .refine(
+    (sets) => outlinesOf(sets) <= MOST_NAME_OUTLINES,
+    'The outlines of these names take too much room.',
+  );
+export type NameSets = z.infer<typeof NameSetsSchema>;
+
+/** Whether there is room for these set names. */
+export const haveRoom = (sets: NameSets): boolean => outlinesOf(sets) <= MOST_NAME_OUTLINES;

@@ -85,7 +85,7 @@ function allNamesIn(input: DesignInput, stitches: number): number | null {
   const [part, row] = [namePartOf(input), rowOnTable(input)];
   if (!part || !row || !input.names) return null;
   const stitchesOfRow = (one: NameRow): number | null =>
-    one.set ? (drawnPart(partOfRow(part, one))?.stitches ?? null) : null;
+    drawnPart(partOfRow(part, one, input.nameSets[one.id]))?.stitches ?? null;
   const shown = stitchesOfRow(row) ?? 0;
   const all = input.names.rows.reduce(
     (sum, one) => sum + stitches - shown + (stitchesOfRow(one) ?? shown),

@@ -38,12 +38,13 @@ function planOf(
   const plan = planTicket(own, shelf, rules);
   const { place, stitch, design } = plan;
   const scale = ticket.design.scalePercent / 100;
+  const set = ticket.design.nameSets[row.id];
   const part = ticket.design.parts.find(({ id }) => id === ticket.design.names?.part);
   return {
     row,
     ticket: own,
     plan,
-    nameMm: row.set ? row.set.widthMm * scale * ((part?.scalePercent ?? 100) / 100) : null,
+    nameMm: set ? set.widthMm * scale * ((part?.scalePercent ?? 100) / 100) : null,
     acrossMm: place?.acrossMm ?? null,
     depthMm: place?.depthMm ?? null,
     stitches: design.facts?.stitches ?? null,

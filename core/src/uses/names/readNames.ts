@@ -1,12 +1,7 @@
 import Papa from 'papaparse';
 import { MOST_LETTERS, MOST_NAMES } from '../../model/ticket/designBounds';
+import type { ListedName } from '../../stages/design/names/listed';
 import type { RefusedLine } from '../threadLists/palette';
-
-/** A name of a list, and the size it goes on; empty where none is said. */
-export interface ListedName {
-  text: string;
-  size: string;
-}
 
 /** The names of a list, and the lines that were not taken, as they stand there and why. */
 export interface ReadNames {

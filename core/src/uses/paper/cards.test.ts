@@ -2,13 +2,14 @@ import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { newTicket } from '../../planner/newTicket';
 import { planTicket } from '../../planner/plan';
+import { named, plainSetting } from '../../testing/named';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
 import { CARDS, type CardName } from './cards';
 import type { PaperMark } from './drawing';
 import { brokenWords, setInColumns } from './flow';
 import type { CardSetting } from './jobCard';
-import type { Printed } from './papers';
+import { type Printed, templatesOf } from './papers';
 import { CARD_PAPER_IDS, CARD_PAPERS } from './tiles';
 
 /** A typeface of which every letter is as wide. */
@@ -171,5 +172,34 @@ describe('words in lines', () => {
       ['First', 'a', 'b'],
       ['Second', 'c'],
     ]);
+  });
+});
+
+describe('an order of names on paper', () => {
+  const NAMES = ['Alma', 'Bo', 'Maximiliane'];
+  let printed: Printed;
+  beforeAll(async () => {
+    const setting = await plainSetting();
+    const ticket = named(measuredTicket('napkin', 'corner', [50, 12]), NAMES, { setting });
+    printed = printedOf({ ticket, shelf: SAMPLE_SHELF, rules: DEFAULT_HOUSE_RULES });
+  });
+  const wordsOn = (name: CardName) =>
+    CARDS[name](printed, settingOf('a4')).flatMap(({ marks }) => textsOf(marks).map(({ text }) => text));
+
+  it('the card lists them with boxes, and each piece has a label with its name', () => {
+    expect(wordsOn('card')).toEqual(expect.arrayContaining(['Names', ...NAMES, 'Readings: Napkin, Linen']));
+    const labels = wordsOn('label');
+    expect(labels).toEqual(expect.arrayContaining([...NAMES, 'No. 3 of 3']));
+    expect(labels.filter((words) => words === 'Bo')).toHaveLength(1);
+  });
+
+  it('each name has a template of its own size', () => {
+    const made = templatesOf(printed);
+    expect(made.map(({ title }) => title.split(',')[0])).toEqual(NAMES);
+    const widths = made.map((paper) => (paper.ok ? paper.drawing.box.right - paper.drawing.box.left : 0));
+    expect(new Set(widths).size).toBe(3);
+    expect(made.map((paper) => paper.ok && textsOf(paper.drawing.marks)[0]?.text)).toEqual(
+      NAMES.map((name) => expect.stringContaining(name)),
+    );
   });
 });

@@ -3,7 +3,7 @@ export type { PaperDrawing, PaperMark } from './drawing';
 export { drawingToSvg, pagesToSvg } from './drawingToSvg';
 export type { MeasureWords } from './flow';
 export type { CardSetting } from './jobCard';
-export { PAPER, type Paper, type PaperName, type Printed, paperTitle } from './papers';
+export { PAPER, type Paper, type PaperName, type Printed, paperTitle, templatesOf } from './papers';
 export { placementRuler } from './placementRuler';
 export { PROVING_MM } from './provingRulers';
 export { rulerSlots, type Slot } from './rulerSlots';

@@ -2,6 +2,7 @@ import { type Box, boxOf, heightOf, widthOf } from '../../base/geometry/box';
 import type { Point } from '../../base/geometry/point';
 import { formatLength } from '../../base/units/length';
 import { type Phrase, say } from '../../base/units/phrase';
+import { calledName, namesOf } from '../../planner/onTable';
 import { titleOf } from '../../planner/titleOf';
 import { keyWords } from '../../stages/mount/keyWords';
 import { GRAPHITE, INK, line, type PaperDrawing, type PaperMark, text } from './drawing';
@@ -94,6 +95,13 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
   const laid = hoop?.laid;
   return [
     { heading: 'Mind', rows: wrong.map(({ text: words }) => ({ words: say(words, units), bold: true })) },
+    {
+      heading: 'Names',
+      rows: namesOf(ticket).map((row) => ({
+        words: row.size ? `${calledName(row)}, ${row.size}` : calledName(row),
+        before: 'box',
+      })),
+    },
     { heading: `Readings: ${piece.kind.name}, ${piece.fabric.name}`, rows: readings },
     { heading: 'Marks', rows: (place?.marks ?? []).map(({ text: words }) => ticked(words)) },
     {

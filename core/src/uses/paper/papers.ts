@@ -1,6 +1,8 @@
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
+import { calledName, nameInHand, namesOf, withRowOnTable } from '../../planner/onTable';
+import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
 import type { PaperDrawing } from './drawing';
 import { placementRuler } from './placementRuler';
@@ -40,7 +42,9 @@ export const PAPER = {
   template: ({ ticket, plan, rules }) => {
     const { place, design } = plan;
     if (!design.facts || !place) return NOT_PLACED;
-    const name = [ticket.name, ticket.design.name].filter(Boolean).join(', ') || 'Design';
+    const inHand = nameInHand(ticket);
+    const words = [inHand ? calledName(inHand.row) : '', ticket.name, ticket.design.name];
+    const name = words.filter(Boolean).join(', ') || 'Design';
     const where = place.placement.name.toLowerCase();
     return drawn(templateDrawing(design.facts, place, { name, where, units: rules.units }));
   },
@@ -59,5 +63,18 @@ export const PAPER = {
   },
 } satisfies Record<string, (printed: Printed) => Paper>;
 export type PaperName = keyof typeof PAPER;
+
+/** A template for each name of an order, or the one of a ticket without names; each with what its pages are called. */
+export function templatesOf(printed: Printed): (Paper & { title: string })[] {
+  const { ticket, shelf, rules } = printed;
+  const title = paperTitle(printed);
+  const rows = namesOf(ticket);
+  if (rows.length === 0) return [{ ...PAPER.template(printed), title }];
+  return rows.map((row) => {
+    const own = withRowOnTable(ticket, row);
+    const plan = planTicket(own, shelf, rules);
+    return { ...PAPER.template({ ...printed, ticket: own, plan }), title: `${calledName(row)}, ${title}` };
+  });
+}
 
 export const paperTitle = ({ ticket }: Pick<Printed, 'ticket'>): string => ticket.name || 'Ticket';

@@ -1,4 +1,5 @@
 import { cornersOf } from '../../base/geometry/box';
+import { calledName, namesOf } from '../../planner/onTable';
 import { titleOf } from '../../planner/titleOf';
 import { GRAPHITE, line, type PaperDrawing, type PaperMark, text } from './drawing';
 import { brokenWords } from './flow';
@@ -45,6 +46,7 @@ function labelAt(
 ): PaperMark[] {
   const { ticket, plan } = printed;
   const { pieces, fabric } = plan.piece;
+  const name = namesOf(ticket)[number - 1];
   const { widthMm, heightMm, holeMm, codeMm } = LABEL;
   const middle = x + widthMm / 2;
   const room = widthMm - 8;
@@ -56,6 +58,7 @@ function labelAt(
     ...lines(titleOf(ticket), SIZE_MM * 1.5, true, 2),
     ...lines(ticket.customer, SIZE_MM, false, 2),
     ...lines(fabric.name, SIZE_MM, false, 1),
+    ...(name ? lines(calledName(name), SIZE_MM * 1.25, true, 2) : []),
     ...(pieces > 1 ? lines(`No. ${number} of ${pieces}`, SIZE_MM, true, 1) : []),
     ...careOf(printed).flatMap((care) => lines(care, SIZE_MM * 0.85, false, 1)),
   ];

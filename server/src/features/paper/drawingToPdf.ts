@@ -145,20 +145,27 @@ async function newDocument(title: string) {
 /** How wide words are in the typeface that is printed with. */
 export const measureWords = async (): Promise<MeasureWords> => (await newDocument('')).measure;
 
+/** A drawing, and what each page of it is called. */
+export interface Titled {
+  drawing: PaperDrawing;
+  title: string;
+}
+
 /**
- * A drawing as a PDF at true size, over as many pages as it needs. One mm of the drawing is one mm of paper at 100 %.
+ * Drawings as one PDF at true size, each over as many pages as it needs. One mm of a drawing is one mm of paper at 100 %.
  */
-export async function drawingToPdf(
-  drawing: PaperDrawing,
+export async function drawingsToPdf(
+  drawings: readonly Titled[],
   paper: PaperId,
   title: string,
 ): Promise<Uint8Array> {
   const { document, addPage } = await newDocument(title);
-  for (const tile of pagesFor(drawing, paper, title)) {
-    const pen = addPage(tile.widthMm, tile.heightMm);
-    drawWindow(pen, tile, drawing.marks);
-    draw(pen, tile.marks);
-  }
+  for (const { drawing, title: name } of drawings)
+    for (const tile of pagesFor(drawing, paper, name)) {
+      const pen = addPage(tile.widthMm, tile.heightMm);
+      drawWindow(pen, tile, drawing.marks);
+      draw(pen, tile.marks);
+    }
   return document.save();
 }
 

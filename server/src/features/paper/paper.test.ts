@@ -1,5 +1,6 @@
 import { newTicket } from '@zt/core';
 import { designed } from '@zt/core/testing/designed';
+import { named, plainSetting } from '@zt/core/testing/named';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { PDFDocument } from 'pdf-lib';
 import { printedOrigin } from '../../http/guard';
@@ -33,6 +34,13 @@ describe('paper', () => {
       expect(pdf.catalog.getViewerPreferences()?.getPrintScaling()).toBe('None');
       expect(pdf.getTitle()).toBe('Rowing club crest');
     }
+  });
+
+  it('prints a template for each name of an order', async () => {
+    const setting = await plainSetting();
+    const id = await kept(named(exampleA(), ['Alma', 'Bo', 'Maximiliane'], { setting }));
+    expect((await pdfOf(`/api/paper/${id}/template.pdf`)).getPageCount()).toBe(3);
+    expect((await shop.raw(`/api/paper/${id}/preview.png?what=template&paper=a4`)).status).toBe(200);
   });
 
   it('tiles what is larger than the paper', async () => {

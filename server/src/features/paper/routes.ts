@@ -19,6 +19,7 @@ import {
   pagesFor,
   pagesToSvg,
   paperTitle,
+  templatesOf,
 } from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
 import type { Context } from '../../context';
@@ -27,7 +28,7 @@ import { ApiError, failures } from '../../errors';
 import { printedOrigin } from '../../http/guard';
 import { squaresOf } from '../../qr';
 import { planKept } from '../shop';
-import { drawingToPdf, measureWords, pagesToPdf } from './drawingToPdf';
+import { drawingsToPdf, measureWords, pagesToPdf, type Titled } from './drawingToPdf';
 import { PREVIEW_PX, svgToPng } from './svgToPng';
 
 const params = z.object({ id: IdSchema });
@@ -93,23 +94,29 @@ const preview = createRoute({
 });
 const sheetPng = file('/{id}/sheet.png', 'A picture of the pattern sheet', 'image/png');
 
-/** A drawing; refused with why while there is none. */
-function drawingOf(name: PaperName, printed: Printed): PaperDrawing {
-  const paper: Paper = PAPER[name](printed);
+/** What is drawn; refused with why while nothing can be. */
+function drawn(paper: Paper): PaperDrawing {
   if (!paper.ok) throw new ApiError(400, paper.code, paper.why);
   return paper.drawing;
 }
+const drawingOf = (name: PaperName, printed: Printed): PaperDrawing => drawn(PAPER[name](printed));
 
-/** A drawing as PDF at true size; refused where it would take more paper than anyone lays together. */
-async function pdfOf(drawing: PaperDrawing, paper: PaperId, title: string): Promise<Uint8Array> {
-  const pages = pageCount(drawing, paper);
+/** What is printed at true size: of an order of names a template for each. */
+const trueSize = (name: 'template' | 'ruler', printed: Printed): Titled[] =>
+  name === 'template'
+    ? templatesOf(printed).map((paper) => ({ drawing: drawn(paper), title: paper.title }))
+    : [{ drawing: drawingOf(name, printed), title: paperTitle(printed) }];
+
+/** Drawings as PDF at true size; refused where one would take more paper than anyone lays together. */
+async function pdfOf(drawings: readonly Titled[], paper: PaperId, title: string): Promise<Uint8Array> {
+  const pages = Math.max(...drawings.map(({ drawing }) => pageCount(drawing, paper)));
   if (pages > MOST_PAGES)
     throw new ApiError(
       400,
       'too-large',
       `At true size this takes ${pages} pages; ${MOST_PAGES} at most are printed. Is the design off the piece? The ticket is as it was.`,
     );
-  return drawingToPdf(drawing, paper, title);
+  return drawingsToPdf(drawings, paper, title);
 }
 
 const download = (c: Asked, body: Uint8Array | string, type: string, name: string) =>
@@ -158,8 +165,9 @@ export function paperRoutes({ store, reach }: Context) {
       }));
     const { paper } = on;
     if (paper === 'a5') throw new ApiError(400, 'too-small', 'At true size it is printed on A4 or Letter.');
-    const drawing = drawingOf(what, printed);
-    return pagesFor(drawing, paper, paperTitle(printed)).map((page) => ({ page, marks: drawing.marks }));
+    return trueSize(what, printed).flatMap(({ drawing, title }) =>
+      pagesFor(drawing, paper, title).map((page) => ({ page, marks: drawing.marks })),
+    );
   };
   return new OpenAPIHono({ defaultHook })
     .openapi(cardPdf, async (c) => {
@@ -185,13 +193,13 @@ export function paperRoutes({ store, reach }: Context) {
     .openapi(templatePdf, async (c) => {
       const printed = await printedOf(c);
       const { paper } = c.req.valid('query');
-      const pdf = await pdfOf(drawingOf('template', printed), paper, paperTitle(printed));
+      const pdf = await pdfOf(trueSize('template', printed), paper, paperTitle(printed));
       return download(c, pdf, 'application/pdf', 'template.pdf');
     })
     .openapi(rulerPdf, async (c) => {
       const printed = await printedOf(c);
       const { paper } = c.req.valid('query');
-      const pdf = await pdfOf(drawingOf('ruler', printed), paper, paperTitle(printed));
+      const pdf = await pdfOf(trueSize('ruler', printed), paper, paperTitle(printed));
       return download(c, pdf, 'application/pdf', 'placement-ruler.pdf');
     })
     .openapi(templateSvg, async (c) =>

@@ -2,7 +2,8 @@ import { count, mm, type Phrase, phrase } from '../../../base/units/phrase';
 import { type Finding, finding, type Mend } from '../../../model/finding';
 import type { HouseRules } from '../../../model/houseRules';
 import type { DesignInput } from '../../../model/ticket/design';
-import type { NameRow, Names } from '../../../model/ticket/names';
+import type { NameRow, Names, Narrower } from '../../../model/ticket/names';
+import type { Part } from '../../../model/ticket/part';
 import { withPart } from '../parts/acts';
 import { floored, namePartOf } from './onTable';
 import { capShare, isRowSet, shareForAll, withinOf, withName } from './rows';
@@ -20,9 +21,11 @@ const mend = (names: Names, label: Phrase, result: Phrase, act: Act): Mend => ({
 });
 
 /** What would make a name narrow enough: every way was set and measured when the name was. */
-function mendsOf(names: Names, row: NameRow, capMm: number): Mend[] {
-  const narrower = row.set?.narrower;
-  if (!narrower) return [];
+function mendsOf(
+  names: Names,
+  row: NameRow,
+  { narrower, capMm }: { narrower: Narrower; capMm: number },
+): Mend[] {
   const { text, spacingMm, capPercent } = narrower;
   const cap = capPercent === null ? null : capShare(row.capPercent, capPercent);
   return [
@@ -59,17 +62,19 @@ function mendsOf(names: Names, row: NameRow, capMm: number): Mend[] {
 /** Names wider than is allowed as they are stitched, each with what would help; then all of them lower together. */
 function wideNames(design: DesignInput, names: Names, rules: HouseRules): Finding[] {
   const part = namePartOf(design);
+  const { nameSets } = design;
   const { allowedMm } = names;
   const within = part ? withinOf(design, part) : null;
   if (!part?.letters || allowedMm === null || within === null) return [];
   const { capMm } = part.letters;
   const wide = names.rows.filter(
-    (row) => row.set !== null && row.set.widthMm > within && isRowSet(design, row, rules),
+    (row) => (nameSets[row.id]?.widthMm ?? 0) > within && isRowSet(design, row, rules),
   );
   const scale = allowedMm / within;
   const told = wide.slice(0, MOST_TOLD).map((row) => {
-    const width = (row.set?.widthMm ?? 0) * scale;
-    const mends = mendsOf(names, row, capMm * scale);
+    const { widthMm = 0, narrower } = nameSets[row.id] ?? {};
+    const width = widthMm * scale;
+    const mends = narrower ? mendsOf(names, row, { narrower, capMm: capMm * scale }) : [];
     const text = phrase`“${nameOf(row)}” is ${mm(width)} wide, ${mm(width - allowedMm)} more than the ${mm(allowedMm)} allowed.`;
     return finding(
       'design',
@@ -79,33 +84,37 @@ function wideNames(design: DesignInput, names: Names, rules: HouseRules): Findin
       { field: `names.rows.${names.rows.indexOf(row)}.text`, mends },
     );
   });
-  const share = shareForAll(names);
-  const all = floored((capMm * (share ?? 100)) / 100);
-  if (wide.length === 0 || (share === null && wide.length <= MOST_TOLD)) return told;
-  const together: Mend[] =
-    share === null
-      ? []
-      : [
-          {
-            label: phrase`All ${count(names.rows.length)} lower`,
-            result: phrase`capitals ${mm(all * scale)} high on every piece`,
-            change: {
-              stage: 'design',
-              set: {
-                parts: withPart(design.parts, part.id, { letters: { ...part.letters, capMm: all } }),
-              },
-            },
-          },
-        ];
+  const together = allLower({ design, names, part, scale }, shareForAll(wide.map(({ id }) => nameSets[id])));
+  const [only] = told;
+  if (only && told.length === 1) return [{ ...only, mends: [...only.mends, ...together] }];
+  if (wide.length === 0 || (together.length === 0 && wide.length <= MOST_TOLD)) return told;
+  const text = phrase`${count(wide.length)} of ${count(names.rows.length)} names are wider than the ${mm(allowedMm)} allowed.`;
   return [
     ...told,
-    finding(
-      'design',
-      'design-names-wide',
-      'warn',
-      phrase`${count(wide.length)} of ${count(names.rows.length)} names are wider than the ${mm(allowedMm)} allowed.`,
-      { field: 'names.allowedMm', mends: together },
-    ),
+    finding('design', 'design-names-wide', 'warn', text, { field: 'names.allowedMm', mends: together }),
+  ];
+}
+
+interface OfNames {
+  design: DesignInput;
+  names: Names;
+  part: Part;
+  scale: number;
+}
+
+/** All names set lower together, so that every one fits; none where one of them would be too low to be stitched. */
+function allLower({ design, names, part, scale }: OfNames, share: number | null): Mend[] {
+  if (share === null || !part.letters || names.rows.length < 2) return [];
+  const capMm = floored((part.letters.capMm * share) / 100);
+  return [
+    {
+      label: phrase`All ${count(names.rows.length)} lower`,
+      result: phrase`capitals ${mm(capMm * scale)} high on every piece`,
+      change: {
+        stage: 'design',
+        set: { parts: withPart(design.parts, part.id, { letters: { ...part.letters, capMm } }) },
+      },
+    },
   ];
 }
 
@@ -151,7 +160,7 @@ export function judgeNames(design: DesignInput, rules: HouseRules): Finding[] {
             {
               label: phrase`Take the names off the ticket`,
               result: phrase`all pieces have the same design`,
-              change: { stage: 'design', set: { names: null } },
+              change: { stage: 'design', set: { names: null, nameSets: {} } },
               cost: phrase`the list of ${count(names.rows.length)} names goes; undo brings it back`,
             },
           ],

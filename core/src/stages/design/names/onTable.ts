@@ -1,7 +1,7 @@
 import type { DesignInput } from '../../../model/ticket/design';
 import { CAP_MM } from '../../../model/ticket/designBounds';
 import type { Lettering } from '../../../model/ticket/lettering';
-import type { NameRow } from '../../../model/ticket/names';
+import type { NameRow, NameSet } from '../../../model/ticket/names';
 import type { Part } from '../../../model/ticket/part';
 
 /** The part whose letters are another on every piece; null where there are no names, or no letters to set them in. */
@@ -28,18 +28,18 @@ export const lettersOfRow = (common: Lettering, { text, capPercent, spacingMm }:
   spacingMm: spacingMm ?? common.spacingMm,
 });
 
-const made = new WeakMap<Part, WeakMap<NameRow, Part>>();
+const made = new WeakMap<Part, WeakMap<NameRow, { set: NameSet | undefined; part: Part }>>();
 
-/** The part with the letters of one name. The same part and name give the very same object. */
-export function partOfRow(part: Part, row: NameRow): Part {
-  const ofPart = made.get(part) ?? new WeakMap<NameRow, Part>();
+/** The part with the letters of one name. The same part, name and setting of it give the very same object. */
+export function partOfRow(part: Part, row: NameRow, set: NameSet | undefined): Part {
+  const ofPart = made.get(part) ?? new WeakMap<NameRow, { set: NameSet | undefined; part: Part }>();
   made.set(part, ofPart);
   const before = ofPart.get(row);
-  if (before) return before;
-  const { widthMm = null, heightMm = null, stitches = null, artwork = null } = row.set ?? {};
+  if (before && before.set === set) return before.part;
+  const { widthMm = null, heightMm = null, stitches = null, artwork = null } = set ?? {};
   const letters = part.letters && lettersOfRow(part.letters, row);
   const next: Part = { ...part, letters, widthMm, heightMm, stitches, artwork };
-  ofPart.set(row, next);
+  ofPart.set(row, { set, part: next });
   return next;
 }
 
@@ -47,7 +47,7 @@ export function partOfRow(part: Part, row: NameRow): Part {
 export function designOfRow(design: DesignInput, row: NameRow): DesignInput {
   const part = namePartOf(design);
   if (!part) return design;
-  const next = partOfRow(part, row);
+  const next = partOfRow(part, row, design.nameSets[row.id]);
   return { ...design, parts: design.parts.map((other) => (other === part ? next : other)) };
 }
 

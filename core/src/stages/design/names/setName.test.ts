@@ -83,7 +83,7 @@ describe('names of an order', () => {
     const names = NamesSchema.parse(ticket.design.names);
     const widths = names.rows.map((row) => planOf(withRowOnTable(ticket, row)).design.facts?.widthMm ?? 0);
     for (const [i, row] of names.rows.entries())
-      expect(widths[i]).toBeCloseTo(row.set?.widthMm ?? Number.NaN, 1);
+      expect(widths[i]).toBeCloseTo(ticket.design.nameSets[row.id]?.widthMm ?? Number.NaN, 1);
     expect(new Set(widths).size).toBe(TEXTS.length);
     expect(planOf(ticket).piece.pieces).toBe(4);
   });
@@ -147,7 +147,7 @@ describe('names of an order', () => {
 
   it('all stitches are counted, of long names and of short ones', () => {
     const ticket = napkins();
-    const sum = (ticket.design.names?.rows ?? []).reduce((n, { set }) => n + (set?.stitches ?? 0), 0);
+    const sum = Object.values(ticket.design.nameSets).reduce((n, { stitches }) => n + stitches, 0);
     for (const row of ticket.design.names?.rows ?? []) {
       const { stitch, design } = planOf(withRowOnTable(ticket, row));
       expect((design.facts?.stitches ?? 0) * (stitch?.stitchings ?? 0)).toBeCloseTo(sum, 3);

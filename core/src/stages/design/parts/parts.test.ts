@@ -60,6 +60,7 @@ const designOf = (...parts: Part[]): DesignInput => ({
   parts,
   order: null,
   names: null,
+  nameSets: {},
 });
 const plan = (...parts: Part[]) => planDesign(designOf(...parts), DEFAULT_HOUSE_RULES);
 const factsOf = (...parts: Part[]) => {

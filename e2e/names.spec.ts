@@ -1,0 +1,138 @@
+import { EMPTY_DESIGN } from '@zt/core/model/ticket/design';
+import { measuredTicket } from '@zt/core/testing/samples';
+import { PDFDocument } from 'pdf-lib';
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { onTicket } from './support/ticket';
+
+const NAMES = [
+  'Alma',
+  'Bo',
+  'Cid',
+  'Dora',
+  'Edda',
+  'Finn',
+  'Gro',
+  'Hanne',
+  'Ida',
+  'Jon',
+  'Anna Katharina',
+  'Kai',
+];
+
+test('twelve names for napkins come from a pasted list, one too long: each with its own marks, page and stops', async ({
+  page,
+  request,
+}, { project }) => {
+  test.setTimeout(240_000);
+  const ticket = onTicket(page);
+  const id = `napkin-names-${project.name}`;
+  const measured = measuredTicket('napkin', 'corner', [50, 12]);
+  const napkin = { ...measured, id, name: `Napkins ${project.name}`, design: EMPTY_DESIGN };
+  expect((await request.put(`/api/tickets/${id}`, { data: { ticket: napkin, rev: 0 } })).ok()).toBe(true);
+  await page.goto('/rules');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await page.goto(`/ticket/${id}/design`);
+  await page.getByRole('button', { name: 'Add names, one on every piece' }).click();
+  const list = page.getByRole('textbox', { name: 'Names, each on a line of its own' });
+  await list.fill(NAMES.join('\n'));
+  await page.getByRole('button', { name: 'Put them on the list' }).click();
+  await ticket.reads('12 names put on the list.');
+  const lines = page.getByTestId('name-line');
+  await expect(lines).toHaveCount(12);
+  await expect(page.getByText('being set')).toHaveCount(0);
+  await ticket.fill('No name wider than', '95 mm');
+  await ticket.reads(/^Mind\. “Anna Katharina” is [\d.]+ mm wide, [\d.]+ mm more than the 95 mm allowed\.$/);
+  await expectNoSidewaysScroll(page);
+  await expectAccessible(page);
+
+  // Every name is as high as the others, and has figures of its own.
+  const alma = lines.filter({ hasText: 'Alma' });
+  const long = lines.filter({ hasText: 'Anna Katharina' });
+  const across = async (line: typeof alma) =>
+    /centre ([\d.]+) mm across/.exec((await line.textContent()) ?? '')?.[1];
+  expect(Number(await across(alma))).toBeGreaterThan(Number(await across(long)));
+  await alma.getByRole('button', { name: 'Marks of Alma' }).click();
+  await expect(alma).toContainText(/chalk|mark/i);
+
+  // The one that is too long is set in two lines; then nothing is told of it.
+  await long.getByRole('button', { name: /^In two lines/ }).click();
+  await expect(page.getByText(/more than the 95 mm allowed/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await ticket.reads(/^Mind\. “Anna Katharina” is /);
+  await long.getByRole('button', { name: /^This one lower/ }).click();
+  await expect(page.getByText(/more than the 95 mm allowed/)).toHaveCount(0);
+
+  // A page for each.
+  await page.getByRole('button', { name: 'Print a template for each' }).click();
+  const file = page.getByRole('link', { name: 'Save the template as PDF' });
+  await expect(file).toBeVisible();
+  const pdf = await request.get((await file.getAttribute('href')) ?? '');
+  expect(pdf.ok()).toBe(true);
+  expect((await PDFDocument.load(await pdf.body())).getPageCount()).toBe(12);
+  await expect(page.getByRole('img', { name: 'template, as it will be printed' })).toBeVisible();
+
+  // At the table: one piece after the other.
+  await page.goto(`/ticket/${id}/design`);
+  await ticket.reads('Alma, 1 of 12 names');
+  await page.goto(`/ticket/${id}/card/finish`);
+  const words = page.getByTestId('card-text');
+  for (;;) {
+    const text = await words.textContent();
+    if (text?.includes('is off the table')) break;
+    await page.getByRole('button', { name: 'Next step' }).click();
+    await expect(words).not.toHaveText(text ?? '');
+  }
+  await expect(words).toHaveText('“Alma” is off the table, 1 of 12.');
+  await page.getByRole('button', { name: 'Made. Next: Bo' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('· Bo');
+  await page.getByRole('button', { name: 'Stop here' }).click();
+  await page.goto(`/ticket/${id}/names`);
+  await expect(page.getByRole('checkbox', { name: 'Alma is made' })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: 'Bo is made' })).not.toBeChecked();
+  await ticket.reads(/12 names, 1 made, \d+ min in all/);
+  await expect(lines.filter({ hasText: 'Bo' }).getByText('on the table')).toBeVisible();
+});
+
+test('a list that is broken in places is taken but for those, and letters that no face has are told', async ({
+  page,
+  request,
+}, { project }) => {
+  const ticket = onTicket(page);
+  const id = `broken-names-${project.name}`;
+  const tee = measuredTicket('t-shirt', 'left-chest', [90, 60]);
+  const sizes = [{ name: 'L', count: 1, readings: { chestWidth: 560 } }];
+  const made = { ...tee, id, name: `Team ${project.name}`, piece: { ...tee.piece, sizes } };
+  expect((await request.put(`/api/tickets/${id}`, { data: { ticket: made, rev: 0 } })).ok()).toBe(true);
+  await page.goto(`/ticket/${id}/names`);
+  await page.getByLabel('List of names', { exact: true }).setInputFiles({
+    name: 'names.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Name;Size\nAda;L\n"Bea;L\nCleo;XXL\n;L\nDaphne 🧵;\nשרה;\n'),
+  });
+  await ticket.reads('3 names put on the list.');
+  await ticket.reads('Line 3: a quotation mark is opened and not closed.');
+  await ticket.reads('Line 4: the order has no size “XXL”; it has L.');
+  await ticket.reads('Line 5: there is no name on it.');
+  await expect(page.getByRole('textbox', { name: 'More names, each on a line' })).toHaveValue(
+    '"Bea;L\nCleo;XXL\n;L',
+  );
+  const lines = page.getByTestId('name-line');
+  await expect(lines.filter({ hasText: 'Ada' })).toContainText('Ada · L');
+  await expect(lines.filter({ hasText: 'Daphne' })).toContainText('This typeface has no “🧵”.');
+  await expect(lines.filter({ hasText: 'Daphne' })).toContainText('not set');
+
+  // Mended where it stands.
+  await lines
+    .filter({ hasText: 'Daphne' })
+    .getByRole('button', { name: /^Change Daphne/ })
+    .click();
+  await ticket.fill('name 2', 'Daphne');
+  await expect(lines.filter({ hasText: 'Daphne' })).not.toContainText('This typeface has no');
+  await expect(lines.filter({ hasText: 'Daphne' })).toContainText(/Daphne · [\d /]+in/);
+  await page.reload();
+  await expect(lines).toHaveCount(3);
+  await page.getByRole('button', { name: 'One design for all pieces again' }).click();
+  await expect(lines).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(lines).toHaveCount(3);
+});
