@@ -1,5 +1,6 @@
 import { EMPTY_PART, newTicket, type Part, phrase, type Ticket } from '@zt/core';
 import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
+import { rowOfName } from '@zt/core/testing/rowOfName';
 import { TWO_SQUARES } from '@zt/core/testing/samples';
 import { sending } from '@zt/core/uses/sharing/index';
 import {
@@ -7,6 +8,7 @@ import {
   editorReducer,
   gestureEnded,
   mendTaken,
+  namesMade,
   offerSettled,
   openReplica,
   outboxFound,
@@ -72,6 +74,42 @@ describe('the editor', () => {
     // What was made for an earlier text comes too late, and what is undone stays undone.
     expect(play(state, made('Ann'))).toEqual(state);
     expect(play(state, undone(), made('Anna')).present).toEqual(TICKET);
+  });
+
+  it('takes names that were set as no step of its own, and only those that are still asked for so', () => {
+    const rows = ['Alma', 'Bo'].map(rowOfName);
+    const names = { part: EMPTY_PART.id, allowedMm: null, onTable: 'row-of-name-0', rows };
+    const listed = ticketChanged({ change: { stage: 'design', set: { names } } });
+    const set = {
+      widthMm: 40,
+      heightMm: 12,
+      stitches: 300,
+      artwork: TWO_SQUARES,
+      withinMm: null,
+      narrower: null,
+    };
+    const sets = { 'row-of-name-0': set, 'row-of-name-1': set };
+    const later = rows.map((row, i) => (i === 1 ? { ...row, text: 'Bob' } : row));
+    const state = play(opened(), listed, namesMade({ from: later, sets }));
+    expect(state.present?.design.nameSets).toEqual({ 'row-of-name-0': set });
+    expect([state.past.length, state.save]).toEqual([1, 'unsaved']);
+    expect(play(state, undone(), namesMade({ from: rows, sets })).present).toEqual(TICKET);
+  });
+
+  it('tells of names that there is no room for, and keeps the ticket as it was', () => {
+    const rows = ['Alma'].map(rowOfName);
+    const names = { part: EMPTY_PART.id, allowedMm: null, onTable: 'row-of-name-0', rows };
+    const d = 'M0 0'.padEnd(900_000, ' ');
+    const artwork = {
+      ...TWO_SQUARES,
+      madeFrom: 'large',
+      paths: [0, 0].map((stop) => ({ d, stop, strokeMm: null })),
+    };
+    const set = { widthMm: 40, heightMm: 12, stitches: 300, artwork, withinMm: null, narrower: null };
+    const listed = ticketChanged({ change: { stage: 'design', set: { names } } });
+    const state = play(opened(), listed, namesMade({ from: rows, sets: { 'row-of-name-0': set } }));
+    expect(state.present?.design.nameSets).toEqual({});
+    expect(state.unset['row-of-name-0']?.of).toBe('large');
   });
 
   it('forgets what was undone once something new is done', () => {

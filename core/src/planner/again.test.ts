@@ -2,6 +2,7 @@ import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import { TicketSchema } from '../model/ticket';
 import { USUAL_LETTERING } from '../model/ticket/lettering';
 import { EMPTY_PART } from '../model/ticket/part';
+import { rowOfName } from '../testing/rowOfName';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../testing/samples';
 import { again } from './again';
 import { planTicket } from './plan';
@@ -37,6 +38,9 @@ it('a ticket without a name is called by its design and its piece', () => {
   const letters = { ...USUAL_LETTERING, text: 'Rosa\nMarie' };
   const lettered = { ...bare.design, name: '', parts: [{ ...EMPTY_PART, letters }] };
   expect(titleOf({ ...bare, design: lettered })).toBe('Rosa Marie, T-shirt');
+  const rows = ['Alma', 'Bo'].map(rowOfName);
+  const names = { part: EMPTY_PART.id, allowedMm: null, onTable: 'row-of-name-0', rows };
+  expect(titleOf({ ...bare, design: { ...lettered, names } })).toBe('2 names, T-shirt');
   expect(titleOf({ ...bare, design: { ...bare.design, name: '' } })).toBe('New: T-shirt');
   expect(titleOf(exampleA())).toBe(exampleA().name);
 });

@@ -1,13 +1,12 @@
 import type { Ticket } from '../model/ticket';
 import type { NameRow } from '../model/ticket/names';
-import type { PieceInput } from '../model/ticket/piece';
-import { namePartOf, rowOnTable } from '../stages/design/names/onTable';
+import type { PieceInput, Size } from '../model/ticket/piece';
+import { designOfRow, namePartOf, rowOnTable } from '../stages/design/names/onTable';
 import { PIECE_KINDS } from '../stages/piece/kinds';
 import { readingsOfSize } from '../stages/piece/sizes';
 
-/** The piece of another size, as far as it was measured; found uneven was only the one that was. */
-export function pieceOfSize(piece: PieceInput, name: string): PieceInput {
-  const size = piece.sizes.find((one) => one.name === name);
+/** The piece of another size of the order, or the one that was measured; found uneven was only that one. */
+export function pieceOfSize(piece: PieceInput, size: Size | undefined): PieceInput {
   if (!size) return piece;
   const widthId = PIECE_KINDS[piece.kind].readings[0]?.id ?? '';
   return { ...piece, readings: readingsOfSize(size, piece.readings, widthId), evenness: [] };
@@ -21,10 +20,19 @@ export function pieceOnTable({ piece, design }: Pick<Ticket, 'piece' | 'design'>
   const row = rowOnTable(design);
   if (!row) return piece;
   const rows = design.names?.rows ?? [];
-  const namesOf = (size: string): number => rows.filter((other) => other.size === size).length;
-  const sizes = piece.sizes.map((size) => ({ ...size, count: namesOf(size.name) }));
+  const sizes = piece.sizes.map((size) => ({
+    ...size,
+    count: rows.filter((other) => other.size === size.name).length,
+  }));
   const others = sizes.reduce((sum, { count }) => sum + count, 0);
-  return { ...pieceOfSize(piece, row.size), quantity: rows.length - others, sizes };
+  return {
+    ...pieceOfSize(
+      piece,
+      piece.sizes.find(({ name }) => name === row.size),
+    ),
+    quantity: rows.length - others,
+    sizes,
+  };
 }
 
 /** The ticket with one of its names on the table. */
@@ -32,6 +40,17 @@ export const withRowOnTable = (ticket: Ticket, row: NameRow): Ticket =>
   ticket.design.names
     ? { ...ticket, design: { ...ticket.design, names: { ...ticket.design.names, onTable: row.id } } }
     : ticket;
+
+/** The ticket of one size of the order, the measured one where none is given, with a name that goes on it and no others. */
+export function ticketOfSize(ticket: Ticket, size?: Size): Ticket {
+  const { piece, design } = ticket;
+  const row = namesOf(ticket).find((one) => one.size === (size?.name ?? '')) ?? rowOnTable(design);
+  return {
+    ...ticket,
+    piece: pieceOfSize(piece, size),
+    design: row ? { ...designOfRow(design, row), names: null } : design,
+  };
+}
 
 /** The names of the order that can be worked on; none where there are no letters to set them in. */
 export const namesOf = ({ design }: Pick<Ticket, 'design'>): readonly NameRow[] =>

@@ -1,7 +1,7 @@
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../model/houseRules';
 import type { Ticket } from '../model/ticket';
 import { type Lettering, USUAL_LETTERING } from '../model/ticket/lettering';
-import type { NameRow, Names } from '../model/ticket/names';
+import type { Names } from '../model/ticket/names';
 import { FIRST_PART } from '../model/ticket/part';
 import type { LettersSetting } from '../stages/design/lettering/placedLetters';
 import { namesToSet, withNamesSet } from '../stages/design/names/rows';
@@ -9,6 +9,7 @@ import { type NameAsked, setName } from '../stages/design/names/setName';
 import { stitchFigures } from '../stages/design/stitchFigures';
 import { oneDesign } from './designed';
 import { faceInNode } from './facesInNode';
+import { rowOfName } from './rowOfName';
 import { toolsInNode } from './toolsInNode';
 
 /** What names are set with outside a browser, in the plain typeface. */
@@ -16,15 +17,6 @@ export async function plainSetting(rules: HouseRules = DEFAULT_HOUSE_RULES): Pro
   const [{ clip }, face] = await Promise.all([toolsInNode(), faceInNode('plain')]);
   return { clip, face, figures: stitchFigures(rules) };
 }
-
-export const rowOfName = (text: string, i: number): NameRow => ({
-  id: `row-of-name-${i}`,
-  text,
-  capPercent: 100,
-  spacingMm: null,
-  size: '',
-  done: false,
-});
 
 export const askedOf = (letters: Lettering, withinMm: number | null): NameAsked => ({
   letters,

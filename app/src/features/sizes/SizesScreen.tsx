@@ -18,6 +18,7 @@ import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { usePlan, useRules, useShelf, useTicket, useUnits } from '../../hooks/useTicket';
 import type { Shop } from '../../shop/useShop';
+import { NamesPress } from '../../stages/design/NamesPress';
 import { WithTicket } from '../../stages/WithTicket';
 import { usePalette } from '../../theme/palette';
 import { SizeFields } from './SizeFields';
@@ -77,6 +78,11 @@ function SizeTable({ rows }: { rows: readonly SizeRow[] }) {
               <Txt as="label" tone={out ? 'madder' : 'ink'} lines={2}>
                 {row.own ? `${row.name} (this)` : row.name}
               </Txt>
+              {row.names.length > 0 ? (
+                <Txt as="small" tone="graphite">
+                  {row.names.join(', ')}
+                </Txt>
+              ) : null}
             </View>
             {COLUMNS.map((name) => (
               <View key={name} role="cell" style={{ flex: 1, alignItems: 'flex-end' }}>
@@ -164,6 +170,7 @@ function Sizes({ shop }: { shop: Shop }) {
         The sizes of this order
       </Txt>
       <SizeFields />
+      <NamesPress title="A name on every piece" label="Names, each on its size" />
       <Txt as="small" tone="graphite">{`The widest is ${formatLength(widestOf(rows).widthMm, units)}.`}</Txt>
     </Screen>
   );

@@ -27,7 +27,13 @@ export interface NamePlan {
 }
 
 /** Said of the list as a whole, with the names it concerns. */
-const OF_THE_LIST = ['design-name-wide', 'design-names-wide', 'design-names-unset', 'design-name-empty'];
+const OF_THE_LIST = [
+  'design-name-wide',
+  'design-names-wide',
+  'design-names-unset',
+  'design-name-empty',
+  'design-name-size',
+];
 
 function planOf(
   ticket: Ticket,

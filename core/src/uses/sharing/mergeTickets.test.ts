@@ -2,8 +2,12 @@ import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { STAGES } from '../../model/stages';
 import { type Ticket, TicketSchema } from '../../model/ticket';
+import type { Names } from '../../model/ticket/names';
+import { FIRST_PART } from '../../model/ticket/part';
 import { planTicket } from '../../planner/plan';
+import { withName } from '../../stages/design/names/rows';
 import { designed } from '../../testing/designed';
+import { rowOfName } from '../../testing/rowOfName';
 import { exampleA, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
 import { offeredInWords } from './inWords';
@@ -42,6 +46,25 @@ it('stages settled on either device are settled, one taken back is not, and noth
     theirs: { ...base, settled: ['piece', 'hoop'] } satisfies Ticket,
   };
   expect(mergeTickets(three, WHO)).toMatchObject({ settled: ['piece', 'hoop', 'place'], offers: {} });
+});
+
+it('names that are made at two tables are ticked by both, and each name changed is changed', () => {
+  const rows = ['Alma', 'Bo', 'Cid'].map(rowOfName);
+  const names = { part: FIRST_PART, allowedMm: null, onTable: 'row-of-name-0', rows };
+  const of = (next: Names): Ticket => ({ ...BASE, design: { ...BASE.design, names: next } });
+  const done = (id: string) => withName(names, id, { done: true });
+  const three = {
+    base: of(names),
+    mine: of(withName(done('row-of-name-0'), 'row-of-name-2', { text: 'Cyd' })),
+    theirs: of(done('row-of-name-1')),
+  };
+  const merged = mergeTickets(three, WHO);
+  expect(merged.design.names?.rows.map(({ text, done: isDone }) => [text, isDone])).toEqual([
+    ['Alma', true],
+    ['Bo', true],
+    ['Cyd', false],
+  ]);
+  expect(merged.offers).toEqual({});
 });
 
 it('a length is offered in the units of who reads, found at its stage, and gone once it is settled', () => {

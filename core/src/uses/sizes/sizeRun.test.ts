@@ -2,6 +2,7 @@ import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import type { Ticket } from '../../model/ticket';
 import { readingsOfSize } from '../../stages/piece/sizes';
+import { named, plainSetting } from '../../testing/named';
 import { exampleA, SAMPLE_SHELF } from '../../testing/samples';
 import { sizeRun, widestOf } from './sizeRun';
 
@@ -90,6 +91,31 @@ describe('a run of sizes', () => {
     expect(say(toddler?.outOfLine[0] ?? [], MM)).toBe(
       'The design takes 29 % of the width, 18 % on the others: it looks large here.',
     );
+  });
+
+  it('has on each size its own name, as wide as that is', async () => {
+    const setting = await plainSetting();
+    const sized = named(withSizes(FIVE), ['Bo', 'Maximiliane', 'Cid', 'Dora'], { setting });
+    const { names } = sized.design;
+    const ons = ['', 'S', 'L', 'L'];
+    const on = names && { ...names, rows: names.rows.map((row, i) => ({ ...row, size: ons[i] ?? '' })) };
+    const ticket = { ...sized, design: { ...sized.design, names: on } };
+    const rows = sizeRun(ticket, SAMPLE_SHELF, RULES);
+    const of = (name: string) => rows.find((r) => r.name === name);
+    expect(of('S')?.names).toEqual(['Maximiliane']);
+    expect(of('L')?.names).toEqual(['Cid', 'Dora']);
+    expect(of('2XL')?.names).toEqual([]);
+    expect(rows.find((r) => r.own)?.names).toEqual(['Bo']);
+    const wide = (name: string) => of(name)?.plan.design.facts?.widthMm ?? 0;
+    expect(wide('S')).toBeGreaterThan(wide('L') * 2);
+    // Whichever name is on the table, the run stays the same.
+    const other = on && { ...on, onTable: 'row-of-name-1' };
+    const again = sizeRun({ ...ticket, design: { ...ticket.design, names: other } }, SAMPLE_SHELF, RULES);
+    const figures = (run: typeof rows) =>
+      run.flatMap(({ names: called, acrossMm, depthMm, faceMm }) =>
+        called.length > 0 ? [[acrossMm, depthMm, faceMm]] : [],
+      );
+    expect(figures(again)).toEqual(figures(rows));
   });
 
   it('draws all at one scale: the widest holds every one', () => {

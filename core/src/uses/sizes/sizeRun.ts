@@ -6,9 +6,10 @@ import { PLACE_NUMBERS } from '../../catalogue/numbers/place';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
+import type { NameRow } from '../../model/ticket/names';
+import { calledName, namesOf, ticketOfSize } from '../../planner/onTable';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
-import { readingsOfSize } from '../../stages/piece/sizes';
 import { faceWidthOf } from '../../stages/place/planPlace';
 
 /** One size of an order with the design at the same placement. Lengths in mm. */
@@ -16,6 +17,8 @@ export interface SizeRow {
   name: string;
   /** The ticket's own piece. */
   own: boolean;
+  /** The names that go on this size; it is planned with the first. */
+  names: string[];
   plan: Plan;
   /** Width of the face between its halving landmarks. */
   faceMm: number;
@@ -32,12 +35,17 @@ export interface SizeRow {
 /** The first reading of a kind is the width that a run of sizes goes by. */
 const widthIdOf = (plan: Plan): string => plan.piece.kind.readings[0]?.id ?? '';
 
-function rowOf(name: string, own: boolean, plan: Plan): SizeRow {
+function rowOf(
+  name: string,
+  plan: Plan,
+  { own = false, names }: { own?: boolean; names: readonly NameRow[] },
+): SizeRow {
   const { place, piece } = plan;
   const faceMm = faceWidthOf(piece.view, piece.sketch);
   return {
     name,
     own,
+    names: names.map(calledName),
     plan,
     faceMm,
     acrossMm: place?.acrossMm ?? null,
@@ -102,14 +110,14 @@ function coverOut(rows: readonly SizeRow[], row: SizeRow, rules: HouseRules): Ph
  * readings or whose look break the run, or that has trouble of its own, says so with figures.
  */
 export function sizeRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): SizeRow[] {
-  const own = planTicket(ticket, shelf, rules);
+  const own = planTicket(ticketOfSize(ticket), shelf, rules);
   const widthId = widthIdOf(own);
-  const others = ticket.piece.sizes.map((size) => {
-    const readings = readingsOfSize(size, ticket.piece.readings, widthId);
-    const piece = { ...ticket.piece, readings, evenness: [] };
-    return rowOf(size.name, false, planTicket({ ...ticket, piece }, shelf, rules));
-  });
-  const rows = [rowOf(ticket.name || 'this piece', true, own), ...others].sort((a, b) => a.faceMm - b.faceMm);
+  const namesOn = (size: string) => namesOf(ticket).filter((row) => row.size === size);
+  const others = ticket.piece.sizes.map((size) =>
+    rowOf(size.name, planTicket(ticketOfSize(ticket, size), shelf, rules), { names: namesOn(size.name) }),
+  );
+  const first = rowOf(ticket.name || 'this piece', own, { own: true, names: namesOn('') });
+  const rows = [first, ...others].sort((a, b) => a.faceMm - b.faceMm);
   return rows.map((row) => ({
     ...row,
     outOfLine: [

@@ -7,7 +7,8 @@ import { type Names, NamesSchema } from '../../../model/ticket/names';
 import { FIRST_PART } from '../../../model/ticket/part';
 import { pieceOnTable, withRowOnTable } from '../../../planner/onTable';
 import { planTicket } from '../../../planner/plan';
-import { askedOf, named, plainSetting, rowOfName, withNamesOfList } from '../../../testing/named';
+import { askedOf, named, plainSetting, withNamesOfList } from '../../../testing/named';
+import { rowOfName } from '../../../testing/rowOfName';
 import { measuredTicket, SAMPLE_SHELF } from '../../../testing/samples';
 import type { LettersSetting } from '../lettering/placedLetters';
 import { keptParts, partsOnTable, rowOnTable } from './onTable';
@@ -170,6 +171,22 @@ describe('names of an order', () => {
     expect([piece.quantity, ...piece.sizes.map(({ count }) => count)]).toEqual([2, 2, 0]);
     const own = pieceOnTable({ ...on, design: { ...design, names: { ...names, onTable: 'row-of-name-0' } } });
     expect(own.readings.chestWidth).toBe(width);
+  });
+
+  it('a size that the order does not have is told, and every mend ends it', () => {
+    const ticket = napkins({ allowedMm: null });
+    const { names } = ticket.design;
+    const sizes = [{ name: 'L', count: 1, readings: {} }];
+    const lost = {
+      ...ticket,
+      piece: { ...ticket.piece, sizes },
+      design: { ...ticket.design, names: names && withName(names, 'row-of-name-1', { size: 'XL' }) },
+    };
+    const [only, ...others] = said(lost);
+    expect(others).toEqual([]);
+    expect(only && say(only.text, MM)).toBe('“Bo” goes on size XL, which the order does not have.');
+    expect(only?.mends.map(({ label }) => say(label, MM))).toEqual(['On this piece', 'On L']);
+    for (const mend of only?.mends ?? []) expect(said(applyMend(lost, mend))).toEqual([]);
   });
 
   it('the next name is the next that is not done, from the one on the table and round', () => {
