@@ -13,6 +13,7 @@ import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, tellingChanges } from './features/changes/routes';
 import { devicesRoutes } from './features/devices/routes';
+import { drawingRoutes } from './features/drawings/routes';
 import { exportedRoutes } from './features/exported/routes';
 import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
@@ -138,6 +139,7 @@ export function createApp(context: Context) {
       : c.json({ code: 'not-found', message: 'Https is not spoken here.' } satisfies ErrorBody, 404),
   );
   app.route('/api/tickets', ticketRoutes(context));
+  app.route('/api/drawings', drawingRoutes(context));
   app.route('/api/shelf', shelfRoutes(context));
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));

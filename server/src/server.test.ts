@@ -262,6 +262,7 @@ describe('the interface’s own description', () => {
         '/api/devices/network',
         '/api/devices/pair',
         '/api/devices/{id}',
+        '/api/drawings/{id}',
         '/api/export',
         '/api/export/schema',
         '/api/history/{id}',

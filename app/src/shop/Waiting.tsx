@@ -29,6 +29,7 @@ const WHAT: Record<Queued['endpoint'], string> = {
   addEntry: 'A finished piece',
   removeEntry: 'Taking a piece back out of the logbook',
   removeTicket: 'Taking a ticket off the bench',
+  keepDrawing: 'A drawing',
   restoreTicket: 'Putting a ticket back on the bench',
 };
 

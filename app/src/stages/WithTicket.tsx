@@ -9,7 +9,7 @@ import { type Shop, useShop } from '../shop/useShop';
 import { ticketOpened } from '../store/editor';
 import { ticketHere } from '../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../store/store';
-import { LettersAtWork } from './design/LettersAtWork';
+import { PartsAtWork } from './design/PartsAtWork';
 
 /** Loads a ticket into the editor unless it is there already. */
 function useEditedTicket(id: string) {
@@ -41,7 +41,7 @@ export function WithTicket({ id, children }: { id: string; children: (shop: Shop
   if (!open) return <Notice title="Fetching the ticket" />;
   return (
     <OpenTicketProvider loggedAs={loggedAs}>
-      <LettersAtWork />
+      <PartsAtWork />
       {children(shop)}
     </OpenTicketProvider>
   );

@@ -1,5 +1,6 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import {
+  drawingRead,
   fieldKept,
   mendTaken,
   namesMade,
@@ -33,6 +34,7 @@ const isChange = isAnyOf(
   mendTaken,
   namesMade,
   partMade,
+  drawingRead,
   ticketNamed,
   stageSettled,
   undone,

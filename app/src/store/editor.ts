@@ -10,6 +10,7 @@ import {
   type Part,
   type Phrase,
   phrase,
+  type ReadSvg,
   type Refusal,
   refusalsOf,
   type Stage,
@@ -22,6 +23,7 @@ import {
 import type { FaceId } from '@zt/core/model/ticket/lettering';
 import type { NameRow, NameSets } from '@zt/core/model/ticket/names';
 import { withNamesSet } from '@zt/core/stages/design/names/rows';
+import { withReadAgain } from '@zt/core/stages/design/readAgain';
 import { EXAMPLE_ID } from '@zt/core/uses/example/example';
 import {
   acknowledged,
@@ -45,7 +47,7 @@ export interface WaitingTicket extends Replica<Ticket> {
   refused: Refusal[];
 }
 
-/** Why letters cannot be set as they are asked for, and the typefaces that could. */
+/** Why letters cannot be set, or a drawing read, as is asked for, and the typefaces that could. */
 export interface WhyUnset {
   of: string;
   message: Phrase;
@@ -78,7 +80,7 @@ export interface EditorState {
   trial: Mend | null;
   /** The parts of the design that are acted on, by their ids; some may be gone. */
   chosenParts: string[];
-  /** Why the letters of a part cannot be set, by its id, and of which recipe that is said. */
+  /** Why the letters of a part or of a name cannot be set, or its drawing read, by its id, and of which recipe that is said. */
   unset: Readonly<Record<string, WhyUnset>>;
   /** The reading being taken, as it was chosen; undefined while none was. */
   reading: string | null | undefined;
@@ -299,6 +301,20 @@ const editor = createSlice({
       state.refused = refused;
       state.save = 'unsaved';
     },
+    /** The drawing of a part was read again: as with letters, no step of its own, and only for what is still asked. */
+    drawingRead: (state, { payload }: PayloadAction<{ from: Part; read: ReadSvg }>) => {
+      const ticket = ticketOf(state as EditorState);
+      const { from, read } = payload;
+      const before = ticket?.design.parts.find(({ id }) => id === from.id);
+      const isAsked =
+        before?.scalePercent === from.scalePercent && before.artwork?.madeFrom === from.artwork?.madeFrom;
+      if (!ticket || !isAsked) return;
+      const set = withReadAgain(ticket.design, from.id, read);
+      const { change, refused } = admitted({ stage: 'design', set });
+      if (refused.length === 0) state.present = applyChange(ticket, change);
+      state.refused = refused;
+      state.save = 'unsaved';
+    },
     /** Names of an order were set: as with a part, no step of its own; what is not asked for so any more is left. */
     namesMade: (state, { payload }: PayloadAction<{ from: readonly NameRow[]; sets: NameSets }>) => {
       const ticket = ticketOf(state as EditorState);
@@ -322,7 +338,7 @@ const editor = createSlice({
       state.present = applyChange(ticket, { stage: 'design', set: { nameSets } });
       state.save = 'unsaved';
     },
-    lettersRefused: (state, { payload: { id, ...why } }: PayloadAction<{ id: string } & WhyUnset>) => {
+    partRefused: (state, { payload: { id, ...why } }: PayloadAction<{ id: string } & WhyUnset>) => {
       state.unset = { ...state.unset, [id]: why };
     },
     /** The guided example is left: nothing stays of it. */
@@ -419,8 +435,9 @@ export const {
   triedOut,
   partsChosen,
   partMade,
+  drawingRead,
   namesMade,
-  lettersRefused,
+  partRefused,
   readingChosen,
   ticketOpened,
   ticketStarted,

@@ -1,5 +1,6 @@
 import { createSlice, isAnyOf, type PayloadAction } from '@reduxjs/toolkit';
 import type { LogPiece, SaveRules, ShelfChanges } from '@zt/core';
+import type { KeptDrawing } from '@zt/core/model/drawing';
 import { saveDone, saveFailed } from './editor';
 
 /** What can wait to be sent beside tickets, by the endpoint that takes it. */
@@ -10,6 +11,7 @@ export interface Requests {
   removeEntry: { id: string; ticketId: string };
   removeTicket: string;
   restoreTicket: string;
+  keepDrawing: KeptDrawing;
 }
 
 /** One thing to send. It waits here, and in the browser's own database, until the shop's computer has taken it. */

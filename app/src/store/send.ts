@@ -3,6 +3,7 @@ import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
 import { isUnsent, type Replica, sending } from '@zt/core/uses/sharing/index';
 import { v7 } from 'uuid';
 import { thisDevice } from '../services/device';
+import { drawingsApi } from '../services/drawingsApi';
 import { logbookApi } from '../services/logbookApi';
 import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
@@ -103,6 +104,7 @@ const SEND: { [E in keyof Requests]: (arg: Requests[E]) => AppThunk<Promise<Send
   addEntry: (arg) => (dispatch) => dispatch(logbookApi.endpoints.addEntry.initiate(arg)),
   removeEntry: (arg) => (dispatch) => dispatch(logbookApi.endpoints.removeEntry.initiate(arg.id)),
   removeTicket: (arg) => (dispatch) => dispatch(ticketsApi.endpoints.removeTicket.initiate(arg)),
+  keepDrawing: (arg) => (dispatch) => dispatch(drawingsApi.endpoints.keepDrawing.initiate(arg)),
   restoreTicket: (arg) => (dispatch) => dispatch(ticketsApi.endpoints.restoreTicket.initiate(arg)),
 };
 

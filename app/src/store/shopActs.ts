@@ -1,6 +1,8 @@
 import type { HouseRules, Shelf, ShelfChanges, ShelfNoun, Ticket } from '@zt/core';
+import type { KeptDrawing } from '@zt/core/model/drawing';
 import { v7 } from 'uuid';
 import { thisDevice } from '../services/device';
+import { drawingsApi } from '../services/drawingsApi';
 import { type Queued, queued, type Requests } from './queue';
 import { selectRules, selectShelf } from './shopNow';
 import type { AppThunk } from './state';
@@ -50,4 +52,22 @@ export const logPiece = (ticket: Ticket): AppThunk => queue('addEntry', { id: v7
 export const takeEntryBack = (id: string, ticketId: string): AppThunk =>
   queue('removeEntry', { id, ticketId });
 export const takeTicketOff = (id: string): AppThunk => queue('removeTicket', id);
+/** Keeps a drawing as its file has it, for when its part is to be read again. */
+export const keepDrawing = (drawing: KeptDrawing): AppThunk => queue('keepDrawing', drawing);
+
+/** A drawing that was kept: here, while it waits to be sent, or with the shop's computer. Why it is not here, else. */
+export const keptDrawing =
+  (id: string): AppThunk<Promise<{ text: string } | 'gone' | 'unheard'>> =>
+  async (dispatch, getState) => {
+    const waiting = getState().queue.waiting.find(
+      (one) => one.endpoint === 'keepDrawing' && one.arg.id === id,
+    );
+    if (waiting?.endpoint === 'keepDrawing') return waiting.arg;
+    const asked = dispatch(drawingsApi.endpoints.drawing.initiate(id));
+    const { data, error } = await asked;
+    asked.unsubscribe();
+    if (data) return data;
+    return (error as { status?: unknown } | undefined)?.status === 404 ? 'gone' : 'unheard';
+  };
+
 export const putTicketBack = (id: string): AppThunk => queue('restoreTicket', id);

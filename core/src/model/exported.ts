@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { KeptEntrySchema } from './api';
+import { KeptDrawingSchema } from './drawing';
+import { isTheDrawing } from './drawingId';
 import { HouseRulesSchema } from './houseRules';
 import { MovementSchema } from './movement';
 import { ShelfSchema } from './shelf';
@@ -15,6 +17,10 @@ export const ExportedSchema = z.object({
   logbook: z.array(KeptEntrySchema),
   /** The ledger of the stock. */
   movements: z.array(MovementSchema),
+  /** The drawings that designs were read from. */
+  drawings: z
+    .array(KeptDrawingSchema.refine(isTheDrawing, 'This is not the drawing of that id.'))
+    .default([]),
 });
 export type Exported = z.infer<typeof ExportedSchema>;
 

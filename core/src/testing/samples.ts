@@ -166,6 +166,7 @@ export const TWO_SQUARES: Artwork = {
   remarks: [],
   letters: [],
   madeFrom: '',
+  source: null,
 };
 
 /** A T-shirt with two leaves side by side, 120 × 40 mm. */

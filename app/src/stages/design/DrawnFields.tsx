@@ -1,7 +1,12 @@
-import type { Part } from '@zt/core';
+import { type Part, say } from '@zt/core';
+import { drawingToRead } from '@zt/core/stages/design/readAgain';
+import { Callout } from '../../components/ui/Callout';
 import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
+import { Txt } from '../../components/ui/Txt';
+import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
+import { useAppSelector } from '../../store/store';
 import { SvgChooser } from './SvgChooser';
 import { SIDES, StitchesField } from './TypedFields';
 import { useParts } from './useParts';
@@ -11,9 +16,25 @@ export function DrawnFields({ part, index }: { part: Part; index: number }) {
   return (
     <Stack gap={10}>
       <SvgChooser part={part} />
+      <NotReadAgain part={part} />
       <SidesAsDrawn part={part} index={index} />
       <StitchesField part={part} index={index} />
     </Stack>
+  );
+}
+
+/** Why a drawing could not be read at the size that it lies at. */
+function NotReadAgain({ part }: { part: Part }) {
+  const { piece } = useTicket('piece');
+  const why = useAppSelector((state) => state.editor.unset[part.id]);
+  const rules = useRules();
+  const units = useUnits();
+  const asked = drawingToRead(part, { cloth: piece.colour, rules });
+  if (!why || why.of !== asked?.key) return null;
+  return (
+    <Callout tone="madder" role="status">
+      <Txt as="small">{say(why.message, units)}</Txt>
+    </Callout>
   );
 }
 

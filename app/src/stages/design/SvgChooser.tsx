@@ -9,6 +9,8 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
+import { keepDrawing } from '../../store/shopActs';
+import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
 import type { WorkerJob } from '../../workers/inWorker';
 import { readDrawing } from '../../workers/readDrawing';
@@ -36,6 +38,7 @@ export function SvgChooser({ part }: { part: Part | null }) {
   const ticket = useTicket('design', 'piece');
   const rules = useRules();
   const { change } = useTicketActs();
+  const dispatch = useAppDispatch();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
   const isFirst = parts.every(isBlank);
@@ -80,6 +83,8 @@ export function SvgChooser({ part }: { part: Part | null }) {
       set: { name, parts: next, order: null, ...(isWhole ? { scalePercent: 100 } : {}) },
     });
     choose([part?.id ?? added.id]);
+    const drawing = result.artwork.source?.drawing;
+    if (drawing) dispatch(keepDrawing({ id: drawing, text: await file.text() }));
   };
   return (
     <Stack gap={6}>

@@ -3,7 +3,7 @@ import { areLettersSet, lettersKey, lettersToSet } from '@zt/core/stages/design/
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { useEffect } from 'react';
 import { useRules } from '../../hooks/useTicket';
-import { lettersRefused, partMade } from '../../store/editor';
+import { partMade, partRefused } from '../../store/editor';
 import { selectTicket } from '../../store/openTicket';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { settingLetters } from '../../workers/settingLetters';
@@ -31,7 +31,7 @@ export function useLettersSet(): void {
     let stop: (() => void) | null = null;
     const timer = setTimeout(() => {
       stop = setPart(part, stitchFigures(rules), (made) =>
-        'part' in made ? dispatch(partMade({ from: part, part: made.part })) : dispatch(lettersRefused(made)),
+        'part' in made ? dispatch(partMade({ from: part, part: made.part })) : dispatch(partRefused(made)),
       );
     }, AT_REST_MS);
     return () => {
@@ -41,7 +41,7 @@ export function useLettersSet(): void {
   }, [part, rules, dispatch]);
 }
 
-type Made = { part: Part } | Parameters<typeof lettersRefused>[0];
+type Made = { part: Part } | Parameters<typeof partRefused>[0];
 
 /** Sets the letters of a part; the way to end it. */
 function setPart(

@@ -5,7 +5,7 @@ import { namesToSet } from '@zt/core/stages/design/names/rows';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { useEffect, useMemo } from 'react';
 import { useRules, useTicket } from '../../hooks/useTicket';
-import { lettersRefused, namesMade } from '../../store/editor';
+import { namesMade, partRefused } from '../../store/editor';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import type { NamesQuestion } from '../../workers/design.worker';
 import { settingNames } from '../../workers/settingLetters';
@@ -35,7 +35,7 @@ export function useNamesSet(): void {
     const timer = setTimeout(() => {
       stop = setThem(next, stitchFigures(rules), {
         onSet: (from, sets) => dispatch(namesMade({ from, sets })),
-        onRefused: (refused) => dispatch(lettersRefused(refused)),
+        onRefused: (refused) => dispatch(partRefused(refused)),
       });
     }, AT_REST_MS);
     return () => {
@@ -47,7 +47,7 @@ export function useNamesSet(): void {
 
 interface Answers {
   onSet: (from: NameRow[], sets: NameSets) => void;
-  onRefused: (refused: Parameters<typeof lettersRefused>[0]) => void;
+  onRefused: (refused: Parameters<typeof partRefused>[0]) => void;
 }
 
 /** Sets some names; the way to end it. */

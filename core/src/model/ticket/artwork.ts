@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { pointWithin } from '../../base/geometry/schema';
 import { lengthMm } from '../../base/units/schema';
+import { DrawingIdSchema } from '../drawing';
 import { ARTWORK_BOUNDS, LEAST_STROKE_MM, MOST_DESIGN_MM, MOST_LETTERS, MOST_STITCHES } from './designBounds';
 import { HexSchema } from './piece';
 
@@ -36,6 +37,21 @@ export const SetLetterSchema = z.object({
 });
 export type SetLetter = z.infer<typeof SetLetterSchema>;
 
+/** One colour stop, in the order it is stitched. */
+export const ColourStopSchema = z.object({
+  hex: HexSchema,
+  name: z.string().max(60),
+  /** Null: an equal share of the whole. */
+  stitches: z.number().int().min(0).max(MOST_STITCHES).nullable(),
+});
+export type ColourStop = z.infer<typeof ColourStopSchema>;
+
+/** The drawing that shapes were read from, and the colour stops as they were read. */
+export const SourceSchema = z.object({
+  drawing: DrawingIdSchema,
+  asRead: z.array(ColourStopSchema).max(ARTWORK_BOUNDS.stops),
+});
+
 /** Shapes at true size, read from a file or set from letters, and the estimate made from them. */
 export const ArtworkSchema = z.object({
   fileName: z.string().max(ARTWORK_BOUNDS.fileName),
@@ -57,14 +73,7 @@ export const ArtworkSchema = z.object({
   letters: z.array(SetLetterSchema).max(MOST_LETTERS).default([]),
   /** What it was made from, in one text; another text: it is to be made again. Empty where that is not known. */
   madeFrom: z.string().max(2000).default(''),
+  /** Null for letters, and where the drawing was not kept. */
+  source: SourceSchema.nullable().default(null),
 });
 export type Artwork = z.infer<typeof ArtworkSchema>;
-
-/** One colour stop, in the order it is stitched. */
-export const ColourStopSchema = z.object({
-  hex: HexSchema,
-  name: z.string().max(60),
-  /** Null: an equal share of the whole. */
-  stitches: z.number().int().min(0).max(MOST_STITCHES).nullable(),
-});
-export type ColourStop = z.infer<typeof ColourStopSchema>;

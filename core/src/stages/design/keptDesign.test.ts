@@ -4,7 +4,7 @@ import { exampleA, TWO_SQUARES } from '../../testing/samples';
 
 /** A ticket as it was kept before a design had parts. */
 function ofBefore(design: object, more: object = {}) {
-  const { letters: _, madeFrom: __, ...artwork } = TWO_SQUARES;
+  const { letters: _, madeFrom: __, source: ___, ...artwork } = TWO_SQUARES;
   const old = {
     name: 'Crossed oars',
     widthMm: 120,

@@ -4,9 +4,15 @@ import type { Artwork } from '../../model/ticket/artwork';
 import { type DesignInput, EMPTY_DESIGN } from '../../model/ticket/design';
 import { EMPTY_PART, FIRST_PART, type Part } from '../../model/ticket/part';
 
-/** A drawing as it was kept before letters were set here. */
-type KeptArtwork = Omit<Artwork, 'letters' | 'madeFrom'> & Partial<Pick<Artwork, 'letters' | 'madeFrom'>>;
-const artworkOfToday = (artwork: KeptArtwork): Artwork => ({ letters: [], madeFrom: '', ...artwork });
+/** A drawing as it was kept before letters were set here, and drawings kept. */
+type Newer = 'letters' | 'madeFrom' | 'source';
+type KeptArtwork = Omit<Artwork, Newer> & Partial<Pick<Artwork, Newer>>;
+const artworkOfToday = (artwork: KeptArtwork): Artwork => ({
+  letters: [],
+  madeFrom: '',
+  source: null,
+  ...artwork,
+});
 
 /** What a design of one part said of that part, before a design had parts. */
 const OF_ITS_PART = [

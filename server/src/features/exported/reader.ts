@@ -1,6 +1,7 @@
 import type { Exported } from '@zt/core/model/exported';
 import { asc, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
+import { drawings } from '../../db/schema/drawings';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { tickets } from '../../db/schema/tickets';
@@ -23,6 +24,10 @@ export async function readAll(db: Pick<Db, 'select'>, exportedAt: string): Promi
     ...(await readShop(db)),
     logbook: [],
     movements: await db.select().from(movements).orderBy(asc(movements.at), asc(movements.id)),
+    drawings: await db
+      .select({ id: drawings.id, text: drawings.text })
+      .from(drawings)
+      .orderBy(asc(drawings.id)),
   };
   for (const { id } of ids) {
     const kept = await findTicket(db, id);

@@ -3,6 +3,7 @@ import type { BroughtIn, Exported } from '@zt/core/model/exported';
 import { amountsOf, difference } from '@zt/core/uses/ledger/amounts';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
+import { drawings } from '../../db/schema/drawings';
 import { houseRules } from '../../db/schema/houseRules';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
@@ -62,6 +63,8 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
       brought.entries += 1;
     }
   }
+  for (const { id, text } of all.drawings)
+    await tx.insert(drawings).values({ id, text, at: now }).onConflictDoNothing();
   if ((await tx.select({ id: houseRules.id }).from(houseRules)).length === 0) {
     await saveRules(tx, { rules: all.rules }, now);
     brought.rules = true;

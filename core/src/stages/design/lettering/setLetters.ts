@@ -138,5 +138,6 @@ function artworkOf(
     remarks: [],
     letters,
     madeFrom,
+    source: null,
   };
 }

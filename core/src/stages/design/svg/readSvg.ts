@@ -5,9 +5,11 @@ import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../../base/geom
 import type { Ring } from '../../../base/geometry/clip';
 import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
+import { drawingIdOf } from '../../../model/drawingId';
 import type { Artwork, ColourStop } from '../../../model/ticket/artwork';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
 import { colourOrder, runsOf } from '../order/colourOrder';
+import { drawnKey } from './drawnKey';
 import { type Estimate, estimateFilled, estimateLine, type StitchFigures } from './estimate';
 import { withoutHidden } from './hidden';
 import { viewBoxMatrix } from './matrix';
@@ -250,6 +252,7 @@ function artworkOf(
     remarks: [...frame.remarks].slice(0, ARTWORK_BOUNDS.remarks),
     letters: [],
     madeFrom: '',
+    source: null,
   };
 }
 
@@ -303,17 +306,8 @@ function atTrueSize(root: INode, text: string, setting: ReadSetting): Drawn | Sv
     : drawnOn(root, larger, setting);
 }
 
-/**
- * Reads an SVG file as a browser shows it, at its true size: outline, colour stops in drawing order, visible centre
- * against the file's centre, and the stitches it would take; what lies hidden is taken away, lines are outlined. mm, 96
- * px to the inch. Nothing in the file is run or fetched; a file that cannot be used comes back as a coded refusal, one
- * without a size in mm as a question. Never throws on any text. What is passed over is named in the remarks.
- */
-export function readSvg(
-  text: string,
-  fileName: string,
-  setting: ReadSetting,
-): ReadSvg | SvgRefusal | HowWide {
+/** A drawing read once, at the size that is said. */
+function readAt(text: string, fileName: string, setting: ReadSetting): ReadSvg | SvgRefusal | HowWide {
   const refused = whySvgTextIsRefused(text);
   if (refused) return refused;
   const root = simplified(text, setting.tools);
@@ -338,12 +332,36 @@ export function readSvg(
   const { colours, stopOf } = colourStops(all);
   const artwork = artworkOf(all, stopOf, { box, page: middle, fileName, remarks });
   if (!artwork) return REFUSALS.tooComplex;
+  const widthMm = rounded(widthOf(box));
+  const drawing = drawingIdOf(text);
+  const madeFrom = drawnKey({ drawing, widthMm, figures: setting.figures, cloth: setting.cloth });
   return {
     ok: true,
-    widthMm: rounded(widthOf(box)),
+    widthMm,
     heightMm: rounded(heightOf(box)),
     stitches,
     colours,
-    artwork,
+    artwork: { ...artwork, madeFrom, source: { drawing, asRead: colours } },
   };
+}
+
+/** A width is met so closely, mm. */
+const MET_MM = 0.02;
+
+/**
+ * Reads an SVG file as a browser shows it, at its true size: outline, colour stops in drawing order, visible centre
+ * against the file's centre, and the stitches it would take; what lies hidden is taken away, lines are outlined. mm, 96
+ * px to the inch. Nothing in the file is run or fetched; a file that cannot be used comes back as a coded refusal, one
+ * without a size in mm as a question. Never throws on any text. What is passed over is named in the remarks.
+ */
+export function readSvg(
+  text: string,
+  fileName: string,
+  setting: ReadSetting,
+): ReadSvg | SvgRefusal | HowWide {
+  const first = readAt(text, fileName, setting);
+  const { widthMm } = setting;
+  if (!first.ok || widthMm === null || Math.abs(first.widthMm - widthMm) < MET_MM) return first;
+  // What lies hidden reached farther than what is seen.
+  return readAt(text, fileName, { ...setting, widthMm: (widthMm * widthMm) / first.widthMm });
 }

@@ -1,3 +1,4 @@
+import { MOST_CHARACTERS } from '../../../model/drawing';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
 
 export type SvgRefusal = {
@@ -15,9 +16,6 @@ export type SvgRefusal = {
     | 'too-many-stitches';
   message: string;
 };
-
-/** Files above this many characters are not read. */
-export const MOST_CHARACTERS = 5 * 1024 * 1024;
 
 const SAFE = 'Nothing was run, and your ticket is as it was.';
 const refusal = (code: SvgRefusal['code'], what: string): SvgRefusal => ({

@@ -1,0 +1,5 @@
+CREATE TABLE `drawings` (
+	`id` text PRIMARY KEY NOT NULL,
+	`text` text NOT NULL,
+	`at` text NOT NULL
+);
