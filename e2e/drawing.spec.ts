@@ -1,3 +1,7 @@
+import { DEFAULT_HOUSE_RULES } from '@zt/core';
+import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
+import { readSvg } from '@zt/core/stages/design/svg/readSvg';
+import { toolsInNode } from '@zt/core/testing/toolsInNode';
 import { expect, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
@@ -122,4 +126,72 @@ test('a drawing that changes its colour nineteen times is stitched in two', asyn
   await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('border.svg', border));
   await ticket.reads('Colours in the order they are stitched: 2');
   await ticket.reads(/19 colour stops became 2/);
+});
+
+/** A column that is satin as it comes, and a line of running stitches at a third of its size. */
+const COLUMN = svg(
+  'width="60mm" height="30mm" viewBox="0 0 60 30"',
+  '<rect x="5" y="5" width="50" height="12" fill="#1F3A5F"/><rect x="5" y="20" width="50" height="2" fill="#C8322B"/>',
+);
+
+test('a drawing at another size has the stitches of that size, whoever opens it, and keeps the threads chosen', async ({
+  page,
+  request,
+}) => {
+  const ticket = onTicket(page);
+  const rules = await (await request.get('/api/rules')).json();
+  await ticket.start('T-shirt');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await ticket.stage('Design');
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('column.svg', COLUMN));
+  await ticket.reads('From column.svg: outline, colours and stitches were worked out from it.');
+  const heading = page.getByText(/^\d+ stitches, /).filter({ visible: true });
+  const stitches = async () => Number.parseInt((await heading.first().textContent()) ?? '', 10);
+  const [tools, figures] = [await toolsInNode(), stitchFigures(DEFAULT_HOUSE_RULES)];
+  const asRead = (widthMm: number, by = figures) => {
+    const read = readSvg(COLUMN, 'column.svg', { tools, figures: by, cloth: '#FFFFFF', widthMm });
+    return read.ok ? read.stitches : Number.NaN;
+  };
+  await expect.poll(stitches).toBe(asRead(50));
+  await page.getByRole('button', { name: /^colour 2 red/ }).click();
+  await page.getByRole('textbox', { name: 'name of colour 2' }).fill('rowan');
+  await page.getByRole('textbox', { name: 'name of colour 2' }).blur();
+  await ticket.fill('design width', '15');
+  // A third as wide: the thin column is a line of running stitches now, of which by area there would be a tenth.
+  await expect.poll(stitches).toBe(asRead(15));
+  await expect(page.getByRole('button', { name: /^colour 2 rowan/ })).toBeVisible();
+  await ticket.saved();
+
+  // From the shop's computer, by another page.
+  await page.reload();
+  await ticket.fill('design width', '100');
+  await expect.poll(stitches).toBe(asRead(100));
+  await ticket.saved();
+  // Of another shop's figures.
+  const numbers = { ...rules.numbers, fillRowMm: 0.3 };
+  await request.put('/api/rules', { data: { rules: { ...rules, numbers } } });
+  await page.reload();
+  await expect.poll(stitches).toBe(asRead(100, { ...figures, fillRowMm: 0.3 }));
+  await request.put('/api/rules', { data: { rules } });
+});
+
+test('any width that a design may have is taken, and none beyond', async ({ page }) => {
+  const ticket = onTicket(page);
+  await ticket.start('T-shirt');
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await ticket.stage('Design');
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(file('column.svg', COLUMN));
+  await ticket.reads('From column.svg: outline, colours and stitches were worked out from it.');
+  const [width, height] = ['design width', 'design height'].map((name) =>
+    page.getByRole('textbox', { name }),
+  );
+  if (!width || !height) throw new Error('assertion failed: two sides');
+  await fillIn(width, '900');
+  await expect(height).toHaveValue('306 mm');
+  await fillIn(width, '45');
+  await expect(height).toHaveValue('15.3 mm');
+  await fillIn(width, '2100');
+  await ticket.reads('“2100” was not taken: a length from 0 mm to 2000 mm.');
+  await expect(width).toHaveValue('2100');
+  await expect(height).toHaveValue('15.3 mm');
 });

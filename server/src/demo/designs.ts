@@ -1,4 +1,6 @@
 import { type DesignInput, EMPTY_PART, type HouseRules, type StitchFigures } from '@zt/core';
+import type { KeptDrawing } from '@zt/core/model/drawing';
+import { drawingIdOf } from '@zt/core/model/drawingId';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import type { DrawingTools } from '@zt/core/stages/design/svg/tools';
@@ -121,12 +123,19 @@ export const openDrawings = async (): Promise<void> => {
   tools = await toolsHere();
 };
 
-/** A drawing read into design inputs, as if the file had been chosen on the ticket. */
-export function drawnDesign(id: DrawingId, rules: HouseRules): Partial<DesignInput> {
+/** The drawings as their files would have them. */
+export const demoDrawings = (): KeptDrawing[] =>
+  Object.values(DRAWINGS).map(({ svg: text }) => ({ id: drawingIdOf(text), text }));
+
+/** A drawing read into design inputs for a cloth, as if the file had been chosen on the ticket. */
+export function drawnDesign(
+  id: DrawingId,
+  { rules, cloth }: { rules: HouseRules; cloth: string },
+): Partial<DesignInput> {
   const { name, hasUp, lettering, svg: text, ...looks } = DRAWINGS[id];
   const figures: StitchFigures = stitchFigures(rules);
   if (!tools) throw new Error('assertion failed: nothing is there to read drawings with');
-  const read = readSvg(text, `${id}.svg`, { figures, tools, cloth: '#ffffff', widthMm: null });
+  const read = readSvg(text, `${id}.svg`, { figures, tools, cloth, widthMm: null });
   if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
   const { widthMm, heightMm, stitches, colours, artwork } = read;
   const letterHeightMm = lettering ? 48 : null;

@@ -1,10 +1,11 @@
 import { DEFAULT_HOUSE_RULES, SHELF_NOUNS, type ShelfChanges } from '@zt/core';
 import type { Context } from '../context';
+import { drawings } from '../db/schema/drawings';
 import { addEntry } from '../features/logbook/writer';
 import { changeShelf } from '../features/shelf/writer';
 import { hasTickets } from '../features/tickets/reader';
 import { saveTicket } from '../features/tickets/writer';
-import { openDrawings } from './designs';
+import { demoDrawings, openDrawings } from './designs';
 import { demoEntries } from './entries';
 import { DEMO_SHELF } from './shelf';
 import { demoTickets } from './tickets';
@@ -23,6 +24,8 @@ export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): 
     for (const ticket of [...demoTickets(DEFAULT_HOUSE_RULES, today), ...entries.map((e) => e.ticket)]) {
       await saveTicket(tx, { ticket, rev: 0 }, now());
     }
+    for (const { id, text } of demoDrawings())
+      await tx.insert(drawings).values({ id, text, at: now() }).onConflictDoNothing();
     for (const entry of entries) await addEntry(tx, entry);
   });
 }

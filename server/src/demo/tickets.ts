@@ -255,7 +255,8 @@ function scatteredPlace(ticket: Ticket, rules: HouseRules): Ticket['place'] {
 function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Ticket {
   const { kind, name, customer, dueIn, drawing, at, part, ...stages } = demo;
   const bare = newTicket(id, kind);
-  const whole = drawing ? { ...bare.design, ...drawnDesign(drawing, rules) } : bare.design;
+  const cloth = stages.piece?.colour ?? bare.piece.colour;
+  const whole = drawing ? { ...bare.design, ...drawnDesign(drawing, { rules, cloth }) } : bare.design;
   const drawn = { ...whole, parts: whole.parts.map((own) => ({ ...own, ...part })) };
   const changed = Object.fromEntries(
     STAGES.map((stage) => [stage, { ...(stage === 'design' ? drawn : bare[stage]), ...stages[stage] }]),

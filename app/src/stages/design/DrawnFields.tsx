@@ -1,4 +1,5 @@
 import { type Part, say } from '@zt/core';
+import { sizedTo } from '@zt/core/stages/design/parts/drawnPart';
 import { drawingToRead } from '@zt/core/stages/design/readAgain';
 import { Callout } from '../../components/ui/Callout';
 import { LengthField } from '../../components/ui/LengthField';
@@ -50,16 +51,11 @@ function SidesAsDrawn({ part, index }: { part: Part; index: number }) {
         label={name}
         at={`design.parts.${index}.${id}`}
         mm={asRead * scale}
-        onLength={(mm) => set(part.id, { scalePercent: scaleTo(mm, asRead) })}
+        onLength={(mm) => set(part.id, sizedTo(part, id, mm))}
       />
     );
   });
 }
-
-const hundredth = (value: number): number => Math.round(value * 100) / 100;
-
-/** The share of its size, in percent, at which a side is so long; beyond what a part may be it is refused by name. */
-const scaleTo = (mm: number, asRead: number): number => hundredth((mm / Math.max(0.01, asRead)) * 100);
 
 /** Letters that somebody else drew: whether there are any, and how high the smallest are. */
 export function OthersLetters({ part, index }: { part: Part; index: number }) {

@@ -5,6 +5,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { EMPTY_DESIGN } from '../../model/ticket/design';
 import { EMPTY_PART, type Part, PartSchema } from '../../model/ticket/part';
 import { toolsInNode } from '../../testing/toolsInNode';
+import { sizedTo } from './parts/drawnPart';
 import { ringsOfPath } from './pathData';
 import { drawingToRead, readAgain, withReadAgain } from './readAgain';
 import { stitchFigures } from './stitchFigures';
@@ -116,6 +117,17 @@ describe('a drawing that is read again', () => {
       }),
       { numRuns: 25 },
     );
+  });
+
+  it('is made as large as is asked, beyond what a share of its size may be too', () => {
+    const part = partOf(readOf(null));
+    expect(sizedTo(part, 'widthMm', 25)).toEqual({ scalePercent: 50 });
+    const large = { ...part, ...sizedTo(part, 'heightMm', 400) };
+    expect([large.scalePercent, large.heightMm, large.widthMm]).toEqual([100, 400, 1000]);
+    const drawn = boxOf(large.artwork?.paths.flatMap(({ d }) => ringsOfPath(d).flat()) ?? []);
+    expect(widthOf(drawn)).toBeCloseTo(1000, 0);
+    expect(large.stitches).toBe((part.stitches ?? 0) * 400);
+    expect(settled(large).stitches).toBe(readOf(1000).stitches);
   });
 
   it('letters, plain sizes and drawings of before are never read again', () => {

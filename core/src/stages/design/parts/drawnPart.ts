@@ -3,7 +3,7 @@ import { add, ORIGIN, type Point } from '../../../base/geometry/point';
 import { hullOf, type Polygon } from '../../../base/geometry/polygon';
 import { DENSITY_TABLE } from '../../../catalogue/numbers/design';
 import type { Artwork } from '../../../model/ticket/artwork';
-import { nameOfFile } from '../../../model/ticket/designBounds';
+import { nameOfFile, PART_SCALE } from '../../../model/ticket/designBounds';
 import type { Part } from '../../../model/ticket/part';
 import { arranged, elementsOf } from '../elements';
 import { mappedPath } from '../pathData';
@@ -82,6 +82,47 @@ function pathsOf(part: Part, artwork: Artwork): Artwork['paths'] {
     stop,
     strokeMm: strokeMm === null ? null : strokeMm * scale,
   }));
+}
+
+/** A drawing so many times as large. */
+function resizedArtwork(artwork: Artwork, by: number): Artwork {
+  const resize = ({ x, y }: Point): Point => ({ x: x * by, y: y * by });
+  return {
+    ...artwork,
+    paths: artwork.paths.map(({ d, stop, strokeMm }) => ({
+      d: mappedPath(d, resize),
+      stop,
+      strokeMm: strokeMm === null ? null : strokeMm * by,
+    })),
+    hull: artwork.hull.map(resize),
+    fileCentre: resize(artwork.fileCentre),
+    narrowestSatinMm: artwork.narrowestSatinMm === null ? null : artwork.narrowestSatinMm * by,
+  };
+}
+
+const hundredth = (value: number): number => Math.round(value * 100) / 100;
+
+/**
+ * A drawing so large that one of its sides comes to a length, mm: its share of its own size, and beyond what a share may
+ * be its own size too. Its stitches follow by area until it is read again.
+ */
+export function sizedTo(part: Part, side: 'widthMm' | 'heightMm', mm: number): Partial<Part> {
+  const own = Math.max(0.01, part[side] ?? 0);
+  const scalePercent = hundredth((mm / own) * 100);
+  if (scalePercent >= PART_SCALE.least && scalePercent <= PART_SCALE.most) return { scalePercent };
+  const by = mm / own;
+  return {
+    widthMm: hundredth((part.widthMm ?? 0) * by),
+    heightMm: hundredth((part.heightMm ?? 0) * by),
+    stitches: part.stitches === null ? null : Math.max(1, Math.round(part.stitches * by * by)),
+    colours: part.colours.map((stop) => ({
+      ...stop,
+      stitches: stop.stitches === null ? null : Math.round(stop.stitches * by * by),
+    })),
+    artwork: part.artwork && resizedArtwork(part.artwork, by),
+    elementMoves: part.elementMoves.map(({ x, y }) => ({ x: x * by, y: y * by })),
+    scalePercent: 100,
+  };
 }
 
 const boxPath = (corners: readonly Point[]): string =>
