@@ -149,6 +149,28 @@ test('a monogram of three letters in a ring goes onto a towel', async ({ page })
   expect(planned.design.findings.filter(({ severity }) => severity === 'next')).toEqual([]);
 });
 
+test('a wreath of leaves goes round a monogram, as many as have room', async ({ page }) => {
+  const ticket = await startedAtDesign(page, 'Hand towel', {
+    'side to side': '480',
+    'border band, height': '45',
+    'hem to far edge of the band': '70',
+  });
+  await button(page, 'Add a monogram').click();
+  await fillIn(textbox(page, 'letters of the monogram'), 'R');
+  await ticket.reads('Add a drawing, a leaf perhaps, and it can go round it as a wreath.');
+  await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(SPRIG);
+  await ticket.reads('From sprig.svg: outline, colours and stitches were worked out from it.');
+  await page.getByRole('radio', { name: /^1 R/ }).click();
+  await button(page, 'A wreath of “sprig”').click();
+  await ticket.reads(/^Parts, the lowest first: \d+$/);
+  await ticket.saved();
+  const { design } = await opened(page);
+  const [middle, ...leaves] = design.parts;
+  expect(leaves.length).toBeGreaterThanOrEqual(3);
+  const far = leaves.map(({ at }) => Math.hypot(at.x - (middle?.at.x ?? 0), at.y - (middle?.at.y ?? 0)));
+  for (const one of far) expect(Math.abs(one - (far[0] ?? 0))).toBeLessThan(0.5);
+});
+
 test('what cannot be set is said in words, with the typefaces that could; nothing typed is lost', async ({
   page,
 }) => {
@@ -281,7 +303,11 @@ test('parts are taken on the sheet: dragged, turned by their handle, nudged by k
 test('several parts are lined up, spread, put in a ring; one thread is one stop, and may be stitched sooner', async ({
   page,
 }) => {
-  const ticket = await startedAtDesign(page, 'Napkin', {});
+  const ticket = await startedAtDesign(page, 'Napkin', {
+    'side to side': '450',
+    'hem to hem': '450',
+    'hem, depth': '8',
+  });
   await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(SPRIG);
   await ticket.reads('From sprig.svg: outline, colours and stitches were worked out from it.');
   await button(page, 'Put it in a ring').click();
@@ -306,6 +332,15 @@ test('several parts are lined up, spread, put in a ring; one thread is one stop,
   await button(page, /^colour 2 navy/).click();
   await button(page, 'Stitch it sooner').click();
   await expect(button(page, /^colour 1 navy/)).toBeVisible();
+  // What a person holds to is stitched so.
+  await ticket.saved();
+  const address = page.url();
+  await page.goto(address.replace('/design', '/card/stitch'));
+  const words = page.getByTestId('card-text');
+  await expect(words).toHaveText(/^Colour 1: navy/i);
+  await button(page, 'Next step').click();
+  await expect(words).toHaveText(/^Colour 2: /);
+  await page.goto(address);
   await button(page, 'Back to the order of fewest thread changes').click();
   await expect(button(page, /^colour 2 navy/)).toBeVisible();
   await ticket.saved();

@@ -3,6 +3,8 @@ import { FACES } from '@zt/core/catalogue/faces';
 import { ALIGNMENTS, BASELINES, FRAMES, type Lettering } from '@zt/core/model/ticket/lettering';
 import { lettersKey, lettersToSet } from '@zt/core/stages/design/lettering/lettersKey';
 import { namePartOf } from '@zt/core/stages/design/names/onTable';
+import { wreathed } from '@zt/core/stages/design/parts/acts';
+import { drawnPart, nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
@@ -15,6 +17,7 @@ import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
+import { newId } from '../../hooks/newId';
 import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
 import { FieldFindings } from '../FieldFindings';
@@ -48,6 +51,31 @@ function Unset({ part, onFace }: { part: Part; onFace: (face: Lettering['face'])
         </Row>
       ) : null}
     </Callout>
+  );
+}
+
+/** A wreath of one of the other parts round a monogram. */
+function Wreaths({ round }: { round: Part }) {
+  const { parts, putChosen } = useParts();
+  const leaves = parts.filter((other) => other.id !== round.id && other.letters === null && drawnPart(other));
+  if (leaves.length === 0)
+    return (
+      <Txt as="small" tone="graphite">
+        Add a drawing, a leaf perhaps, and it can go round it as a wreath.
+      </Txt>
+    );
+  // Of copies that stand there already one is enough to choose.
+  const each = leaves.filter((one, i) => leaves.findIndex((other) => other.artwork === one.artwork) === i);
+  return (
+    <Row wrap>
+      {each.map((leaf) => (
+        <Press
+          key={leaf.id}
+          title={`A wreath of “${nameOfPart(leaf)}”`}
+          onPress={() => putChosen(wreathed(parts, { round: round.id, of: leaf.id }, newId))}
+        />
+      ))}
+    </Row>
   );
 }
 
@@ -97,6 +125,7 @@ export function LettersFields({ part, letters, index }: LettersProps) {
           onChoose={(baseline) => put({ baseline })}
         />
       )}
+      {letters.monogram ? <Wreaths round={part} /> : null}
       {letters.baseline === 'line' || letters.monogram ? null : (
         <LengthField
           label="radius"

@@ -127,6 +127,7 @@ describe('a drawing that is read again', () => {
     const drawn = boxOf(large.artwork?.paths.flatMap(({ d }) => ringsOfPath(d).flat()) ?? []);
     expect(widthOf(drawn)).toBeCloseTo(1000, 0);
     expect(large.stitches).toBe((part.stitches ?? 0) * 400);
+    expect(PartSchema.safeParse(large).success).toBe(true);
     expect(settled(large).stitches).toBe(readOf(1000).stitches);
   });
 

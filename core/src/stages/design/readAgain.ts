@@ -4,6 +4,7 @@ import type { ColourStop } from '../../model/ticket/artwork';
 import type { DesignInput } from '../../model/ticket/design';
 import { MOST_STITCHES } from '../../model/ticket/designBounds';
 import type { Part } from '../../model/ticket/part';
+import { stitchesRead } from './parts/drawnPart';
 import { stitchFigures } from './stitchFigures';
 import { drawnKey } from './svg/drawnKey';
 import type { ReadSvg } from './svg/readSvg';
@@ -69,15 +70,12 @@ function stopsAgain(part: Part, read: ReadSvg): ColourStop[] {
   });
 }
 
-const sumOf = (stops: readonly ColourStop[]): number =>
-  stops.reduce((sum, { stitches }) => sum + (stitches ?? 0), 0);
-
 /**
  * A part whose drawing was read again: at the size it lies at, with the stitches that takes. Threads that were chosen for
  * its colours stay, figures that were typed stay in proportion, and so do its moved elements, where they are as many.
  */
 export function readAgain(part: Part, read: ReadSvg): Part {
-  const before = sumOf(part.artwork?.source?.asRead ?? []);
+  const before = stitchesRead(part) ?? 0;
   const isTyped = part.stitches !== null && part.stitches !== before;
   const by = read.widthMm / (part.widthMm || read.widthMm);
   return {

@@ -9,7 +9,7 @@ import {
   subtract,
 } from '../../../base/geometry/point';
 import { containsPoint, type Polygon, segmentsOf } from '../../../base/geometry/polygon';
-import { PART_SCALE } from '../../../model/ticket/designBounds';
+import { MOST_PARTS, PART_SCALE } from '../../../model/ticket/designBounds';
 import type { Part } from '../../../model/ticket/part';
 import { drawnPart } from './drawnPart';
 import { wayInPart } from './pose';
@@ -212,6 +212,32 @@ export function ringed(chosen: Chosen, { count, radiusMm, turning }: Ring, newId
     })),
   );
   return { parts: [...chosen.parts, ...copies], ids: [...chosen.ids, ...copies.map(({ id }) => id)] };
+}
+
+/** Between what a wreath goes round and its parts, and between those, mm. */
+const WREATH_MM = 3;
+const WREATH = { least: 3, most: 24 } as const;
+
+/**
+ * A part as a wreath round another, usually a monogram: its copies stand side by side on a circle that clears the other
+ * by 3 mm, each looking outwards, as many as have room. Parts without a size, and a full design, stay as they are.
+ */
+export function wreathed(
+  parts: readonly Part[],
+  { round, of }: { round: string; of: string },
+  newId: () => string,
+): Chosen {
+  const [middle, leaf] = [parts.find(({ id }) => id === round), parts.find(({ id }) => id === of)];
+  if (!middle || !leaf || !drawnPart(middle) || !drawnPart(leaf)) return { parts, ids: [] };
+  const [inner, own] = [boxOfPart(middle), boxOfPart(leaf)];
+  const about = centreOf(inner);
+  const radiusMm = Math.hypot(widthOf(inner), heightOf(inner)) / 2 + WREATH_MM + heightOf(own) / 2;
+  const room = Math.min(WREATH.most, MOST_PARTS - parts.length + 1);
+  const fits = Math.floor((2 * Math.PI * radiusMm) / (widthOf(own) + WREATH_MM));
+  const count = Math.min(room, Math.max(WREATH.least, fits));
+  const by = subtract({ x: about.x, y: about.y - radiusMm }, centreOf(own));
+  const there = moved({ parts, ids: [of] }, by);
+  return ringed({ parts: there, ids: [of] }, { count, radiusMm, turning: true }, newId);
 }
 
 /** Lifted over the next part above what is chosen, or lowered under the next below. */

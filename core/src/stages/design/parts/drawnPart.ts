@@ -2,8 +2,8 @@ import { boxAbout, cornersOf } from '../../../base/geometry/box';
 import { add, ORIGIN, type Point } from '../../../base/geometry/point';
 import { hullOf, type Polygon } from '../../../base/geometry/polygon';
 import { DENSITY_TABLE } from '../../../catalogue/numbers/design';
-import type { Artwork } from '../../../model/ticket/artwork';
-import { nameOfFile, PART_SCALE } from '../../../model/ticket/designBounds';
+import type { Artwork, ColourStop } from '../../../model/ticket/artwork';
+import { MOST_STITCHES, nameOfFile, PART_SCALE } from '../../../model/ticket/designBounds';
 import type { Part } from '../../../model/ticket/part';
 import { arranged, elementsOf } from '../elements';
 import { mappedPath } from '../pathData';
@@ -97,10 +97,29 @@ function resizedArtwork(artwork: Artwork, by: number): Artwork {
     hull: artwork.hull.map(resize),
     fileCentre: resize(artwork.fileCentre),
     narrowestSatinMm: artwork.narrowestSatinMm === null ? null : artwork.narrowestSatinMm * by,
+    source: artwork.source && { ...artwork.source, asRead: restitched(artwork.source.asRead, by) },
   };
 }
 
+/** Stops of a drawing so many times as large, by its area. */
+const restitched = (stops: readonly ColourStop[], by: number): ColourStop[] =>
+  stops.map((stop) => ({
+    ...stop,
+    stitches: stop.stitches === null ? null : Math.min(MOST_STITCHES, Math.round(stop.stitches * by * by)),
+  }));
+
+/** All stitches that were read; null where none were. */
+export const stitchesRead = ({ artwork }: Part): number | null =>
+  artwork?.source ? artwork.source.asRead.reduce((sum, { stitches }) => sum + (stitches ?? 0), 0) : null;
+
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
+
+/** Stitches by area; those that were read are still the sum of what was read. */
+function stitchesBy(part: Part, artwork: Artwork | null, by: number): number | null {
+  if (part.stitches === null) return null;
+  const asRead = part.stitches === stitchesRead(part) ? stitchesRead({ ...part, artwork }) : null;
+  return Math.min(MOST_STITCHES, Math.max(1, asRead ?? Math.round(part.stitches * by * by)));
+}
 
 /**
  * A drawing so large that one of its sides comes to a length, mm: its share of its own size, and beyond what a share may
@@ -111,15 +130,13 @@ export function sizedTo(part: Part, side: 'widthMm' | 'heightMm', mm: number): P
   const scalePercent = hundredth((mm / own) * 100);
   if (scalePercent >= PART_SCALE.least && scalePercent <= PART_SCALE.most) return { scalePercent };
   const by = mm / own;
+  const artwork = part.artwork && resizedArtwork(part.artwork, by);
   return {
     widthMm: hundredth((part.widthMm ?? 0) * by),
     heightMm: hundredth((part.heightMm ?? 0) * by),
-    stitches: part.stitches === null ? null : Math.max(1, Math.round(part.stitches * by * by)),
-    colours: part.colours.map((stop) => ({
-      ...stop,
-      stitches: stop.stitches === null ? null : Math.round(stop.stitches * by * by),
-    })),
-    artwork: part.artwork && resizedArtwork(part.artwork, by),
+    stitches: stitchesBy(part, artwork, by),
+    colours: restitched(part.colours, by),
+    artwork,
     elementMoves: part.elementMoves.map(({ x, y }) => ({ x: x * by, y: y * by })),
     scalePercent: 100,
   };

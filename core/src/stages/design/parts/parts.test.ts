@@ -26,6 +26,7 @@ import {
   withElementsMoved,
   without,
   withPartAdded,
+  wreathed,
 } from './acts';
 import { drawnPart } from './drawnPart';
 import { isOrder, stopMoved } from './stopActs';
@@ -218,6 +219,29 @@ describe('arranging', () => {
       newId,
     );
     expect(upright.parts.map(({ turnDeg }) => turnDeg)).toEqual([0, 0]);
+  });
+
+  it('makes a wreath of a part round another: all as far out, none on what it goes round, none on its neighbour', () => {
+    const monogram = box('monogram', [5, 5], [40, 30]);
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 25 }), fc.integer({ min: 3, max: 25 }), (width, height) => {
+        const leaf = box('leaf', [80, 0], [width, height]);
+        const { parts: all_, ids } = wreathed([monogram, leaf], { round: monogram.id, of: leaf.id }, newId);
+        const leaves = all_.filter((part) => ids.includes(part.id));
+        expect(leaves.length).toBe(all_.length - 1);
+        const far = leaves.map(({ at }) => Math.hypot(at.x - 5, at.y - 5));
+        expect(Math.max(...far) - Math.min(...far)).toBeLessThan(0.02);
+        expect(Math.min(...far) - height / 2).toBeGreaterThanOrEqual(25 + 2.9);
+        const [one, next] = leaves;
+        const apart = Math.hypot((one?.at.x ?? 0) - (next?.at.x ?? 0), (one?.at.y ?? 0) - (next?.at.y ?? 0));
+        expect(apart).toBeGreaterThan(width * 0.8);
+      }),
+    );
+    const bare = { ...EMPTY_PART, id: idOf('bare') };
+    expect(wreathed([monogram, bare], { round: monogram.id, of: bare.id }, newId).parts).toEqual([
+      monogram,
+      bare,
+    ]);
   });
 
   it('lifts and lowers by one, and leaves the last part', () => {
