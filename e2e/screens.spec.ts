@@ -22,6 +22,7 @@ const TROUBLED = [
   '/ticket/demo-ticket-11/place',
   '/ticket/demo-ticket-13/place',
   '/ticket/demo-ticket-01/sizes',
+  '/ticket/demo-ticket-01/names',
   '/ticket/demo-ticket-01/print',
   '/ticket/demo-ticket-14/hoop',
   '/ticket/demo-ticket-15/hoop',

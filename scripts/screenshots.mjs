@@ -37,6 +37,20 @@ async function lettered(page) {
   await page.locator('[data-testid="sheet"] path[fill-rule="evenodd"]').nth(9).click({ force: true });
 }
 
+/** Names of an order, one of them too wide. */
+async function named(page) {
+  await page
+    .getByRole('textbox', { name: 'Names, each on a line of its own' })
+    .fill('Anna Katharina\nAlma\nBo\nCid\nDora\nEdda');
+  await page.getByRole('button', { name: 'Put them on the list' }).click();
+  await page.getByTestId('name-line').nth(5).waitFor();
+  await page.getByText('being set').first().waitFor({ state: 'hidden' });
+  const width = page.getByRole('textbox', { name: 'No name wider than' });
+  await width.fill('4 in');
+  await width.blur();
+  await page.getByText(/more than the 4 in allowed/).waitFor();
+}
+
 /** The screen is there: the page as it was sent is taken down once more while its fonts are fetched. */
 const shown = (page) => page.locator('h1, h2, [role="heading"], [data-testid="card-text"]').first().waitFor();
 
@@ -64,6 +78,7 @@ const SHOTS = [
   ['card', PHONE, '/ticket/demo-ticket-01/card/place'],
 
   ['sizes', PHONE, '/ticket/demo-ticket-01/sizes'],
+  ['names', PHONE, '/ticket/demo-ticket-05/names', named],
   [
     'hoop',
     PHONE,
@@ -76,7 +91,6 @@ const SHOTS = [
   ['log', PHONE, '/ticket/demo-ticket-09/log'],
   ['shelf', PHONE, '/shelf'],
   ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],
-  ['wide-border', WIDE, '/ticket/demo-ticket-11/place'],
   ['wide-practice', WIDE, '/ticket/demo-ticket-01/practice', practise],
   ['wide-bench', WIDE, '/'],
   ['wide-logbook', WIDE, '/logbook'],
