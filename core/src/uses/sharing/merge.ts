@@ -20,12 +20,13 @@ interface Clash {
 const isKeyed = (value: unknown): value is Keyed =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Two coordinates are one value: half of a move is no move. */
-const isPoint = (value: Keyed): boolean => 'x' in value && 'y' in value;
+/** Two coordinates are one value: half of a move is no move. And so are shapes with what is known of them. */
+const isOne = (value: Keyed): boolean =>
+  ('x' in value && 'y' in value) || ('paths' in value && 'madeFrom' in value);
 
 /** Whether values are merged part by part. A side that has nothing there is merged as one that has no parts. */
 const havePartsAlone = ({ base, mine, theirs }: Three<unknown>): boolean =>
-  [mine, theirs].every((side) => isKeyed(side) && !isPoint(side)) && (isKeyed(base) || base === undefined);
+  [mine, theirs].every((side) => isKeyed(side) && !isOne(side)) && (isKeyed(base) || base === undefined);
 
 interface WithId {
   id: string;
@@ -40,19 +41,42 @@ const byId = (rows: unknown): Keyed =>
 const inTheirOrder = (rows: Keyed, { mine, theirs }: Three<readonly WithId[]>): unknown[] =>
   [...new Set([...theirs, ...mine].map(({ id }) => id))].flatMap((id) => (id in rows ? [rows[id]] : []));
 
+const drawingOf = ({ artwork }: Keyed): unknown =>
+  isKeyed(artwork) && isKeyed(artwork.source) ? artwork.source.drawing : null;
+
+/** What of a part of a design is made from the rest of it: of letters, and of a drawing that both have. */
+function madeOf(mine: Keyed, theirs: Keyed): readonly string[] {
+  if (isKeyed(mine.letters) && isKeyed(theirs.letters)) return ['artwork', 'widthMm', 'heightMm', 'stitches'];
+  const isSame = drawingOf(mine) !== null && drawingOf(mine) === drawingOf(theirs);
+  return isSame ? ['artwork', 'heightMm', 'stitches', 'scalePercent'] : [];
+}
+
+/** What is made stays together, and is never offered: where it does not follow from the rest it is made again. */
+function mergeMade({ base, mine, theirs }: Three<Keyed>): Keyed {
+  const made = madeOf(mine, theirs);
+  const from = made.every((name) => isEqual(theirs[name], base[name])) ? mine : theirs;
+  return Object.fromEntries(made.map((name) => [name, from[name]]));
+}
+
 function mergeParts({ base, mine, theirs }: Three<Keyed>, keys: string[], clashes: Clash[]): Keyed {
+  const made = mergeMade({ base, mine, theirs });
   const names = new Set([...Object.keys(theirs), ...Object.keys(mine)]);
   const parts = [...names].map((name) => {
+    if (name in made) return [name, made[name]] as const;
     const three = { base: base[name], mine: mine[name], theirs: theirs[name] };
     return [name, mergeValue(three, [...keys, name], clashes)] as const;
   });
   return Object.fromEntries(parts.filter(([, value]) => value !== undefined));
 }
 
+/** Where the settings of names are kept: each is made from its name. */
+const MADE_OF_NAMES = 'nameSets';
+
 function mergeValue(three: Three<unknown>, keys: string[], clashes: Clash[]): unknown {
   const { base, mine, theirs } = three;
   if (isEqual(mine, theirs) || isEqual(mine, base)) return theirs;
   if (isEqual(theirs, base)) return mine;
+  if (keys.at(-2) === MADE_OF_NAMES) return theirs;
   if (havePartsAlone(three)) {
     const parts = { base: isKeyed(base) ? base : {}, mine: mine as Keyed, theirs: theirs as Keyed };
     return mergeParts(parts, keys, clashes);
@@ -92,8 +116,8 @@ export interface Shared {
 /**
  * What two devices made of one thing, put together field by field. Where both changed a field to different values,
  * theirs stays in it and mine is offered beside it, so that a person says which is right; nothing is dropped. Lists
- * whose rows have ids are put together row by row, other lists and points are one value each. Putting together again
- * what was put together changes nothing.
+ * whose rows have ids are put together row by row, other lists, points and shapes are one value each. What is made from
+ * other fields stays together and is not offered. Putting together again what was put together changes nothing.
  */
 export function mergeThree<T extends Shared>(three: Three<T>, who: Pick<Offer, 'by' | 'when'>): T {
   const clashes: Clash[] = [];

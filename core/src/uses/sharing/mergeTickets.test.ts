@@ -2,11 +2,14 @@ import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { STAGES } from '../../model/stages';
 import { type Ticket, TicketSchema } from '../../model/ticket';
+import { USUAL_LETTERING } from '../../model/ticket/lettering';
 import type { Names } from '../../model/ticket/names';
-import { FIRST_PART } from '../../model/ticket/part';
+import { EMPTY_PART, FIRST_PART } from '../../model/ticket/part';
 import { planTicket } from '../../planner/plan';
+import { setLetters } from '../../stages/design/lettering/setLetters';
 import { withName } from '../../stages/design/names/rows';
 import { designed } from '../../testing/designed';
+import { named, plainSetting } from '../../testing/named';
 import { rowOfName } from '../../testing/rowOfName';
 import { exampleA, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
@@ -65,6 +68,44 @@ it('names that are made at two tables are ticked by both, and each name changed 
     ['Cyd', false],
   ]);
   expect(merged.offers).toEqual({});
+});
+
+it('letters that were retyped on two devices are asked about once: what is made of them is not', async () => {
+  const setting = await plainSetting();
+  const typed = (text: string, capMm = 12): Ticket => {
+    const letters = { ...USUAL_LETTERING, text, capMm };
+    const set = setLetters(letters, setting);
+    if (!set.ok) throw new Error('plain letters can be set');
+    const { ok: _, ...made } = set;
+    return designed(BASE, { letters, ...made });
+  };
+  const three = { base: typed('Anna'), mine: typed('Anne'), theirs: typed('Hannah', 14) };
+  const merged = mergeTickets(three, WHO);
+  expect(
+    Object.values(merged.offers).map(({ at, value }) => [at.split('.').slice(-2).join('.'), value]),
+  ).toEqual([['letters.text', 'Anne']]);
+  const own = (ticket: Ticket) => {
+    const { artwork, widthMm, heightMm, stitches } = ticket.design.parts[0] ?? EMPTY_PART;
+    return { artwork, widthMm, heightMm, stitches };
+  };
+  expect(own(merged)).toEqual(own(three.theirs));
+  // What only one of them set again is taken whole.
+  const grown = mergeTickets({ ...three, theirs: { ...three.base, name: 'Another name' } }, WHO);
+  expect(own(grown)).toEqual(own(three.mine));
+});
+
+it('settings of names are never asked about, and stay whole', async () => {
+  const setting = await plainSetting();
+  const of = (...texts: string[]) => named(BASE, texts, { setting });
+  const merged = mergeTickets(
+    { base: of('Alma', 'Bo'), mine: of('Alma', 'Bob'), theirs: of('Elma', 'Bo') },
+    WHO,
+  );
+  expect(merged.design.names?.rows.map(({ text }) => text)).toEqual(['Elma', 'Bob']);
+  expect(merged.offers).toEqual({});
+  const both = mergeTickets({ base: of('Alma'), mine: of('Elma'), theirs: of('Ulma') }, WHO);
+  expect(Object.values(both.offers).map(({ value }) => value)).toEqual(['Elma']);
+  expect(both.design.nameSets).toEqual(of('Ulma').design.nameSets);
 });
 
 it('a length is offered in the units of who reads, found at its stage, and gone once it is settled', () => {
