@@ -91,6 +91,14 @@ test('twelve names for napkins come from a pasted list, one too long: each with 
   await expect(page.getByRole('checkbox', { name: 'Bo is made' })).not.toBeChecked();
   await ticket.reads(/12 names, 1 made, \d+ min in all/);
   await expect(lines.filter({ hasText: 'Bo' }).getByText('on the table')).toBeVisible();
+
+  // Logged, it is twelve pieces, each by its name.
+  await page.goto(`/ticket/${id}/log`);
+  await ticket.reads('11 of 12 names are not ticked as made: it is logged as 12 pieces.');
+  await page.getByRole('button', { name: 'Came out well' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await ticket.reads('12 pieces');
+  await ticket.reads(NAMES.join(', '));
 });
 
 test('a list that is broken in places is taken but for those, and letters that no face has are told', async ({

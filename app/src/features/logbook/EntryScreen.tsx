@@ -20,6 +20,7 @@ import {
   titleOf,
 } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
+import { calledName } from '@zt/core/planner/onTable';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
@@ -116,6 +117,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
     ...factLines(entry, frozen, units),
   ];
   const pieces = piecesOf(entry.ticket);
+  const names = (entry.ticket.design.names?.rows ?? []).map(calledName);
   const minutes = Object.entries(entry.log.minutes);
   return (
     <Stack gap={16}>
@@ -131,6 +133,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
             <Txt>{`Off its place by ${formatLength(entry.log.misplacementMm, units)}.`}</Txt>
           )}
           {pieces > 1 ? <Txt as="strong">{`${pieces} pieces`}</Txt> : null}
+          {names.length > 0 ? <Txt>{names.join(', ')}</Txt> : null}
           {entry.log.note ? <Txt>{entry.log.note}</Txt> : null}
           {entry.log.nextTime ? <Txt>{`Next time: ${entry.log.nextTime}`}</Txt> : null}
           {minutes.length > 0 ? (

@@ -4,7 +4,7 @@ import { changedSince } from '../settle';
 import type { Given } from '../stage';
 import { unreadFindings } from '../unreadFindings';
 import { faintThreads } from './faintThreads';
-import { namesOnSizes } from './namesOnSizes';
+import { namesLeft, namesOnSizes } from './namesOnSizes';
 import { offeredFindings } from './offered';
 import { ringByUsual } from './ringByUsual';
 import { stackFindings } from './stackThickness';
@@ -13,7 +13,7 @@ import { stackFindings } from './stackThickness';
 const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] = [
   ({ ticket }) => offeredFindings(ticket),
   ({ ticket, rules }) => unreadFindings(ticket, rules.units),
-  ({ ticket }) => namesOnSizes(ticket),
+  ({ ticket }) => [...namesOnSizes(ticket), ...namesLeft(ticket)],
   ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
   ({ rules }, { piece, hoop, layers }) =>
     hoop && layers ? stackFindings(hoop, { fabric: piece.fabric, layers }, rules) : [],

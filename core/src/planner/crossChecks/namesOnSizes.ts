@@ -1,4 +1,4 @@
-import { phrase } from '../../base/units/phrase';
+import { count, phrase } from '../../base/units/phrase';
 import { type Finding, finding } from '../../model/finding';
 import type { Ticket } from '../../model/ticket';
 import { withName } from '../../stages/design/names/rows';
@@ -6,6 +6,15 @@ import { calledName, namesOf } from '../onTable';
 
 /** So many sizes are offered for a name. */
 const MOST_OFFERED = 4;
+
+/** How many names are not ticked as made, for whoever logs the ticket. */
+export function namesLeft(ticket: Pick<Ticket, 'design'>): Finding[] {
+  const rows = namesOf(ticket);
+  const left = rows.filter(({ done }) => !done).length;
+  if (left === 0) return [];
+  const text = phrase`${count(left)} of ${count(rows.length)} names are not ticked as made: it is logged as ${count(rows.length)} pieces.`;
+  return [finding('log', 'log-names-left', 'note', text)];
+}
 
 /** Names that go on a size which the order does not have, each with the sizes there are. */
 export function namesOnSizes(ticket: Pick<Ticket, 'design' | 'piece'>): Finding[] {

@@ -1,3 +1,4 @@
+import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { applyChange, type Ticket, TicketSchema } from '../../model/ticket';
 import { nameInHand } from '../../planner/onTable';
@@ -50,6 +51,16 @@ describe('names, one piece after the other', () => {
     expect(order).toEqual(['Alma, 1 of 3', 'Bo, 2 of 3', 'Cid, 3 of 3']);
     expect(ticket.design.names?.rows.every(({ done }) => done)).toBe(true);
     expect(inHand(ticket)).toBe('Cid, 3 of 3');
+  });
+
+  it('who logs it is told how many are not made', () => {
+    const told = (ticket: Ticket) =>
+      planTicket(ticket, SAMPLE_SHELF, DEFAULT_HOUSE_RULES)
+        .findings.filter(({ code }) => code === 'log-names-left')
+        .map(({ text }) => say(text, { system: 'mm' }));
+    const one = withPieceMade(napkins);
+    expect(told(one)).toEqual(['2 of 3 names are not ticked as made: it is logged as 3 pieces.']);
+    expect(told(withPieceMade(withPieceMade(one)))).toEqual([]);
   });
 
   it('another may be taken out of its turn', () => {
