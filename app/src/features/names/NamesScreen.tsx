@@ -1,9 +1,10 @@
 import { formatLength, titleOf } from '@zt/core';
+import { makePlanner } from '@zt/core/planner/plan';
 import { namePartOf, rowOnTable } from '@zt/core/stages/design/names/onTable';
 import { nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
-import { nameRun, totalOf } from '@zt/core/uses/names/nameRun';
+import { nameRun, type PlannerOf, totalOf } from '@zt/core/uses/names/nameRun';
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { countOf } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
@@ -82,6 +83,19 @@ const PAGE_PX = 1080;
 const TWO_FROM_PX = 900;
 const GAP_PX = 16;
 
+/** A planner for each name, which remembers what has not changed. */
+function usePlanners(): PlannerOf {
+  const [planners] = useState(() => new Map<string, ReturnType<typeof makePlanner>>());
+  return useCallback(
+    (id) => {
+      const planner = planners.get(id) ?? makePlanner();
+      planners.set(id, planner);
+      return planner;
+    },
+    [planners],
+  );
+}
+
 function Names({ shop }: { shop: Shop }) {
   const ticket = useTicket();
   const shelf = useShelf();
@@ -92,7 +106,13 @@ function Names({ shop }: { shop: Shop }) {
   const { width: screen } = useWindowDimensions();
   const canUndo = useAppSelector((state) => state.editor.past.length > 0);
   const { names, rows, takeAllOff } = useNames();
-  const plans = useMemo(() => nameRun(ticket, shelf, rules), [ticket, shelf, rules]);
+  const plannerOf = usePlanners();
+  // What is typed is shown at once; the figures of all names follow.
+  const followed = useDeferredValue(ticket);
+  const plans = useMemo(
+    () => nameRun(followed, { shelf, rules, plannerOf }),
+    [followed, shelf, rules, plannerOf],
+  );
   const total = totalOf(plans);
   const room = Math.min(PAGE_PX, screen) - PADDING_PX;
   const width = screen >= TWO_FROM_PX ? (room - GAP_PX) / 2 : room;
@@ -134,7 +154,7 @@ function Names({ shop }: { shop: Shop }) {
             key={one.row.id}
             one={one}
             index={i}
-            isOnTable={one.row === onTable}
+            isOnTable={one.row.id === onTable?.id}
             scale={width / widestMm}
             width={width}
           />

@@ -26,6 +26,9 @@ export interface NamePlan {
   troubles: Phrase[];
 }
 
+/** What plans the piece of a name, by its id: one that remembers, where names are worked on. */
+export type PlannerOf = (id: string) => typeof planTicket;
+
 /** Said of the list as a whole, with the names it concerns. */
 const OF_THE_LIST = [
   'design-name-wide',
@@ -38,10 +41,10 @@ const OF_THE_LIST = [
 function planOf(
   ticket: Ticket,
   row: NameRow,
-  { shelf, rules }: { shelf: Shelf; rules: HouseRules },
+  { shelf, rules, plannerOf }: { shelf: Shelf; rules: HouseRules; plannerOf: PlannerOf },
 ): NamePlan {
   const own = withRowOnTable(ticket, row);
-  const plan = planTicket(own, shelf, rules);
+  const plan = plannerOf(row.id)(own, shelf, rules);
   const { place, stitch, design } = plan;
   const scale = ticket.design.scalePercent / 100;
   const set = ticket.design.nameSets[row.id];
@@ -67,8 +70,11 @@ const gravesOf = ({ plan }: NamePlan) =>
  * Every name of the order with its own piece: its marks, hoop and stitching. What every one of them has is said with the
  * ticket; here stands what only some have.
  */
-export function nameRun(ticket: Ticket, shelf: Shelf, rules: HouseRules): NamePlan[] {
-  const plans = namesOf(ticket).map((row) => planOf(ticket, row, { shelf, rules }));
+export function nameRun(
+  ticket: Ticket,
+  { shelf, rules, plannerOf = () => planTicket }: { shelf: Shelf; rules: HouseRules; plannerOf?: PlannerOf },
+): NamePlan[] {
+  const plans = namesOf(ticket).map((row) => planOf(ticket, row, { shelf, rules, plannerOf }));
   const isOfAll = (code: string) => plans.every((one) => gravesOf(one).some((f) => f.code === code));
   return plans.map((one) => ({
     ...one,

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { MOST_LETTERS, MOST_NAMES } from '../../model/ticket/designBounds';
-import { planTicket } from '../../planner/plan';
+import { makePlanner, planTicket } from '../../planner/plan';
 import type { LettersSetting } from '../../stages/design/lettering/placedLetters';
 import { named, plainSetting } from '../../testing/named';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { nameRun, totalOf } from './nameRun';
 import { readNames } from './readNames';
 
+const SHOP = { shelf: SAMPLE_SHELF, rules: DEFAULT_HOUSE_RULES };
 const read = (text: string, sizes: readonly string[] = [], there = 0) => readNames(text, { sizes, there });
 const textsOf = (text: string, sizes: readonly string[] = []) =>
   read(text, sizes).names.map((name) => (name.size ? `${name.text} on ${name.size}` : name.text));
@@ -74,11 +75,7 @@ describe('an order of names', () => {
     setting = await plainSetting();
   });
   const run = (texts: readonly string[], placement = 'corner') =>
-    nameRun(
-      named(measuredTicket('napkin', placement, [50, 12]), texts, { setting }),
-      SAMPLE_SHELF,
-      DEFAULT_HOUSE_RULES,
-    );
+    nameRun(named(measuredTicket('napkin', placement, [50, 12]), texts, { setting }), SHOP);
 
   it('has for each name what planning it alone gives', () => {
     for (const one of run(['Alma', 'Maximiliane', 'Bo'])) {
@@ -105,9 +102,25 @@ describe('an order of names', () => {
     expect((rows[2]?.troubles ?? []).map((text) => say(text, { system: 'mm' })).join(' ')).not.toBe('');
   });
 
+  it('comes out the same where each name has a planner that remembers', () => {
+    const ticket = named(measuredTicket('napkin', 'corner', [50, 12]), ['Alma', 'Bo'], { setting });
+    const planners = new Map<string, ReturnType<typeof makePlanner>>();
+    const plannerOf = (id: string) => {
+      const planner = planners.get(id) ?? makePlanner();
+      planners.set(id, planner);
+      return planner;
+    };
+    const { names } = ticket.design;
+    const done = names && { ...names, rows: names.rows.map((row) => ({ ...row, done: true })) };
+    const next = { ...ticket, design: { ...ticket.design, names: done } };
+    const before = nameRun(ticket, { ...SHOP, plannerOf });
+    const after = nameRun(next, { ...SHOP, plannerOf });
+    expect(after.map(({ plan }) => plan)).toEqual(nameRun(next, SHOP).map(({ plan }) => plan));
+    // Nothing of it is worked out again.
+    expect(after.map(({ plan }, i) => plan.hoop === before[i]?.plan.hoop)).toEqual([true, true]);
+  });
+
   it('is empty without names', () => {
-    expect(nameRun(measuredTicket('napkin', 'corner', [50, 12]), SAMPLE_SHELF, DEFAULT_HOUSE_RULES)).toEqual(
-      [],
-    );
+    expect(nameRun(measuredTicket('napkin', 'corner', [50, 12]), SHOP)).toEqual([]);
   });
 });
