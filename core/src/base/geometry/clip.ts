@@ -1,5 +1,6 @@
 import type { Clipper2ZFactoryFunction, MainModule, Paths64 } from 'clipper2-wasm/dist/clipper2z';
 import type { Point } from './point';
+import { containsPoint } from './polygon';
 
 /** A closed ring, first point not repeated. */
 export type Ring = readonly Point[];
@@ -14,9 +15,14 @@ export interface Clipper {
   union: (rings: readonly Ring[], rule?: 'nonzero' | 'evenodd') => Region;
   intersect: (a: Region, b: Region) => Region;
   subtract: (a: Region, b: Region) => Region;
+  /** Grown by so much all round, with round corners; below zero made smaller. A region that is eaten up is empty. */
+  offset: (region: Region, mm: number) => Region;
 }
 
 const UNITS_PER_MM = 1000;
+/** A round corner is cut by chords that lie no farther from it, units; mitred ones are not made. */
+const ARC_UNITS = 5;
+const MITER_LIMIT = 2;
 
 /** Makes the package's module from its compiled bytes, wherever they were read. */
 export const loadClipper = async (
@@ -75,6 +81,21 @@ function clipperOf(wasm: MainModule): Clipper {
     },
     intersect: (a, b) => (a.length === 0 || b.length === 0 ? [] : intersect(a, b)),
     subtract: (a, b) => (a.length === 0 || b.length === 0 ? a : subtract(a, b)),
+    offset: (region, mm) => {
+      if (region.length === 0 || mm === 0) return region;
+      const paths = given(region);
+      const { Round } = wasm.JoinType;
+      const grown = wasm.InflatePaths64(
+        paths,
+        mm * UNITS_PER_MM,
+        Round,
+        wasm.EndType.Polygon,
+        MITER_LIMIT,
+        ARC_UNITS,
+      );
+      paths.delete();
+      return taken(grown);
+    },
   };
 }
 
@@ -92,6 +113,18 @@ export const signedAreaOf = (ring: Ring): number => {
 /** The area that a region covers, mm²: its holes are not counted. */
 export const areaOf = (region: Region): number =>
   Math.abs(region.reduce((sum, ring) => sum + signedAreaOf(ring), 0));
+
+/** The pieces of a region that hang together: each an outer ring with its holes. */
+export function piecesOf(region: Region): Region[] {
+  const outers = region.filter((ring) => signedAreaOf(ring) > 0);
+  const holes = region.filter((ring) => signedAreaOf(ring) < 0);
+  // Of outers within outers the innermost that holds a hole has it.
+  const holderOf = (hole: Ring): Ring | undefined =>
+    outers
+      .filter((outer) => hole[0] !== undefined && containsPoint([...outer], hole[0]))
+      .sort((a, b) => signedAreaOf(a) - signedAreaOf(b))[0];
+  return outers.map((outer) => [outer, ...holes.filter((hole) => holderOf(hole) === outer)]);
+}
 
 /** The region without crumbs: rings of less area than this, mm², holes and islands alike. */
 export const withoutCrumbs = (region: Region, leastMm2: number): Region =>

@@ -1,0 +1,116 @@
+import fc from 'fast-check';
+import { areaOf, type Clipper, type Region, type Ring } from '../../../base/geometry/clip';
+import { distance, nearestOnSegment, type Point } from '../../../base/geometry/point';
+import { containsPoint, segmentsOf } from '../../../base/geometry/polygon';
+import { toolsInNode } from '../../../testing/toolsInNode';
+import { atLeastAsWide, byWidth } from './byWidth';
+
+const WIDTHS = { satinLeastMm: 1, satinMostMm: 8 };
+let clip: Clipper;
+beforeAll(async () => {
+  ({ clip } = await toolsInNode());
+});
+
+const box = (left: number, top: number, width: number, height: number): Ring => [
+  { x: left, y: top },
+  { x: left + width, y: top },
+  { x: left + width, y: top + height },
+  { x: left, y: top + height },
+];
+const areas = (region: Region) => {
+  const { fill, satin, run } = byWidth(clip.union([...region]), WIDTHS, clip);
+  return [fill, satin, run].map((part) => Math.round(areaOf(part) * 10) / 10);
+};
+
+describe('how a shape is stitched', () => {
+  it('is told by its width: a bar of half a millimetre is a line, a wide one a fill', () => {
+    expect(areas([box(0, 0, 60, 0.5)])).toEqual([0, 0, 30]);
+    expect(areas([box(0, 0, 60, 5)])).toEqual([0, 300, 0]);
+    expect(areas([box(0, 0, 60, 40)])).toEqual([2400, 0, 0]);
+  });
+
+  it('may be all three in one shape', () => {
+    const bat = [box(0, 0, 30, 20), box(30, 8, 20, 4), box(50, 9.75, 15, 0.5)];
+    // Where the column begins the last disc of the fill stands into it.
+    for (const [i, mm2] of areas(bat).entries())
+      expect(Math.abs(mm2 - ([600, 80, 7.5][i] ?? 0))).toBeLessThan(2);
+  });
+
+  it('leaves corners and short spurs with what they hang on', () => {
+    expect(areas([box(0, 0, 20, 20), box(20, 8, 3, 3)])).toEqual([409, 0, 0]);
+    expect(areas([])).toEqual([0, 0, 0]);
+  });
+
+  it('holes narrow what is left beside them', () => {
+    const ring = clip.subtract([box(0, 0, 40, 40)], [box(5, 5, 30, 30)]);
+    const [fill, satin, run] = areas(ring);
+    expect([fill, run]).toEqual([0, 0]);
+    expect(satin).toBe(700);
+  });
+});
+
+const insides = (region: Region, p: Point): boolean =>
+  region.filter((ring) => containsPoint([...ring], p)).length % 2 === 1;
+const toEdge = (region: Region, p: Point): number =>
+  Math.min(
+    ...region.flatMap((ring) =>
+      segmentsOf([...ring], true).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))),
+    ),
+  );
+
+/** The diameter of the largest disc within a region that covers a point: all middles on a fine grid are tried. */
+function thicknessAt(region: Region, at: Point, step: number): number {
+  let most = 0;
+  for (let x = at.x - 8; x <= at.x + 8; x += step)
+    for (let y = at.y - 8; y <= at.y + 8; y += step) {
+      const middle = { x, y };
+      const far = distance(middle, at);
+      if (far * 2 <= most || !insides(region, middle)) continue;
+      const radius = toEdge(region, middle);
+      if (radius >= far) most = Math.max(most, 2 * radius);
+    }
+  return most;
+}
+
+it('how wide a shape is at a point is what the largest disc there says, tried by brute force', () => {
+  const side = fc.integer({ min: 2, max: 12 });
+  const place = fc.integer({ min: 0, max: 12 });
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(place, place, side, side), { minLength: 1, maxLength: 3 }),
+      fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })),
+      fc.integer({ min: 2, max: 9 }),
+      (boxes, [u, v], widthMm) => {
+        const region = clip.union(boxes.map(([x, y, w, h]) => box(x, y, w, h)));
+        const [x0, y0, w0, h0] = boxes[0] ?? [0, 0, 1, 1];
+        const at = { x: x0 + 0.05 + u * (w0 - 0.1), y: y0 + 0.05 + v * (h0 - 0.1) };
+        const thick = thicknessAt(region, at, 0.25);
+        // The grid misses the best middle by a part of its step.
+        if (Math.abs(thick - widthMm) < 0.4) return;
+        expect(insides(atLeastAsWide(region, widthMm, clip), at)).toBe(thick > widthMm);
+      },
+    ),
+    { numRuns: 40 },
+  );
+});
+
+it('the parts are the whole, and do not overlap', () => {
+  const coordinate = fc.integer({ min: 0, max: 400 }).map((n) => n / 10);
+  const corner = fc.record({ x: coordinate, y: coordinate });
+  fc.assert(
+    fc.property(fc.array(corner, { minLength: 3, maxLength: 12 }), (ring) => {
+      const region = clip.union([ring], 'evenodd');
+      const { fill, satin, run } = byWidth(region, WIDTHS, clip);
+      const sum = areaOf(fill) + areaOf(satin) + areaOf(run);
+      // Crumbs between them are nothing that is stitched.
+      expect(Math.abs(sum - areaOf(region))).toBeLessThan(0.2 + areaOf(region) * 0.002);
+      for (const [a, b] of [
+        [fill, satin],
+        [satin, run],
+        [fill, run],
+      ] as const)
+        expect(areaOf(clip.intersect(a, b))).toBeLessThan(0.1);
+    }),
+    { numRuns: 100 },
+  );
+});
