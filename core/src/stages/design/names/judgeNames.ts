@@ -5,6 +5,7 @@ import type { DesignInput } from '../../../model/ticket/design';
 import type { NameRow, Names, Narrower } from '../../../model/ticket/names';
 import type { Part } from '../../../model/ticket/part';
 import { withPart } from '../parts/acts';
+import { nameOfPart } from '../parts/drawnPart';
 import { floored, namePartOf } from './onTable';
 import { capShare, isRowSet, shareForAll, withinOf, withName } from './rows';
 
@@ -144,28 +145,34 @@ function unsetNames(design: DesignInput, { rows }: Names, rules: HouseRules): Fi
   ];
 }
 
+/** So many parts of letters are offered to names that lost theirs. */
+const MOST_OFFERED = 3;
+
+/** Names whose part is gone: other letters take them, or they go. */
+function withoutLetters(design: DesignInput, names: Names): Finding {
+  const others = design.parts.filter(({ letters }) => letters).slice(0, MOST_OFFERED);
+  const mends: Mend[] = others.map((part) => ({
+    label: phrase`Set them in place of “${nameOfPart(part)}”`,
+    result: phrase`all ${count(names.rows.length)} in its letters`,
+    change: { stage: 'design', set: { names: { ...names, part: part.id } } },
+  }));
+  const off: Mend = {
+    label: phrase`Take the names off the ticket`,
+    result: phrase`all pieces have the same design`,
+    change: { stage: 'design', set: { names: null, nameSets: {} } },
+    cost: phrase`the list of ${count(names.rows.length)} names goes; undo brings it back`,
+  };
+  const text = phrase`The ${count(names.rows.length)} names have no letters to be set in: their part was taken away, or is no lettering any more.`;
+  return finding('design', 'design-names-no-letters', 'stop', text, {
+    field: 'names.part',
+    mends: [...mends, off],
+  });
+}
+
 /** What is to be said of the names of an order. */
 export function judgeNames(design: DesignInput, rules: HouseRules): Finding[] {
   const { names } = design;
   if (!names || names.rows.length === 0) return [];
-  if (!namePartOf(design))
-    return [
-      finding(
-        'design',
-        'design-names-no-letters',
-        'stop',
-        phrase`The names have no letters to be set in: their part was taken away, or is no lettering any more.`,
-        {
-          mends: [
-            {
-              label: phrase`Take the names off the ticket`,
-              result: phrase`all pieces have the same design`,
-              change: { stage: 'design', set: { names: null, nameSets: {} } },
-              cost: phrase`the list of ${count(names.rows.length)} names goes; undo brings it back`,
-            },
-          ],
-        },
-      ),
-    ];
+  if (!namePartOf(design)) return [withoutLetters(design, names)];
   return [...unsetNames(design, names, rules), ...wideNames(design, names, rules)];
 }

@@ -198,11 +198,15 @@ describe('names of an order', () => {
   });
 
   it('without letters to set them in, they say so, and can be taken off', () => {
-    const ticket = napkins({ part: 'a-part-not-there' });
+    const ticket = napkins({ part: 'a-part-not-there', allowedMm: null });
     const [only] = said(ticket);
-    expect(only && say(only.text, MM)).toContain('The names have no letters to be set in');
-    const [mend] = only?.mends ?? [];
-    expect(mend && said(applyMend(ticket, mend))).toEqual([]);
+    expect(only && say(only.text, MM)).toContain('The 4 names have no letters to be set in');
+    expect(only?.mends.map(({ label }) => say(label, MM))).toEqual([
+      'Set them in place of “any name”',
+      'Take the names off the ticket',
+    ]);
+    for (const mend of only?.mends ?? [])
+      expect(said(setAll(applyMend(ticket, mend))).map(({ code }) => code)).not.toContain(only?.code);
   });
 
   it('a design without names is planned as it was, by the very same parts', () => {
