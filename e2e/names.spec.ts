@@ -129,6 +129,12 @@ test('a list that is broken in places is taken but for those, and letters that n
   await expect(lines.filter({ hasText: 'Daphne' })).toContainText('This typeface has no “🧵”.');
   await expect(lines.filter({ hasText: 'Daphne' })).toContainText('not set');
 
+  // What another typeface has is set in that, all names with it.
+  const hebrew = lines.filter({ hasText: 'שרה' });
+  await expect(hebrew).toContainText('This typeface has no');
+  await hebrew.getByRole('button', { name: 'Set all in plump' }).click();
+  await expect(hebrew).toContainText(/ · [\d /]+in/);
+
   // Mended where it stands.
   await lines
     .filter({ hasText: 'Daphne' })
@@ -138,6 +144,27 @@ test('a list that is broken in places is taken but for those, and letters that n
   await expect(lines.filter({ hasText: 'Daphne' })).not.toContainText('This typeface has no');
   await expect(lines.filter({ hasText: 'Daphne' })).toContainText(/Daphne · [\d /]+in/);
   await page.reload();
+  await expect(lines).toHaveCount(3);
+
+  // Out of its turn, on another size, as the others again, off the list and back.
+  await page.getByRole('button', { name: 'Take Daphne to the table' }).click();
+  const daphne = lines.filter({ hasText: 'Daphne' });
+  await expect(daphne.getByText('on the table')).toBeVisible();
+  await daphne.getByRole('button', { name: 'Change Daphne' }).click();
+  const height = daphne.getByRole('textbox', { name: 'its height, % of all' });
+  await height.fill('80');
+  await height.blur();
+  await page.getByRole('button', { name: 'Daphne as all the others' }).click();
+  await expect(height).toHaveValue('100');
+  await page.getByRole('radiogroup', { name: 'Size of Daphne' }).getByRole('radio', { name: 'L' }).click();
+  await expect(daphne).toContainText('Daphne · L · ');
+  await page.getByRole('button', { name: 'Take Daphne off the list' }).click();
+  await expect(lines).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(daphne).toContainText('Daphne · L · ');
+  await page.goto(`/ticket/${id}/sizes`);
+  await ticket.reads('Ada, Daphne');
+  await page.goto(`/ticket/${id}/names`);
   await expect(lines).toHaveCount(3);
   await page.getByRole('button', { name: 'One design for all pieces again' }).click();
   await expect(lines).toHaveCount(0);

@@ -10,7 +10,8 @@ import {
   say,
   titleOf,
 } from '@zt/core';
-import { calledName, nameInHand } from '@zt/core/planner/onTable';
+import { nameInHand } from '@zt/core/planner/onTable';
+import { calledName } from '@zt/core/stages/design/names/onTable';
 import { useRouter } from 'expo-router';
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import {

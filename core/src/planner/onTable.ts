@@ -64,6 +64,3 @@ export function nameInHand(
   const rows = namesOf(ticket);
   return row && { row, number: rows.indexOf(row) + 1, of: rows.length };
 }
-
-/** A name on one line, as it is called. */
-export const calledName = ({ text }: Pick<NameRow, 'text'>): string => text.trim().replace(/\s+/g, ' ');

@@ -1,6 +1,6 @@
 import { DEFAULT_HOUSE_RULES, SHELF_NOUNS, type ShelfChanges } from '@zt/core';
 import type { Context } from '../context';
-import { drawings } from '../db/schema/drawings';
+import { keepDrawing } from '../features/drawings/writer';
 import { addEntry } from '../features/logbook/writer';
 import { changeShelf } from '../features/shelf/writer';
 import { hasTickets } from '../features/tickets/reader';
@@ -24,8 +24,7 @@ export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): 
     for (const ticket of [...demoTickets(DEFAULT_HOUSE_RULES, today), ...entries.map((e) => e.ticket)]) {
       await saveTicket(tx, { ticket, rev: 0 }, now());
     }
-    for (const { id, text } of demoDrawings())
-      await tx.insert(drawings).values({ id, text, at: now() }).onConflictDoNothing();
+    for (const drawing of demoDrawings()) await keepDrawing(tx, drawing, now());
     for (const entry of entries) await addEntry(tx, entry);
   });
 }

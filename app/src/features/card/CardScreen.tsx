@@ -1,5 +1,6 @@
 import { type Stage, titleOf } from '@zt/core';
-import { calledName, nameInHand } from '@zt/core/planner/onTable';
+import { nameInHand } from '@zt/core/planner/onTable';
+import { calledName } from '@zt/core/stages/design/names/onTable';
 import { spoken } from '@zt/core/uses/deck/spoken';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';

@@ -1,5 +1,6 @@
 import { STAGE_QUESTIONS, type Stage } from '@zt/core';
-import { calledName, nameInHand } from '@zt/core/planner/onTable';
+import { nameInHand } from '@zt/core/planner/onTable';
+import { calledName } from '@zt/core/stages/design/names/onTable';
 import { nextName } from '@zt/core/stages/design/names/rows';
 import { withPieceMade } from '@zt/core/uses/names/turn';
 import { useRouter } from 'expo-router';

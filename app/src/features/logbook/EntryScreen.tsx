@@ -20,7 +20,7 @@ import {
   titleOf,
 } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
-import { calledName } from '@zt/core/planner/onTable';
+import { calledName } from '@zt/core/stages/design/names/onTable';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';

@@ -7,8 +7,7 @@ interface NameDrawingProps {
   set: NameSet | null;
   /** px to the mm: the same for all names of a list. */
   scale: number;
-  /** The width that is allowed, mm as it was set; null for any. */
-  withinMm: number | null;
+  isTooWide: boolean;
   width: number;
 }
 
@@ -16,11 +15,11 @@ const TICK_PX = 6;
 const LEAST_PX = 26;
 
 /** A name to the scale of all of them, between the ends of the width that is allowed. */
-export function NameDrawing({ set, scale, withinMm, width }: NameDrawingProps) {
+export function NameDrawing({ set, isTooWide, scale, width }: NameDrawingProps) {
   const p = usePalette();
+  const withinMm = set?.withinMm ?? null;
   const height = Math.max(LEAST_PX, (set?.heightMm ?? 0) * scale) + 2 * TICK_PX;
   const [middle, half] = [width / 2, ((withinMm ?? 0) * scale) / 2];
-  const isWide = set !== null && withinMm !== null && set.widthMm > withinMm;
   const ends = withinMm === null ? [] : [middle - half, middle + half];
   return (
     <View aria-hidden style={{ width, height }}>
@@ -31,7 +30,7 @@ export function NameDrawing({ set, scale, withinMm, width }: NameDrawingProps) {
         {set ? (
           <G transform={`translate(${middle} ${height / 2}) scale(${scale})`}>
             {set.artwork.paths.map(({ d }, i) => (
-              <Path key={i} d={d} fill={isWide ? p.madder : p.ink} fillRule="evenodd" />
+              <Path key={i} d={d} fill={isTooWide ? p.madder : p.ink} fillRule="evenodd" />
             ))}
           </G>
         ) : null}
@@ -42,7 +41,7 @@ export function NameDrawing({ set, scale, withinMm, width }: NameDrawingProps) {
             x2={x}
             y1={0}
             y2={height}
-            stroke={isWide ? p.madder : p.ink}
+            stroke={isTooWide ? p.madder : p.ink}
             strokeWidth={1.5}
           />
         ))}

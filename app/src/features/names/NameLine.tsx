@@ -1,8 +1,6 @@
 import { type DisplayUnits, formatLength, say } from '@zt/core';
-import { calledName } from '@zt/core/planner/onTable';
 import { lettersKey } from '@zt/core/stages/design/lettering/lettersKey';
-import { lettersOfRow, namePartOf } from '@zt/core/stages/design/names/onTable';
-import { withinOf } from '@zt/core/stages/design/names/rows';
+import { calledName, lettersOfRow, namePartOf } from '@zt/core/stages/design/names/onTable';
 import { withPart } from '@zt/core/stages/design/parts/acts';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import type { NamePlan } from '@zt/core/uses/names/nameRun';
@@ -162,21 +160,16 @@ export function NameLine({ one, index, isOnTable, scale, width }: NameLineProps)
   const { setRow } = useNames();
   const dispatch = useAppDispatch();
   const units = useUnits();
-  const { row, nameMm, plan, troubles } = one;
+  const { row, set, nameMm, plan, troubles } = one;
   const why = useWhyUnset(one);
-  const { design } = ticket;
-  const part = namePartOf(design);
   const name = calledName(row) || `name ${index + 1}`;
-  const set = design.nameSets[row.id] ?? null;
-  const withinMm = part && withinOf(design, part);
-  const isWide = set !== null && withinMm !== null && set.widthMm > withinMm;
   return (
     <Ruled gap={6} room={10}>
       <Stack gap={6} role="group" width={width} aria-label={name} testID="name-line">
-        <NameDrawing set={set} scale={scale} withinMm={withinMm} width={width} />
+        <NameDrawing set={set} isTooWide={one.isTooWide} scale={scale} width={width} />
         <Row align="middle" wrap>
           <Stack grow>
-            <Txt as="strong" tone={isWide ? 'madder' : 'ink'}>
+            <Txt as="strong" tone={one.isTooWide ? 'madder' : 'ink'}>
               {[
                 name,
                 row.size,

@@ -105,7 +105,7 @@ function Names({ shop }: { shop: Shop }) {
   const dispatch = useAppDispatch();
   const { width: screen } = useWindowDimensions();
   const canUndo = useAppSelector((state) => state.editor.past.length > 0);
-  const { names, rows, takeAllOff } = useNames();
+  const { rows, takeAllOff } = useNames();
   const plannerOf = usePlanners();
   // What is typed is shown at once; the figures of all names follow.
   const followed = useDeferredValue(ticket);
@@ -116,8 +116,6 @@ function Names({ shop }: { shop: Shop }) {
   const total = totalOf(plans);
   const room = Math.min(PAGE_PX, screen) - PADDING_PX;
   const width = screen >= TWO_FROM_PX ? (room - GAP_PX) / 2 : room;
-  const scaleOfMachine = ticket.design.scalePercent / 100;
-  const widestMm = Math.max(total.widestMm, names?.allowedMm ?? 0, 1) / scaleOfMachine;
   const onTable = rowOnTable(ticket.design);
   const made = rows.filter(({ done }) => done).length;
   return (
@@ -155,7 +153,7 @@ function Names({ shop }: { shop: Shop }) {
             one={one}
             index={i}
             isOnTable={one.row.id === onTable?.id}
-            scale={width / widestMm}
+            scale={width / Math.max(1, total.widestSetMm)}
             width={width}
           />
         ))}

@@ -8,8 +8,8 @@ import { useTicket, useTicketActs } from '../../hooks/useTicket';
 interface NamesActs {
   names: Names | null;
   rows: readonly NameRow[];
-  set: (change: Partial<Names>, gesture?: string) => void;
-  setRow: (id: string, change: Partial<Omit<NameRow, 'id'>>, gesture?: string) => void;
+  set: (change: Partial<Names>) => void;
+  setRow: (id: string, change: Partial<Omit<NameRow, 'id'>>) => void;
   add: (listed: readonly ListedName[]) => void;
   takeOff: (id: string) => void;
   /** All pieces have the same design again. */
@@ -21,16 +21,16 @@ export function useNames(): NamesActs {
   const { design } = useTicket('design');
   const { change } = useTicketActs();
   const { names } = design;
-  const put = (set: Partial<DesignInput>, gesture?: string) => change({ stage: 'design', set }, gesture);
+  const put = (set: Partial<DesignInput>) => change({ stage: 'design', set });
   const rows = names?.rows ?? [];
   return {
     names,
     rows,
-    set: (next, gesture) => {
-      if (names) put({ names: { ...names, ...next } }, gesture);
+    set: (next) => {
+      if (names) put({ names: { ...names, ...next } });
     },
-    setRow: (id, own, gesture) => {
-      if (names) put({ names: withName(names, id, own) }, gesture);
+    setRow: (id, own) => {
+      if (names) put({ names: withName(names, id, own) });
     },
     add: (listed) => {
       const ids = Array.from({ length: listed.length + 1 }, newId);

@@ -1,4 +1,5 @@
-import { calledName, nameInHand } from '@zt/core/planner/onTable';
+import { nameInHand } from '@zt/core/planner/onTable';
+import { calledName } from '@zt/core/stages/design/names/onTable';
 import { useRouter } from 'expo-router';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';

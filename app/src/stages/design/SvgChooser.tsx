@@ -7,6 +7,7 @@ import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
+import { useIsExample } from '../../example/useExample';
 import { newId } from '../../hooks/newId';
 import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { keepDrawing } from '../../store/shopActs';
@@ -39,6 +40,7 @@ export function SvgChooser({ part }: { part: Part | null }) {
   const rules = useRules();
   const { change } = useTicketActs();
   const dispatch = useAppDispatch();
+  const isExample = useIsExample();
   const p = usePalette();
   const input = useRef<HTMLInputElement>(null);
   const isFirst = parts.every(isBlank);
@@ -70,7 +72,9 @@ export function SvgChooser({ part }: { part: Part | null }) {
     const result = worked.value;
     if (!result.ok && result.code === 'how-wide') return setAsked({ file, upright: result.upright });
     if (!result.ok) return setRefusal(result.message);
-    const drawn = drawnAs(result);
+    const { source } = result.artwork;
+    // Of the example nothing is kept, and so it is not read again.
+    const drawn = drawnAs(isExample ? { ...result, artwork: { ...result.artwork, source: null } } : result);
     const { design } = ticketNow.current;
     const added = { ...EMPTY_PART, id: newId(), ...drawn };
     const next = part ? withPart(design.parts, part.id, drawn) : withPartAdded(design.parts, added);
@@ -83,8 +87,7 @@ export function SvgChooser({ part }: { part: Part | null }) {
       set: { name, parts: next, order: null, ...(isWhole ? { scalePercent: 100 } : {}) },
     });
     choose([part?.id ?? added.id]);
-    const drawing = result.artwork.source?.drawing;
-    if (drawing) dispatch(keepDrawing({ id: drawing, text: await file.text() }));
+    if (source && !isExample) dispatch(keepDrawing({ id: source.drawing, text: await file.text() }));
   };
   return (
     <Stack gap={6}>

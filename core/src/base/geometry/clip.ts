@@ -114,8 +114,8 @@ export const signedAreaOf = (ring: Ring): number => {
 export const areaOf = (region: Region): number =>
   Math.abs(region.reduce((sum, ring) => sum + signedAreaOf(ring), 0));
 
-/** The pieces of a region that hang together: each an outer ring with its holes. */
-export function piecesOf(region: Region): Region[] {
+/** The islands of a region, each hanging together: an outer ring with its holes. */
+export function islandsOf(region: Region): Region[] {
   const outers = region.filter((ring) => signedAreaOf(ring) > 0);
   const holes = region.filter((ring) => signedAreaOf(ring) < 0);
   // Of outers within outers the innermost that holds a hole has it.

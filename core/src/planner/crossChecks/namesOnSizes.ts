@@ -1,8 +1,9 @@
 import { count, phrase } from '../../base/units/phrase';
 import { type Finding, finding } from '../../model/finding';
 import type { Ticket } from '../../model/ticket';
+import { calledName } from '../../stages/design/names/onTable';
 import { withName } from '../../stages/design/names/rows';
-import { calledName, namesOf } from '../onTable';
+import { namesOf } from '../onTable';
 
 /** So many sizes are offered for a name. */
 const MOST_OFFERED = 4;

@@ -3,10 +3,11 @@ import { isInTheWay } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
-import type { NameRow } from '../../model/ticket/names';
+import type { NameRow, NameSet } from '../../model/ticket/names';
 import { namesOf, withRowOnTable } from '../../planner/onTable';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
+import { isTooWide } from '../../stages/design/names/rows';
 
 /** One name of an order with the plan of its own piece. Lengths in mm. */
 export interface NamePlan {
@@ -14,6 +15,9 @@ export interface NamePlan {
   /** The ticket with this name on the table. */
   ticket: Ticket;
   plan: Plan;
+  /** How it was set; null while it is not. */
+  set: NameSet | null;
+  isTooWide: boolean;
   /** As wide as the name itself is stitched; null while it is not set. */
   nameMm: number | null;
   /** The centre of the whole design from the centre line, to the viewer's right; null where nothing could be placed. */
@@ -51,6 +55,8 @@ function planOf(
   const part = ticket.design.parts.find(({ id }) => id === ticket.design.names?.part);
   return {
     row,
+    set: set ?? null,
+    isTooWide: isTooWide(set),
     ticket: own,
     plan,
     nameMm: set ? set.widthMm * scale * ((part?.scalePercent ?? 100) / 100) : null,
@@ -82,12 +88,16 @@ export function nameRun(
   }));
 }
 
-/** What an order of names takes: all stitches, minutes, and how wide the widest name is. */
-export function totalOf(plans: readonly NamePlan[]): { stitches: number; minutes: number; widestMm: number } {
+/** What an order of names takes: all stitches and minutes; and the widest of what is drawn of it, mm as it was set. */
+export function totalOf(plans: readonly NamePlan[]): {
+  stitches: number;
+  minutes: number;
+  widestSetMm: number;
+} {
   const sum = (of: (one: NamePlan) => number | null) => plans.reduce((all, one) => all + (of(one) ?? 0), 0);
   return {
     stitches: sum(({ stitches }) => stitches),
     minutes: sum(({ minutes }) => minutes),
-    widestMm: Math.max(0, ...plans.map(({ nameMm }) => nameMm ?? 0)),
+    widestSetMm: Math.max(0, ...plans.flatMap(({ set }) => (set ? [set.widthMm, set.withinMm ?? 0] : []))),
   };
 }

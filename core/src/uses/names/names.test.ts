@@ -93,7 +93,8 @@ describe('an order of names', () => {
     expect(total.stitches).toBe(rows.reduce((sum, { stitches }) => sum + (stitches ?? 0), 0));
     const { stitch, design } = first?.plan ?? {};
     expect((stitch?.stitchings ?? 0) * (design?.facts?.stitches ?? 0)).toBeCloseTo(total.stitches, 3);
-    expect(total.widestMm).toBe(Math.max(...rows.map(({ nameMm }) => nameMm ?? 0)));
+    expect(total.widestSetMm).toBe(Math.max(...rows.map(({ set }) => set?.widthMm ?? 0)));
+    expect(rows.map((one) => one.isTooWide)).toEqual([false, false, false]);
   });
 
   it('says of one piece what is wrong with that one only', () => {

@@ -1,9 +1,10 @@
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
-import { calledName, nameInHand, namesOf, withRowOnTable } from '../../planner/onTable';
+import { nameInHand, namesOf, withRowOnTable } from '../../planner/onTable';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
+import { calledName } from '../../stages/design/names/onTable';
 import type { PaperDrawing } from './drawing';
 import { placementRuler } from './placementRuler';
 import { rulerSlots } from './rulerSlots';

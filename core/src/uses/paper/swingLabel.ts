@@ -1,6 +1,7 @@
 import { cornersOf } from '../../base/geometry/box';
-import { calledName, namesOf } from '../../planner/onTable';
+import { namesOf } from '../../planner/onTable';
 import { titleOf } from '../../planner/titleOf';
+import { calledName } from '../../stages/design/names/onTable';
 import { GRAPHITE, line, type PaperDrawing, type PaperMark, text } from './drawing';
 import { brokenWords } from './flow';
 import { type CardSetting, codeMarks } from './jobCard';

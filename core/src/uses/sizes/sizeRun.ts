@@ -7,9 +7,10 @@ import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
 import type { NameRow } from '../../model/ticket/names';
-import { calledName, namesOf, ticketOfSize } from '../../planner/onTable';
+import { namesOf, ticketOfSize } from '../../planner/onTable';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
+import { calledName } from '../../stages/design/names/onTable';
 import { faceWidthOf } from '../../stages/place/planPlace';
 
 /** One size of an order with the design at the same placement. Lengths in mm. */

@@ -1,11 +1,11 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { DrawingIdSchema, KeptDrawingSchema } from '@zt/core/model/drawing';
 import { isTheDrawing } from '@zt/core/model/drawingId';
-import { eq } from 'drizzle-orm';
 import type { Context } from '../../context';
-import { drawings } from '../../db/schema/drawings';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, failures, notFound } from '../../errors';
+import { findDrawing } from './reader';
+import { keepDrawing } from './writer';
 
 const params = z.object({ id: DrawingIdSchema });
 const read = createRoute({
@@ -28,9 +28,9 @@ export function drawingRoutes({ store, now }: Context) {
   return new OpenAPIHono({ defaultHook })
     .openapi(read, async (c) => {
       const { id } = c.req.valid('param');
-      const [kept] = await store.db.select().from(drawings).where(eq(drawings.id, id));
+      const kept = await findDrawing(store.db, id);
       if (!kept) throw notFound('drawing');
-      return c.json({ id, text: kept.text }, 200, {
+      return c.json(kept, 200, {
         'cache-control': 'private, max-age=31536000, immutable',
       });
     })
@@ -39,7 +39,7 @@ export function drawingRoutes({ store, now }: Context) {
       const { text } = c.req.valid('json');
       if (!isTheDrawing({ id, text }))
         throw new ApiError(400, 'not-the-drawing', 'This is not the drawing of that id. Nothing was kept.');
-      await store.write((tx) => tx.insert(drawings).values({ id, text, at: now() }).onConflictDoNothing());
+      await store.write((tx) => keepDrawing(tx, { id, text }, now()));
       return c.json({ id }, 200);
     });
 }

@@ -1,10 +1,10 @@
 import type { Exported } from '@zt/core/model/exported';
 import { asc, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
-import { drawings } from '../../db/schema/drawings';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { tickets } from '../../db/schema/tickets';
+import { allDrawings } from '../drawings/reader';
 import { findEntry } from '../logbook/reader';
 import { readShop } from '../shop';
 import { findTicket } from '../tickets/reader';
@@ -24,10 +24,7 @@ export async function readAll(db: Pick<Db, 'select'>, exportedAt: string): Promi
     ...(await readShop(db)),
     logbook: [],
     movements: await db.select().from(movements).orderBy(asc(movements.at), asc(movements.id)),
-    drawings: await db
-      .select({ id: drawings.id, text: drawings.text })
-      .from(drawings)
-      .orderBy(asc(drawings.id)),
+    drawings: await allDrawings(db),
   };
   for (const { id } of ids) {
     const kept = await findTicket(db, id);

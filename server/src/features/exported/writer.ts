@@ -3,12 +3,12 @@ import type { BroughtIn, Exported } from '@zt/core/model/exported';
 import { amountsOf, difference } from '@zt/core/uses/ledger/amounts';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
-import { drawings } from '../../db/schema/drawings';
 import { houseRules } from '../../db/schema/houseRules';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { NO_DAY, tickets } from '../../db/schema/tickets';
+import { keepDrawing } from '../drawings/writer';
 import { addEntry } from '../logbook/writer';
 import { saveRules } from '../rules/writer';
 import { amountsKept, keepMoves } from '../shelf/ledger';
@@ -63,8 +63,7 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
       brought.entries += 1;
     }
   }
-  for (const { id, text } of all.drawings)
-    await tx.insert(drawings).values({ id, text, at: now }).onConflictDoNothing();
+  for (const drawing of all.drawings) await keepDrawing(tx, drawing, now);
   if ((await tx.select({ id: houseRules.id }).from(houseRules)).length === 0) {
     await saveRules(tx, { rules: all.rules }, now);
     brought.rules = true;

@@ -6,10 +6,8 @@ import type { NameRow, Names, Narrower } from '../../../model/ticket/names';
 import type { Part } from '../../../model/ticket/part';
 import { withPart } from '../parts/acts';
 import { nameOfPart } from '../parts/drawnPart';
-import { floored, namePartOf } from './onTable';
-import { capShare, isRowSet, shareForAll, withinOf, withName } from './rows';
-
-const nameOf = ({ text }: NameRow): string => text.trim().replace(/\s+/g, ' ');
+import { calledName, floored, namePartOf } from './onTable';
+import { capShare, isRowSet, isTooWide, shareForAll, withinOf, withName } from './rows';
 
 /** So many names that are too wide are each told of; the others are counted. */
 const MOST_TOLD = 6;
@@ -68,15 +66,13 @@ function wideNames(design: DesignInput, names: Names, rules: HouseRules): Findin
   const within = part ? withinOf(design, part) : null;
   if (!part?.letters || allowedMm === null || within === null) return [];
   const { capMm } = part.letters;
-  const wide = names.rows.filter(
-    (row) => (nameSets[row.id]?.widthMm ?? 0) > within && isRowSet(design, row, rules),
-  );
+  const wide = names.rows.filter((row) => isTooWide(nameSets[row.id]) && isRowSet(design, row, rules));
   const scale = allowedMm / within;
   const told = wide.slice(0, MOST_TOLD).map((row) => {
     const { widthMm = 0, narrower } = nameSets[row.id] ?? {};
     const width = widthMm * scale;
     const mends = narrower ? mendsOf(names, row, { narrower, capMm: capMm * scale }) : [];
-    const text = phrase`“${nameOf(row)}” is ${mm(width)} wide, ${mm(width - allowedMm)} more than the ${mm(allowedMm)} allowed.`;
+    const text = phrase`“${calledName(row)}” is ${mm(width)} wide, ${mm(width - allowedMm)} more than the ${mm(allowedMm)} allowed.`;
     return finding(
       'design',
       'design-name-wide',
@@ -135,8 +131,8 @@ function unsetNames(design: DesignInput, { rows }: Names, rules: HouseRules): Fi
   if (!first) return empty;
   const text =
     unset.length === 1
-      ? phrase`Name still to be set: “${nameOf(first)}”.`
-      : phrase`${count(unset.length)} of ${count(rows.length)} names are still to be set, “${nameOf(first)}” first.`;
+      ? phrase`Name still to be set: “${calledName(first)}”.`
+      : phrase`${count(unset.length)} of ${count(rows.length)} names are still to be set, “${calledName(first)}” first.`;
   return [
     ...empty,
     finding('design', 'design-names-unset', 'next', text, {

@@ -17,6 +17,9 @@ export const rowOnTable = (design: DesignInput): NameRow | null =>
     ? (design.names?.rows.find(({ id }) => id === design.names?.onTable) ?? design.names?.rows[0] ?? null)
     : null;
 
+/** A name on one line, as it is called. */
+export const calledName = ({ text }: Pick<NameRow, 'text'>): string => text.trim().replace(/\s+/g, ' ');
+
 /** A length to the hundredth below, so that what was measured to fit still does. */
 export const floored = (value: number): number => Math.floor(value * 100 + 1e-6) / 100;
 

@@ -16,6 +16,10 @@ export function withinOf({ names, scalePercent }: DesignInput, part: Part): numb
   return allowed === null ? null : Math.round((1e8 * allowed) / (part.scalePercent * scalePercent)) / 1e4;
 }
 
+/** Whether a name came out wider than is allowed; one that is not set is not. */
+export const isTooWide = (set: NameSet | undefined): boolean =>
+  set !== undefined && set.withinMm !== null && set.widthMm > set.withinMm;
+
 /** Whether a name stands as its recipe, the width that is allowed and the shop's figures say. */
 export function isRowSet(design: DesignInput, row: NameRow, rules: HouseRules): boolean {
   const part = namePartOf(design);

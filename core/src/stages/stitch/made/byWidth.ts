@@ -1,4 +1,4 @@
-import { type Clipper, piecesOf, type Region, type Ring, withoutCrumbs } from '../../../base/geometry/clip';
+import { type Clipper, islandsOf, type Region, type Ring, withoutCrumbs } from '../../../base/geometry/clip';
 import { distance, nearestOnSegment, type Point } from '../../../base/geometry/point';
 import { segmentsOf } from '../../../base/geometry/polygon';
 
@@ -49,7 +49,7 @@ const reachOf = (piece: Region, from: Region): number =>
 function partedAt(region: Region, widthMm: number, clip: Clipper): { wide: Region; narrow: Region } {
   const wide = atLeastAsWide(region, widthMm, clip);
   if (wide.length === 0) return { wide: [], narrow: region };
-  const left = piecesOf(withoutCrumbs(clip.subtract(region, wide), CRUMB_MM2));
+  const left = islandsOf(withoutCrumbs(clip.subtract(region, wide), CRUMB_MM2));
   const narrow = left.filter((piece) => reachOf(piece, wide) >= widthMm / 2).flat();
   return { wide: narrow.length === 0 ? region : clip.subtract(region, narrow), narrow };
 }
