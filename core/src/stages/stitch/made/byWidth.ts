@@ -1,6 +1,5 @@
-import { type Clipper, islandsOf, type Region, type Ring, withoutCrumbs } from '../../../base/geometry/clip';
-import { distance, nearestOnSegment, type Point } from '../../../base/geometry/point';
-import { segmentsOf } from '../../../base/geometry/polygon';
+import { type Clipper, islandsOf, type Region, withoutCrumbs } from '../../../base/geometry/clip';
+import { distance, type Point } from '../../../base/geometry/point';
 
 /** Parts of a region by how they are stitched, in mm; they do not overlap, and together they are the region. */
 export interface ByWidth {
@@ -30,28 +29,49 @@ export function atLeastAsWide(region: Region, widthMm: number, clip: Clipper): R
   return inner.length === 0 ? [] : clip.intersect(clip.offset(inner, widthMm / 2), region);
 }
 
-const distanceTo = (rings: readonly Ring[], p: Point): number =>
-  Math.min(
-    Number.POSITIVE_INFINITY,
-    ...rings.flatMap((ring) =>
-      segmentsOf([...ring], true).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))),
-    ),
-  );
+const keyOf = ({ x, y }: Point): string => `${Math.round(x * 1000)} ${Math.round(y * 1000)}`;
 
-/** How far a piece stands out from what it hangs on, mm; without end where that is nothing. */
-const reachOf = (piece: Region, from: Region): number =>
-  Math.max(...piece.flat().map((p) => distanceTo(from, p)));
+/**
+ * Whether a piece stands out from what it was cut from by more than it is wide where it begins. Both share their points
+ * there; of a bridge, with two such places, the mean counts.
+ */
+function standsOut(piece: Region, wide: ReadonlySet<string>): boolean {
+  let [long, places] = [0, 0];
+  const rim: Point[] = [];
+  for (const ring of piece) {
+    const on = ring.map((p) => wide.has(keyOf(p)));
+    for (const [i, b] of ring.entries()) {
+      const k = (i + ring.length - 1) % ring.length;
+      if (on[i]) rim.push(b);
+      if (on[i] && !on[k]) places += 1;
+      if (on[i] && on[k]) long += distance(ring[k] ?? b, b);
+    }
+  }
+  const mouth = long / Math.max(1, places);
+  return piece.flat().some((p) => rim.every((q) => distance(p, q) >= mouth));
+}
 
 /**
  * A region parted where it becomes narrower than a width. What is left over stays with the wide part where it stands out
- * from it by less than half that width: the corners, which no disc reaches, and spurs too short for a column of their own.
+ * from it by less than half that width, or by less than it is wide where it begins: the corners, which no disc reaches,
+ * and stubs too short for a column of their own.
  */
 function partedAt(region: Region, widthMm: number, clip: Clipper): { wide: Region; narrow: Region } {
-  const wide = atLeastAsWide(region, widthMm, clip);
-  if (wide.length === 0) return { wide: [], narrow: region };
+  const inner = clip.offset(region, -widthMm / 2);
+  if (inner.length === 0) return { wide: [], narrow: region };
+  const wide = clip.intersect(clip.offset(inner, widthMm / 2), region);
   const left = islandsOf(withoutCrumbs(clip.subtract(region, wide), CRUMB_MM2));
-  const narrow = left.filter((piece) => reachOf(piece, wide) >= widthMm / 2).flat();
-  return { wide: narrow.length === 0 ? region : clip.subtract(region, narrow), narrow };
+  const beyond = clip.offset(inner, widthMm);
+  const known = new Set(wide.flat().map(keyOf));
+  const narrow = left
+    .filter((piece) => clip.subtract(piece, beyond).length > 0 && standsOut(piece, known))
+    .flat();
+  if (narrow.length === 0) return { wide: region, narrow };
+  // Slivers that the cut leaves beside a piece are no wide part of their own.
+  const rest = islandsOf(clip.subtract(region, narrow));
+  const wideRest = rest.filter((island) => clip.offset(island, -widthMm / 2).length > 0);
+  const slivers = rest.filter((island) => !wideRest.includes(island)).flat();
+  return { wide: wideRest.flat(), narrow: withoutCrumbs([...narrow, ...slivers], CRUMB_MM2) };
 }
 
 /**
