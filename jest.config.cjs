@@ -3,7 +3,7 @@ const swc = [
   { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } },
 ];
 const esmPackages =
-  'd3-array|internmap|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid';
+  'd3-array|internmap|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid|delaunator|robust-predicates';
 
 const plain = (name, more = {}) => ({
   displayName: name,

@@ -184,7 +184,7 @@ export { nextStage, type StageState, stageStates } from './planner/stageStates';
 export { entryTitleOf, titleOf } from './planner/titleOf';
 export { whyUnread } from './planner/unreadFindings';
 export type { DesignFacts } from './stages/design/designFacts';
-export type { StitchFigures } from './stages/design/svg/estimate';
+export type { StitchFigures } from './stages/design/stitchFigures';
 export type { ReadSvg } from './stages/design/svg/readSvg';
 export type { SvgRefusal } from './stages/design/svg/refuse';
 export type { HoopVerdict } from './stages/hoop/judgeHoop';

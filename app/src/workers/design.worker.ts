@@ -5,7 +5,7 @@ import { missingIn } from '@zt/core/stages/design/lettering/placedLetters';
 import { type LettersSet, setLetters } from '@zt/core/stages/design/lettering/setLetters';
 import { loadShaper, type Typeface } from '@zt/core/stages/design/lettering/typeface';
 import { type NameAnswer, type NameAsked, setName } from '@zt/core/stages/design/names/setName';
-import type { StitchFigures } from '@zt/core/stages/design/svg/estimate';
+import type { StitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { type ReadSetting, readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { clipperFrom, drawingTools } from '@zt/core/stages/design/svg/tools';
 import { expose } from 'comlink';

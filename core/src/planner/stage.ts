@@ -114,7 +114,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   design: {
     empty: () => EMPTY_DESIGN,
     numbers: DESIGN_NUMBERS,
-    plan: ({ ticket, rules }) => planDesign(ticket.design, rules),
+    plan: ({ ticket, rules, piece }) => planDesign(ticket.design, rules, piece.fabric),
   },
   place: {
     empty: (kind) => emptyPlace(PIECE_KINDS[kind].placements[0].id),

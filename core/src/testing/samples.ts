@@ -161,8 +161,6 @@ export const TWO_SQUARES: Artwork = {
     { x: -60, y: 20 },
   ],
   fileCentre: { x: 0, y: 0 },
-  mostCover: 3,
-  narrowestSatinMm: null,
   remarks: [],
   letters: [],
   madeFrom: '',

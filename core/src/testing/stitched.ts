@@ -1,10 +1,10 @@
 import { boxOf } from '../base/geometry/box';
 import type { Clipper, Region, Ring } from '../base/geometry/clip';
 import { nearestOnSegment, type Point } from '../base/geometry/point';
-import { type Element, isInside } from '../stages/stitch/made/element';
-import type { HowToStitch } from '../stages/stitch/made/howToStitch';
-import { stitchDesign } from '../stages/stitch/made/stitchDesign';
-import { kindOf, laysThread, type Stitches, type StitchKind } from '../stages/stitch/made/stitches';
+import { type Element, isInside } from '../stages/design/stitches/element';
+import type { HowToStitch } from '../stages/design/stitches/howToStitch';
+import { stitchDesign } from '../stages/design/stitches/stitchDesign';
+import { kindOf, laysThread, type Stitches, type StitchKind } from '../stages/design/stitches/stitches';
 
 /** The usual figures of the trade. */
 export const USUAL_STITCHING: HowToStitch = {

@@ -17,11 +17,6 @@ export interface Clipper {
   subtract: (a: Region, b: Region) => Region;
   /** Grown by so much all round, with round corners; below zero made smaller. A region that is eaten up is empty. */
   offset: (region: Region, mm: number) => Region;
-  /**
-   * The region as triangles, by a constrained Delaunay triangulation over its own points. Null where it cannot be made:
-   * rings that touch in such a way that they count as crossing.
-   */
-  triangulate: (region: Region) => readonly Ring[] | null;
 }
 
 const UNITS_PER_MM = 1000;
@@ -100,13 +95,6 @@ function clipperOf(wasm: MainModule): Clipper {
       );
       paths.delete();
       return taken(grown);
-    },
-    triangulate: (region) => {
-      const paths = given(region);
-      const { result, solution } = wasm.Triangulate64(paths, true);
-      paths.delete();
-      const triangles = taken(solution);
-      return result.value === wasm.TriangulateResult.Success.value ? triangles : null;
     },
   };
 }

@@ -29,6 +29,37 @@ export const DESIGN_NUMBERS = houseNumbers({
   },
   satinLeastMm: { name: 'Narrowest satin', value: 1, unit: 'mm', reason: 'Below this a column closes up.' },
   runStitchMm: { name: 'Run: stitch length', value: 2.5, unit: 'mm', reason: 'The usual running stitch.' },
+  pullMm: {
+    name: 'Pull: stable cloth',
+    value: 0.1,
+    unit: 'mm',
+    reason: 'The thread draws the cloth in: rows and columns reach so much farther out on either side.',
+  },
+  pullKnitMm: { name: 'Pull: knits', value: 0.2, unit: 'mm', reason: 'A knit gives more.' },
+  pullPileMm: {
+    name: 'Pull: pile and loops',
+    value: 0.25,
+    unit: 'mm',
+    reason: 'The pile swallows the edge.',
+  },
+  countFillPercent: {
+    name: 'Machine’s count: fills',
+    value: 100,
+    unit: 'percent',
+    reason: 'How many stitches a machine shows for a fill of ours; taken over from a count that was typed.',
+  },
+  countSatinPercent: {
+    name: 'Machine’s count: satin',
+    value: 100,
+    unit: 'percent',
+    reason: 'How many stitches a machine shows for a satin of ours; taken over from a count that was typed.',
+  },
+  hotSpotThinCover: {
+    name: 'Hot spot above, thin or stretchy cloth',
+    value: 6,
+    unit: 'count',
+    reason: 'A thin cloth or a knit on one sheet puckers sooner.',
+  },
   hotSpotCover: {
     name: 'Hot spot above',
     value: 7,

@@ -65,9 +65,6 @@ export const ArtworkSchema = z.object({
   hull: z.array(designPoint).max(ARTWORK_BOUNDS.hull),
   /** Where the file's own centre lies, seen from the visible centre. */
   fileCentre: designPoint,
-  /** Local thread cover of the densest shape, mm of thread per mm². */
-  mostCover: z.number().min(0).max(ARTWORK_BOUNDS.cover),
-  narrowestSatinMm: lengthMm(0, MOST_DESIGN_MM).nullable(),
   remarks: z.array(z.string().max(400)).max(ARTWORK_BOUNDS.remarks),
   /** Its letters, each once, where it was set from letters. */
   letters: z.array(SetLetterSchema).max(MOST_LETTERS).default([]),

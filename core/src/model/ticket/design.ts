@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { IdSchema } from '../../base/ids';
 import { ARTWORK_BOUNDS, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
+import { MadeSchema, StitchingSchema, USUAL_STITCHING } from './made';
 import { NameSetsSchema, NamesSchema } from './names';
 import { EMPTY_PART, PartSchema } from './part';
 
@@ -53,6 +54,9 @@ export const DesignInputSchema = z.object({
   /** The names of an order, one on every piece; null where all pieces have the same. */
   names: NamesSchema.nullable().default(null),
   nameSets: NameSetsSchema.default({}),
+  stitching: StitchingSchema.default(USUAL_STITCHING),
+  /** What its stitches come to; null until they were made. */
+  made: MadeSchema.nullable().default(null),
 });
 export type DesignInput = z.infer<typeof DesignInputSchema>;
 
@@ -66,4 +70,6 @@ export const EMPTY_DESIGN: DesignInput = {
   order: null,
   names: null,
   nameSets: {},
+  stitching: USUAL_STITCHING,
+  made: null,
 };

@@ -10,6 +10,25 @@ import { LetteringSchema } from './lettering';
 export const DENSITY_CLASSES = ['open', 'light', 'medium', 'heavy', 'very heavy'] as const;
 export type DensityClass = (typeof DENSITY_CLASSES)[number];
 
+/** How shapes are stitched, whatever their width. */
+export const WAYS = ['run', 'satin', 'fill'] as const;
+export type Way = (typeof WAYS)[number];
+
+/** How one colour of a part is stitched. */
+export const PartWaySchema = z.object({
+  /** Its place among the part's own stops. */
+  stop: z
+    .number()
+    .int()
+    .min(0)
+    .max(ARTWORK_BOUNDS.stops - 1),
+  /** Null by the width of its shapes. */
+  way: z.enum(WAYS).nullable(),
+  /** The rows of its fills, clockwise from across in the part's own frame; null along the longest way of each. */
+  angleDeg: z.number().min(-180).max(180).nullable(),
+});
+export type PartWay = z.infer<typeof PartWaySchema>;
+
 /**
  * One part of a design: where it lies, and what it is. It is lettering where it has letters, else a drawing where it has
  * artwork, else a plain size as a machine's screen gives it. Lengths in mm; null is not known yet.
@@ -35,6 +54,8 @@ export const PartSchema = z.object({
   artwork: ArtworkSchema.nullable(),
   /** How far each element of the drawing is moved from where the file has it, mm at 100 %; empty: as in the file. */
   elementMoves: z.array(designPoint).max(400),
+  /** How its colours are stitched, where not as their width says; those not named are. */
+  ways: z.array(PartWaySchema).max(ARTWORK_BOUNDS.stops).default([]),
   /** How its letters are set; null where it is not made of letters. */
   letters: LetteringSchema.nullable(),
 });
@@ -59,5 +80,6 @@ export const EMPTY_PART: Part = {
   letterHeightMm: null,
   artwork: null,
   elementMoves: [],
+  ways: [],
   letters: null,
 };

@@ -4,6 +4,7 @@ import { changedSince } from '../settle';
 import type { Given } from '../stage';
 import { unreadFindings } from '../unreadFindings';
 import { faintThreads } from './faintThreads';
+import { hotSpotFindings } from './hotSpots';
 import { namesLeft, namesOnSizes } from './namesOnSizes';
 import { offeredFindings } from './offered';
 import { ringByUsual } from './ringByUsual';
@@ -17,6 +18,8 @@ const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] =
   ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
   ({ rules }, { piece, hoop, layers }) =>
     hoop && layers ? stackFindings(hoop, { fabric: piece.fabric, layers }, rules) : [],
+  ({ ticket, rules }, results) =>
+    hotSpotFindings(results.design.facts, ticket.design.stitching, results, rules),
   (_, { piece, hoop }) => (hoop?.laid ? ringByUsual(piece) : []),
   ({ ticket }, results) => changedSince(ticket, results),
 ];

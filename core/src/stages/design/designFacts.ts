@@ -2,13 +2,18 @@ import { boxOf, centreOf, heightOf, widthOf } from '../../base/geometry/box';
 import { ORIGIN, type Point, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import { DENSITY_TABLE } from '../../catalogue/numbers/design';
+import type { HouseRules } from '../../model/houseRules';
 import type { DesignInput, Looks } from '../../model/ticket/design';
+import type { Made } from '../../model/ticket/made';
 import type { DensityClass } from '../../model/ticket/part';
+import type { Fabric } from '../../model/ticket/piece';
 import { type DrawnPart, fileCentreOf, hullOfParts } from './parts/drawnPart';
 import { lettersOf } from './parts/lettersOf';
 import { type Drawing, mergedDrawing } from './parts/mergedDrawing';
 import { isAsItCame } from './parts/pose';
-import type { DesignStop, StopOrder } from './parts/stopsOfDesign';
+import type { StopOrder } from './parts/stopsOfDesign';
+import { type CountedStop, stopsAsMade } from './stitches/asMade';
+import { stitchKey } from './stitches/question';
 
 /** The design as it will be stitched, in mm about its visible centre. */
 export interface DesignFacts {
@@ -18,7 +23,9 @@ export interface DesignFacts {
   /** Stitches per cm² of the box. */
   density: number;
   densityClass: DensityClass;
-  stops: DesignStop[];
+  stops: CountedStop[];
+  /** What its stitches come to, where they were made as it is now. */
+  made: Made | null;
   /** Convex hull where the outline is known, else the box. */
   hull: Polygon;
   hullKnown: boolean;
@@ -51,32 +58,42 @@ function fileCentreIn({ parts }: DesignInput, centre: Point): Point {
   return only && parts.length === 1 && isAsItCame(only) ? subtract(fileCentreOf(only), centre) : ORIGIN;
 }
 
-/** What is stitched on how much: stitches on the boxes of the parts, at the size of the machine. */
-export function densityOf(parts: readonly DrawnPart[], scale: number): { areaCm2: number; density: number } {
-  const areaMm2 = parts.reduce((sum, { widthMm, heightMm }) => sum + widthMm * heightMm, 0);
-  const areaCm2 = (areaMm2 * scale * scale) / 100;
-  return { areaCm2, density: stitchesOf(parts) / areaCm2 };
+/** How much the boxes of the parts cover, at the size of the machine. */
+export const boxesCm2 = (parts: readonly DrawnPart[], scale: number): number =>
+  (parts.reduce((sum, { widthMm, heightMm }) => sum + widthMm * heightMm, 0) * scale * scale) / 100;
+
+/** What the facts of a design follow from beside what was entered of it. */
+export interface FactsFrom {
+  parts: readonly DrawnPart[];
+  order: StopOrder;
+  fabric: Fabric;
+  rules: HouseRules;
 }
 
-const stitchesOf = (parts: readonly DrawnPart[]): number =>
-  parts.reduce((sum, { stitches }) => sum + stitches, 0);
+/** Where the visible centre of parts lies in the frame they are arranged in. */
+export const centreOfParts = (parts: readonly DrawnPart[]): Point => centreOf(boxOf(hullOfParts(parts)));
 
 /** The parts as one design, about their common visible centre. */
-export function factsOf(input: DesignInput, parts: readonly DrawnPart[], order: StopOrder): DesignFacts {
+export function factsOf(input: DesignInput, { parts, order, fabric, rules }: FactsFrom): DesignFacts {
   const scale = input.scalePercent / 100;
   const whole = hullOfParts(parts);
   const box = boxOf(whole);
   const centre = centreOf(box);
   const scaled = (p: Point): Point => ({ x: (p.x - centre.x) * scale, y: (p.y - centre.y) * scale });
-  const { density } = densityOf(parts, scale);
+  const key = stitchKey({ parts, stops: order.stops, centre, stitching: input.stitching, fabric, rules });
+  const made = input.made?.madeFrom === key ? input.made : null;
+  const stops = stopsAsMade(order.stops, { parts, made, rules, scale });
+  const stitches = stops.reduce((sum, stop) => sum + stop.stitches, 0);
+  const density = stitches / boxesCm2(parts, scale);
   const fileCentre = fileCentreIn(input, centre);
   return {
     widthMm: widthOf(box) * scale,
     heightMm: heightOf(box) * scale,
-    stitches: stitchesOf(parts),
+    stitches,
     density,
     densityClass: densityClassOf(density),
-    stops: order.stops,
+    stops,
+    made,
     hull: whole.map(scaled),
     hullKnown: parts.every(({ part }) => part.artwork !== null),
     fileCentre: { x: fileCentre.x * scale, y: fileCentre.y * scale },

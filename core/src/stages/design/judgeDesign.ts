@@ -1,4 +1,4 @@
-import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import { type Finding, finding } from '../../model/finding';
@@ -186,26 +186,6 @@ function setLetterFindings(judged: Judged): Finding[] {
   });
 }
 
-function coverFindings({ facts, rules }: Judged): Finding[] {
-  const cover = (facts.artwork?.mostCover ?? 0) / facts.scale;
-  if (cover > numberFor(rules, DESIGN_NUMBERS.boardCover))
-    return [
-      found(
-        'design-board',
-        'stop',
-        phrase`${count(cover)} mm of thread on a mm² is a board: it breaks needles.`,
-      ),
-    ];
-  if (cover <= numberFor(rules, DESIGN_NUMBERS.hotSpotCover)) return [];
-  return [
-    found(
-      'design-hot-spot',
-      'warn',
-      phrase`${count(cover)} mm of thread on a mm² is a hot spot: slow down there.`,
-    ),
-  ];
-}
-
 const REARRANGED = phrase`Its elements are moved from where the file has them: save the file so before you load it.`;
 
 function rearranged({ input }: Judged): Finding[] {
@@ -280,7 +260,6 @@ export const judgeDesign = (judged: Judged): Finding[] =>
     drawnLetterFindings,
     setLetterFindings,
     unsetFindings,
-    coverFindings,
     swappedFindings,
     rearranged,
     remarkFindings,

@@ -2,12 +2,15 @@ import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { type OneDesign, oneDesign } from '../../testing/designed';
 import { exampleA } from '../../testing/samples';
+import { fabricOf } from '../piece/planPiece';
 import { densityClassOf } from './designFacts';
 import { planDesign } from './planDesign';
 
+const FABRIC = fabricOf(exampleA().piece, []);
+
 const MM = { system: 'mm' } as const;
 const design = (changes: OneDesign = {}) => oneDesign(exampleA().design, changes);
-const plan = (changes: OneDesign = {}) => planDesign(design(changes), DEFAULT_HOUSE_RULES);
+const plan = (changes: OneDesign = {}) => planDesign(design(changes), DEFAULT_HOUSE_RULES, FABRIC);
 const words = (changes: OneDesign) => plan(changes).findings.map((f) => `${f.severity} ${say(f.text, MM)}`);
 
 describe('density', () => {

@@ -5,7 +5,8 @@ import { because, type Reason } from '../../model/reason';
 import type { DesignInput } from '../../model/ticket/design';
 import type { NameRow } from '../../model/ticket/names';
 import type { Part } from '../../model/ticket/part';
-import { type DesignFacts, densityOf, factsOf } from './designFacts';
+import type { Fabric } from '../../model/ticket/piece';
+import { boxesCm2, type DesignFacts, factsOf } from './designFacts';
 import { judgeDesign, lettersUnset } from './judgeDesign';
 import { judgeNames } from './names/judgeNames';
 import { namePartOf, partOfRow, partsOnTable, rowOnTable } from './names/onTable';
@@ -95,7 +96,7 @@ function allNamesIn(input: DesignInput, stitches: number): number | null {
 }
 
 /** Checks what was entered and works out, of names with the one on the table, size, stitches, density class, outline and the order of the colours. */
-export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
+export function planDesign(input: DesignInput, rules: HouseRules, fabric: Fabric): DesignPlan {
   const shown = { ...input, parts: [...partsOnTable(input)] };
   const names = judgeNames(input, rules);
   const missing = shown.parts.flatMap((part) => missingOf(part, shown));
@@ -103,8 +104,8 @@ export function planDesign(input: DesignInput, rules: HouseRules): DesignPlan {
   if (missing.length > 0 || parts.length < shown.parts.length)
     return { facts: null, order: null, allNames: null, findings: [...names, ...missing], reasons: [] };
   const order = stopsOfDesign(parts, input.order);
-  const facts = factsOf(input, parts, order);
-  const { areaCm2 } = densityOf(parts, facts.scale);
+  const facts = factsOf(input, { parts, order, fabric, rules });
+  const areaCm2 = boxesCm2(parts, facts.scale);
   const size =
     parts.length === 1
       ? phrase`${mm((parts[0]?.widthMm ?? 0) * facts.scale)} × ${mm((parts[0]?.heightMm ?? 0) * facts.scale)} = ${count(areaCm2)} cm²`

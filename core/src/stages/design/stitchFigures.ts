@@ -1,7 +1,20 @@
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS as N } from '../../catalogue/numbers/design';
 import type { HouseRules } from '../../model/houseRules';
-import type { StitchFigures } from './svg/estimate';
+
+/** Counts up where the same shapes come to other stitches: what was counted before is counted again. */
+export const STITCHED = 2;
+
+/** How regions are stitched: mm, and the underlay as a fraction. */
+export interface StitchFigures {
+  fillRowMm: number;
+  fillStitchMm: number;
+  underlay: number;
+  satinPitchMm: number;
+  satinMostMm: number;
+  satinLeastMm: number;
+  runStitchMm: number;
+}
 
 /** The figures of the stitch estimate from the shop's numbers. */
 export function stitchFigures(rules: HouseRules): StitchFigures {

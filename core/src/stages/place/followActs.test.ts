@@ -28,7 +28,7 @@ const CHESTS = ['table', 'armhole', 'collar'] as const;
 function planned(ticket: Ticket, rules: HouseRules) {
   const placement = placementOf(ticket.place, ticket.piece.kind);
   const piece = planPiece(ticket.piece, rules, { viewId: placement.view });
-  const { facts } = planDesign(ticket.design, rules);
+  const { facts } = planDesign(ticket.design, rules, piece.fabric);
   const { geometry } = piece;
   if (!geometry || !facts) throw new Error(`${ticket.piece.kind} is not measured`);
   const input = ticket.place;

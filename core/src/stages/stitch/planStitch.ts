@@ -1,4 +1,4 @@
-import { count, metres, minutes, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { count, metres, minutes, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import type { ThreadKind } from '../../catalogue/materials';
 import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
@@ -11,9 +11,10 @@ import { type ThreadMatch, threadFor } from '../../stock/fromShelf';
 import { needlesOf } from '../../stock/supplies';
 import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
+import type { StopCounts } from '../design/stitches/asMade';
 import { fewestThreadings } from './needles';
 
-export interface StitchStop extends PlannedStop {
+export interface StitchStop extends PlannedStop, StopCounts {
   minutes: number;
   topM: number;
   bobbinM: number;
@@ -45,17 +46,18 @@ export interface StitchPlan {
 const DEFAULT_SPEED = 600;
 const DEFAULT_BOBBIN_M = 60;
 
-/** Metres of top thread for a number of stitches: its factor × Σ stitch length, and a little for each. */
-export function topThreadM(stitches: number, rules: HouseRules): number {
-  const perStitch =
-    (numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100) * numberFor(rules, STITCH_NUMBERS.meanStitchMm) +
-    numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm);
-  return (stitches * perStitch) / 1000;
+/** Metres of top thread for stitches: its factor × what they lay on top, and a little for each. */
+export function topThreadM(
+  { stitches, threadMm }: Pick<StopCounts, 'stitches' | 'threadMm'>,
+  rules: HouseRules,
+): number {
+  const laid = (numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100) * threadMm;
+  return (laid + stitches * numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm)) / 1000;
 }
 
-/** Metres of bobbin thread for a number of stitches: its share of the top thread. */
-export const bobbinM = (stitches: number, rules: HouseRules): number =>
-  (topThreadM(stitches, rules) * numberFor(rules, STITCH_NUMBERS.bobbinShare)) / 100;
+/** Metres of bobbin thread for stitches: its share of the top thread. */
+export const bobbinM = (counts: Pick<StopCounts, 'stitches' | 'threadMm'>, rules: HouseRules): number =>
+  (topThreadM(counts, rules) * numberFor(rules, STITCH_NUMBERS.bobbinShare)) / 100;
 
 type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
 
@@ -64,7 +66,7 @@ type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
  * than needles as few as can be are put on again.
  */
 export function threadNeedles(
-  stops: readonly PlannedStop[],
+  stops: readonly (PlannedStop & StopCounts)[],
   needles: number,
   { threads, kind }: { threads: readonly Thread[]; kind: ThreadKind },
 ): ThreadedStop[] {
@@ -89,13 +91,12 @@ function planStop(stop: ThreadedStop, i: number, { machine, rules }: StitchConte
       ? 0
       : numberFor(rules, stop.rethreads ? STITCH_NUMBERS.changeOneNeedle : STITCH_NUMBERS.changeManyNeedles);
   const trims =
-    numberFor(rules, STITCH_NUMBERS.trimsPerStop) *
-    numberFor(rules, machine?.trims ? STITCH_NUMBERS.trimByMachine : STITCH_NUMBERS.trimByHand);
+    stop.trims * numberFor(rules, machine?.trims ? STITCH_NUMBERS.trimByMachine : STITCH_NUMBERS.trimByHand);
   const sewing = stop.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED);
   return {
     ...stop,
-    topM: topThreadM(stop.stitches, rules),
-    bobbinM: bobbinM(stop.stitches, rules),
+    topM: topThreadM(stop, rules),
+    bobbinM: bobbinM(stop, rules),
     minutes: sewing + (change + trims) / 60,
   };
 }
@@ -205,6 +206,8 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
     runsOut: runsOut(stops, bobbinLeftM, context),
     bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
   };
+  const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
+  const trims = facts.stops.reduce((sum, stop) => sum + stop.trims, 0);
   const betweenColours = schoolFor(rules, 'jumps') === 'betweenColours';
   return {
     ...plan,
@@ -232,12 +235,14 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
         phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,
         ...(stitchings > 1
           ? [
-              phrase`with changes and trims ${minutes(plan.totalMinutes / stitchings)} each, ${count(stitchings)} of them: ${minutes(plan.totalMinutes)}`,
+              phrase`with ${count(facts.stops.length - 1)} changes and ${count(trims)} trims ${minutes(plan.totalMinutes / stitchings)} each, ${count(stitchings)} of them: ${minutes(plan.totalMinutes)}`,
             ]
-          : [phrase`with changes and trims ${minutes(plan.totalMinutes)}`]),
+          : [
+              phrase`with ${count(facts.stops.length - 1)} changes and ${count(trims)} trims ${minutes(plan.totalMinutes)}`,
+            ]),
       ]),
       because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
-        phrase`${count(facts.stitches)} × (${count(numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100)} × ${count(numberFor(rules, STITCH_NUMBERS.meanStitchMm))} + ${count(numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm))}) mm = ${metres(plan.topM / stitchings)}${stitchings > 1 ? phrase`, ${count(stitchings)} of them: ${metres(plan.topM)}` : phrase``}`,
+        phrase`${count(numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100)} × ${metres(threadMm / 1000)} laid on top + ${count(facts.stitches)} stitches × ${mm(numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm))} = ${metres(plan.topM / stitchings)}${stitchings > 1 ? phrase`, ${count(stitchings)} of them: ${metres(plan.topM)}` : phrase``}`,
         phrase`bobbin ${percent(numberFor(rules, STITCH_NUMBERS.bobbinShare))} = ${metres(plan.bobbinNeededM)}`,
       ]),
     ],

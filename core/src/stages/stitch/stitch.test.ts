@@ -15,7 +15,10 @@ const planOf = (bobbinLeftM: number | null, shelf: Shelf = SAMPLE_SHELF, rules =
 
 describe('thread', () => {
   it('is 1.15 × the stitch length + 0.6 mm for each stitch; the bobbin 40 % of it', () => {
-    expect(topThreadM(1000, RULES)).toBeCloseTo(1000 * (1.15 * 3 + 0.6) * 0.001, 9);
+    expect(topThreadM({ stitches: 1000, threadMm: 3000 }, RULES)).toBeCloseTo(
+      1000 * (1.15 * 3 + 0.6) * 0.001,
+      9,
+    );
     const stitch = planOf(null).stitch;
     expect(stitch?.topM).toBeCloseTo(25.92, 6);
     expect(stitch?.bobbinNeededM).toBeCloseTo(10.368, 6);
@@ -85,7 +88,7 @@ it('warns of a worn needle, power off first', () => {
 
 describe('on a machine of many needles', () => {
   const kind = THREADS['polyester-40'];
-  const stop = (hex: string) => ({ hex, name: hex, stitches: 100 });
+  const stop = (hex: string) => ({ hex, name: hex, stitches: 100, threadMm: 300, trims: 3 });
   const many = (needles: number, hours: number[]): Shelf => ({
     ...SAMPLE_SHELF,
     machines: SAMPLE_SHELF.machines.map((m) => ({

@@ -57,6 +57,7 @@ export function practiceJob(
   if (!mount?.machine || !laid || !design.facts || !piece.geometry) return null;
   const facts = factsInHoop(design.facts, laid);
   const aboutFile = (p: Point) => subtract(p, facts.fileCentre);
+  const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
   const inHoop = (p: Point) => add(rotate(p, lie.turnDeg), lie.shift);
   return {
     ticketId: ticket.id,
@@ -74,7 +75,7 @@ export function practiceJob(
     obstacles: ticket.mount.obstacles,
     footMm: mount.trace.footMm,
     bobbinM: ticket.stitch.bobbinLeftM ?? mount.machine.bobbinMetres,
-    bobbinMPerStitch: bobbinM(1, shop.rules),
+    bobbinMPerStitch: bobbinM({ stitches: 1, threadMm: threadMm / Math.max(1, facts.stitches) }, shop.rules),
     marks: Object.fromEntries(Object.entries(mount.marksShould).map(([mark, p]) => [mark, inHoop(p)])),
     cloth: piece.geometry.outline.map((p) => inHoop(inHoopFrame(p, laid))),
     clothHex: piece.colour,

@@ -2,14 +2,14 @@ import type { HouseRules } from '../../../model/houseRules';
 import { CAP_MM } from '../../../model/ticket/designBounds';
 import type { Lettering } from '../../../model/ticket/lettering';
 import type { Part } from '../../../model/ticket/part';
-import { stitchFigures } from '../stitchFigures';
-import type { StitchFigures } from '../svg/estimate';
+import { STITCHED, type StitchFigures, stitchFigures } from '../stitchFigures';
 
 /** What letters are made from, in one text: where it is another one, they are to be set again. */
 export function lettersKey(letters: Lettering, figures: StitchFigures): string {
   const { text, face, capMm, spacingMm, linePercent, align, baseline, radiusMm, monogram } = letters;
   const { fillRowMm, fillStitchMm, underlay, satinPitchMm, satinMostMm, satinLeastMm, runStitchMm } = figures;
   return JSON.stringify([
+    STITCHED,
     [text, face, capMm, spacingMm, linePercent, align, baseline, radiusMm, monogram?.frame ?? null],
     [fillRowMm, fillStitchMm, underlay, satinPitchMm, satinMostMm, satinLeastMm, runStitchMm],
   ]);

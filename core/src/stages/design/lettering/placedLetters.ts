@@ -2,7 +2,7 @@ import { type Clipper, type Region, type Ring, withoutCrumbs } from '../../../ba
 import { add, rotate } from '../../../base/geometry/point';
 import { mm, type Phrase, phrase } from '../../../base/units/phrase';
 import type { Lettering } from '../../../model/ticket/lettering';
-import type { StitchFigures } from '../svg/estimate';
+import type { StitchFigures } from '../stitchFigures';
 import { radiusOfLine, standingAt } from './onBaseline';
 import { type Cluster, type SetLine, setLine } from './setLine';
 import type { Typeface } from './typeface';

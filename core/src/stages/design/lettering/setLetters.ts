@@ -6,7 +6,7 @@ import { mm, phrase } from '../../../base/units/phrase';
 import type { Artwork, SetLetter } from '../../../model/ticket/artwork';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
 import type { Lettering } from '../../../model/ticket/lettering';
-import { type Estimate, estimateFilled } from '../svg/estimate';
+import { countStitches } from '../stitches/countStitches';
 import { lettersKey } from './lettersKey';
 import { measureLetter } from './measureLetter';
 import { frameOf, monogramOf } from './monogram';
@@ -86,22 +86,16 @@ export function setLetters(recipe: Lettering, setting: LettersSetting): LettersS
       'too-large',
       phrase`Set so they are ${mm(Math.max(width, height))} long: at most ${mm(MOST_DESIGN_MM)}.`,
     );
-  const estimates = shapes.flatMap(({ region }) => estimateFilled(region, setting.figures) ?? []);
+  const regions = shapes.map(({ region }) => ({ region, stop: 0 }));
+  const [stitches = 0] = countStitches(regions, setting.figures, setting.clip);
   const centre = centreOf(box);
   return {
     ok: true,
     widthMm: rounded(width),
     heightMm: rounded(height),
-    stitches: Math.min(
-      MOST_STITCHES,
-      Math.max(
-        1,
-        estimates.reduce((sum, { stitches }) => sum + stitches, 0),
-      ),
-    ),
+    stitches: Math.min(MOST_STITCHES, Math.max(1, stitches)),
     artwork: artworkOf(shapes, {
       centre,
-      estimates,
       letters: lettersIn(judged),
       madeFrom: lettersKey(recipe, setting.figures),
     }),
@@ -110,16 +104,11 @@ export function setLetters(recipe: Lettering, setting: LettersSetting): LettersS
 
 interface AboutShapes {
   centre: Point;
-  estimates: readonly Estimate[];
   letters: SetLetter[];
   madeFrom: string;
 }
 
-function artworkOf(
-  shapes: readonly Placed[],
-  { centre, estimates, letters, madeFrom }: AboutShapes,
-): Artwork {
-  const satins = estimates.flatMap(({ satinMm }) => satinMm ?? []);
+function artworkOf(shapes: readonly Placed[], { centre, letters, madeFrom }: AboutShapes): Artwork {
   const hull = hullOf(shapes.flatMap(({ region }) => region.flat()));
   return {
     fileName: '',
@@ -133,8 +122,6 @@ function artworkOf(
       return { x: rounded(from.x), y: rounded(from.y) };
     }),
     fileCentre: { x: 0, y: 0 },
-    mostCover: Math.max(0, ...estimates.map(({ cover }) => cover ?? 0)),
-    narrowestSatinMm: satins.length > 0 ? Math.min(...satins) : null,
     remarks: [],
     letters,
     madeFrom,

@@ -96,7 +96,6 @@ function resizedArtwork(artwork: Artwork, by: number): Artwork {
     })),
     hull: artwork.hull.map(resize),
     fileCentre: resize(artwork.fileCentre),
-    narrowestSatinMm: artwork.narrowestSatinMm === null ? null : artwork.narrowestSatinMm * by,
     source: artwork.source && { ...artwork.source, asRead: restitched(artwork.source.asRead, by) },
   };
 }

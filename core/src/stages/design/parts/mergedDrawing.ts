@@ -4,8 +4,8 @@ import { mappedPath } from '../pathData';
 import type { DrawnPart } from './drawnPart';
 import type { DesignStop } from './stopsOfDesign';
 
-/** The shapes of a design in its own stops, and how thick thread lies on the densest. mm about its visible centre. */
-export type Drawing = Pick<Artwork, 'paths' | 'mostCover'>;
+/** The shapes of a design in its own stops, mm about its visible centre. */
+export type Drawing = Pick<Artwork, 'paths'>;
 
 const AS_GOOD_AS_NONE_MM = 0.005;
 
@@ -32,5 +32,5 @@ export function mergedDrawing(
       return { ...path, stop, d: isCentred ? path.d : mappedPath(path.d, (p) => subtract(p, centre)) };
     }),
   );
-  return { paths, mostCover: Math.max(...parts.map(({ part }) => part.artwork?.mostCover ?? 0)) };
+  return { paths };
 }

@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { boxOf, centreOf, heightOf, widthOf } from '../../../base/geometry/box';
 import { say } from '../../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
-import type { DesignInput } from '../../../model/ticket/design';
-import { DesignInputSchema } from '../../../model/ticket/design';
+import { type DesignInput, DesignInputSchema, EMPTY_DESIGN } from '../../../model/ticket/design';
 import { USUAL_LETTERING } from '../../../model/ticket/lettering';
 import { EMPTY_PART, type Part } from '../../../model/ticket/part';
 import { TWO_SQUARES } from '../../../testing/samples';
+import { fabricOf } from '../../piece/planPiece';
 import { type ColourOrder, runsOf } from '../order/colourOrder';
 import { planDesign } from '../planDesign';
 import {
@@ -32,6 +32,7 @@ import { drawnPart } from './drawnPart';
 import { isOrder, stopMoved } from './stopActs';
 import { blocksOf, stopsOfDesign } from './stopsOfDesign';
 
+const FABRIC = fabricOf({ fabricId: '', fabricChanges: {} });
 const MM = { system: 'mm' } as const;
 const RED = { hex: '#A93F36', name: 'madder', stitches: null };
 const NAVY = { hex: '#1F3A5F', name: 'navy', stitches: null };
@@ -53,17 +54,8 @@ const box = (
   ...more,
 });
 const idOf = (id: string) => `part-of-${id}`;
-const designOf = (...parts: Part[]): DesignInput => ({
-  name: 'Composed',
-  hasUp: true,
-  looks: null,
-  scalePercent: 100,
-  parts,
-  order: null,
-  names: null,
-  nameSets: {},
-});
-const plan = (...parts: Part[]) => planDesign(designOf(...parts), DEFAULT_HOUSE_RULES);
+const designOf = (...parts: Part[]): DesignInput => ({ ...EMPTY_DESIGN, name: 'Composed', parts });
+const plan = (...parts: Part[]) => planDesign(designOf(...parts), DEFAULT_HOUSE_RULES, FABRIC);
 const factsOf = (...parts: Part[]) => {
   const { facts } = plan(...parts);
   if (!facts) throw new Error('no facts');
@@ -341,14 +333,18 @@ describe('the order of the stops of several parts', () => {
   it('is the person’s where there is one, and says what cannot be', () => {
     const parts = [box('a', [0, 0]), box('b', [0, 0], [10, 6], { colours: [NAVY] }), box('c', [80, 0])];
     const wrong = [idOf('b'), idOf('a'), idOf('c')].map((part) => ({ part, stop: 0 }));
-    const found = planDesign({ ...designOf(...parts), order: wrong }, DEFAULT_HOUSE_RULES);
+    const found = planDesign({ ...designOf(...parts), order: wrong }, DEFAULT_HOUSE_RULES, FABRIC);
     expect(found.facts?.stops.map(({ name }) => name)).toEqual(['navy', 'madder']);
     const covered = found.findings.find(({ code }) => code === 'design-order-covered');
     expect(say(covered?.text ?? [], MM)).toBe(
       'navy of “off the machine” would be stitched before madder of “off the machine”, which it lies on.',
     );
     const mend = covered?.mends[0]?.change;
-    const mended = planDesign({ ...designOf(...parts), ...(mend?.set as object) }, DEFAULT_HOUSE_RULES);
+    const mended = planDesign(
+      { ...designOf(...parts), ...(mend?.set as object) },
+      DEFAULT_HOUSE_RULES,
+      FABRIC,
+    );
     expect(mended.findings.map(({ code }) => code)).not.toContain('design-order-covered');
   });
 

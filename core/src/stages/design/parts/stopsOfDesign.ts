@@ -1,4 +1,5 @@
 import { type Box, boxOf } from '../../../base/geometry/box';
+import { boxesTouch } from '../../../base/geometry/boxIndex';
 import { type Rings, sharesArea } from '../../../base/geometry/sharesArea';
 import type { PartStop } from '../../../model/ticket/design';
 import type { Part } from '../../../model/ticket/part';
@@ -25,7 +26,7 @@ export interface Block extends PartStop {
 const MOST_LETTERS = 400_000;
 
 /** A line as one thin region a piece. */
-const asRings = (line: ReturnType<typeof ringsOfPath>, width: number): Rings =>
+export const linesAsRings = (line: ReturnType<typeof ringsOfPath>, width: number): Rings =>
   line.flatMap((points) =>
     points.slice(1).map((b, i) => {
       const a = points[i] ?? b;
@@ -51,17 +52,14 @@ function shapesByStop({ part, paths, stops }: DrawnPart): Shape[][] | null {
   const shapes = stops.map((): Shape[] => []);
   for (const { d, stop, strokeMm } of paths) {
     const lines = ringsOfPath(d);
-    const rings = strokeMm === null ? lines : asRings(lines, strokeMm);
+    const rings = strokeMm === null ? lines : linesAsRings(lines, strokeMm);
     shapes[stop]?.push({ rings, box: boxOf(rings.flat()) });
   }
   return shapes;
 }
 
-const touch = (a: Box, b: Box): boolean =>
-  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
-
 const anyShared = (a: readonly Shape[], b: readonly Shape[]): boolean =>
-  a.some((one) => b.some((other) => touch(one.box, other.box) && sharesArea(one.rings, other.rings)));
+  a.some((one) => b.some((other) => boxesTouch(one.box, other.box) && sharesArea(one.rings, other.rings)));
 
 const shapes = new WeakMap<DrawnPart, Shape[][] | null>();
 function shapesOf(drawn: DrawnPart): Shape[][] | null {

@@ -1,5 +1,5 @@
 import type { DrawingId } from '../../../model/drawing';
-import type { StitchFigures } from './estimate';
+import { STITCHED, type StitchFigures } from '../stitchFigures';
 
 /** What a drawing was read for: its size, the shop's figures, the cloth that shows through. */
 export interface ReadFor {
@@ -13,6 +13,7 @@ export interface ReadFor {
 export function drawnKey({ drawing, widthMm, figures, cloth }: ReadFor): string {
   const { fillRowMm, fillStitchMm, underlay, satinPitchMm, satinMostMm, satinLeastMm, runStitchMm } = figures;
   return JSON.stringify([
+    STITCHED,
     drawing,
     Math.round(widthMm * 100) / 100,
     cloth.toUpperCase(),

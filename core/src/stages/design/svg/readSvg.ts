@@ -2,15 +2,16 @@ import { ramerDouglasPeucker } from 'clipper2-ts';
 import { type INode, parseSync } from 'svgson';
 import { colourDifference, nameOfColour } from '../../../base/colour/colour';
 import { type Box, boxOf, centreOf, heightOf, widthOf } from '../../../base/geometry/box';
-import type { Ring } from '../../../base/geometry/clip';
+import { areaOf, type Ring } from '../../../base/geometry/clip';
 import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
 import { drawingIdOf } from '../../../model/drawingId';
 import type { Artwork, ColourStop } from '../../../model/ticket/artwork';
-import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES } from '../../../model/ticket/designBounds';
+import { ARTWORK_BOUNDS, MOST_DESIGN_MM } from '../../../model/ticket/designBounds';
 import { colourOrder, runsOf } from '../order/colourOrder';
+import { countStitches, tooManyStitches } from '../stitches/countStitches';
+import type { StitchFigures } from '../stitchFigures';
 import { drawnKey } from './drawnKey';
-import { type Estimate, estimateFilled, estimateLine, type StitchFigures } from './estimate';
 import { withoutHidden } from './hidden';
 import { viewBoxMatrix } from './matrix';
 import { type Paint, plainPaint, seenOn } from './paint';
@@ -51,7 +52,6 @@ export interface ReadSetting {
 interface Stitched {
   rings: readonly Ring[];
   hex: string;
-  estimate: Estimate;
   /** The parts that it lies on, by their place in the drawing. */
   on: readonly number[];
 }
@@ -85,25 +85,15 @@ const WHITE: Paint = { r: 1, g: 1, b: 1, alpha: 1 };
 /** What is painted, as it would be stitched: what is hidden is taken away. */
 function stitchedOf(
   shapes: readonly Painted[],
-  { tools, figures, cloth }: ReadSetting,
+  { tools, cloth }: ReadSetting,
   remarks: Set<string>,
 ): Stitched[] {
   const seen = withoutHidden(shapes, tools.clip);
   if (!seen) remarks.add('So many shapes lie on each other that what is hidden was left in.');
   const ground = plainPaint(cloth) ?? WHITE;
-  const all =
-    seen ?? shapes.map((shape, i) => ({ ...shape, seen: shape.region, share: 1, on: i > 0 ? [i - 1] : [] }));
-  return all.map(({ region, seen: rings, paint, line, share, on }): Stitched => {
-    // How it is stitched is told by the whole shape; what is hidden has no stitches.
-    const whole = line
-      ? estimateLine(line.lengthMm, line.widthMm, figures)
-      : (estimateFilled(region, figures) ?? NO_STITCHES);
-    const estimate = { ...whole, stitches: Math.round(whole.stitches * Math.min(1, share)) };
-    return { rings, hex: seenOn(paint, ground), estimate, on };
-  });
+  const all = seen ?? shapes.map((shape, i) => ({ ...shape, seen: shape.region, on: i > 0 ? [i - 1] : [] }));
+  return all.map(({ seen: rings, paint, on }): Stitched => ({ rings, hex: seenOn(paint, ground), on }));
 }
-
-const NO_STITCHES: Estimate = { kind: 'run', stitches: 0, cover: null, satinMm: null };
 
 /** The parts in the order of fewest thread changes; none comes before one it lies on. What is gained is said. */
 function withFewChanges(parts: readonly Stitched[], remarks: Set<string>): Stitched[] {
@@ -134,16 +124,15 @@ const ringData = (ring: Ring, centre: Point, thinUm: number): string => {
   return `M${thinned.map((p) => `${rounded(p.x / 1000)} ${rounded(p.y / 1000)}`).join('L')}Z`;
 };
 
-/** Runs of one colour in drawing order are the colour stops; returns each part's stop too. */
-function colourStops(parts: readonly Pick<Stitched, 'hex' | 'estimate'>[]): {
+/** Runs of one colour in drawing order are the colour stops, their stitches still to be counted; and each part's stop. */
+function colourStops(parts: readonly Pick<Stitched, 'hex'>[]): {
   colours: ColourStop[];
   stopOf: number[];
 } {
   const colours: ColourStop[] = [];
-  const stopOf = parts.map(({ hex, estimate }) => {
-    const last = colours[colours.length - 1];
-    if (last?.hex === hex) last.stitches = (last.stitches ?? 0) + estimate.stitches;
-    else colours.push({ hex, name: nameOfColour(hex), stitches: estimate.stitches });
+  const stopOf = parts.map(({ hex }) => {
+    if (colours[colours.length - 1]?.hex !== hex)
+      colours.push({ hex, name: nameOfColour(hex), stitches: null });
     return colours.length - 1;
   });
   return { colours, stopOf };
@@ -152,7 +141,7 @@ function colourStops(parts: readonly Pick<Stitched, 'hex' | 'estimate'>[]): {
 /** The nearest two of the colours become one, again and again, until there are few enough. */
 function fewerColours(parts: readonly Stitched[], most: number): Stitched[] {
   const weights = new Map<string, number>();
-  for (const { hex, estimate } of parts) weights.set(hex, (weights.get(hex) ?? 0) + estimate.stitches);
+  for (const { hex, rings } of parts) weights.set(hex, (weights.get(hex) ?? 0) + areaOf(rings));
   const all = [...weights.keys()];
   const into = new Map<string, string>();
   const pairs = all
@@ -238,17 +227,11 @@ function artworkOf(
   const paths = pathsOf(parts, stopOf, centre);
   const hull = hullOf(parts.flatMap(({ rings }) => rings.flat()));
   if (!paths || hull.length > ARTWORK_BOUNDS.hull) return null;
-  const satins = parts.flatMap(({ estimate }) => estimate.satinMm ?? []);
   return {
     fileName: frame.fileName.slice(0, ARTWORK_BOUNDS.fileName),
     paths,
     hull: hull.map((p) => ({ x: rounded(p.x - centre.x), y: rounded(p.y - centre.y) })),
     fileCentre: subtract(frame.page, centre),
-    mostCover: parts.reduce(
-      (most, { estimate }) => Math.min(ARTWORK_BOUNDS.cover, Math.max(most, estimate.cover ?? 0)),
-      0,
-    ),
-    narrowestSatinMm: satins.length > 0 ? satins.reduce((least, mm) => Math.min(least, mm)) : null,
     remarks: [...frame.remarks].slice(0, ARTWORK_BOUNDS.remarks),
     letters: [],
     madeFrom: '',
@@ -315,6 +298,7 @@ function readAt(text: string, fileName: string, setting: ReadSetting): ReadSvg |
   const drawn = atTrueSize(root, text, setting);
   if ('ok' in drawn) return drawn;
   const { remarks, page } = drawn;
+  const { tools } = setting;
   if (/<text[\s>]/i.test(text)) remarks.add(PASSED_OVER.text);
   if (/<image[\s>]/i.test(text)) remarks.add(PASSED_OVER.image);
   if (/marker-(start|mid|end)/.test(text)) remarks.add(PASSED_OVER.marker);
@@ -327,9 +311,12 @@ function readAt(text: string, fileName: string, setting: ReadSetting): ReadSvg |
   const off = subtract(middle, centreOf(box));
   const sides = [widthOf(box), heightOf(box), Math.abs(off.x), Math.abs(off.y)];
   if (!sides.every((side) => side <= MOST_DESIGN_MM)) return REFUSALS.tooBig;
-  const stitches = all.reduce((sum, { estimate }) => sum + estimate.stitches, 0);
-  if (stitches > MOST_STITCHES) return REFUSALS.tooManyStitches;
-  const { colours, stopOf } = colourStops(all);
+  const { colours: uncounted, stopOf } = colourStops(all);
+  const regions = all.map(({ rings }, i) => ({ region: rings, stop: stopOf[i] ?? 0 }));
+  if (tooManyStitches(regions, setting.figures)) return REFUSALS.tooManyStitches;
+  const counts = countStitches(regions, setting.figures, tools.clip);
+  const colours = uncounted.map((colour, i) => ({ ...colour, stitches: counts[i] ?? 0 }));
+  const stitches = counts.reduce((sum, count) => sum + count, 0);
   const artwork = artworkOf(all, stopOf, { box, page: middle, fileName, remarks });
   if (!artwork) return REFUSALS.tooComplex;
   const widthMm = rounded(widthOf(box));

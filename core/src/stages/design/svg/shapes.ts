@@ -1,19 +1,16 @@
 import type { INode } from 'svgson';
 import { type Box, boxOf, contains } from '../../../base/geometry/box';
 import type { Clipper, Region, Ring } from '../../../base/geometry/clip';
-import { distance } from '../../../base/geometry/point';
-import { segmentsOf } from '../../../base/geometry/polygon';
 import { flattenPath, type Polyline } from './flatten';
 import { after, type Matrix, mapped, matrixOf, mostScaleOf } from './matrix';
 import { brightnessOf, meanOfStops, type Paint, plainPaint } from './paint';
 import { type StrokeStyle, strokeRings } from './strokeOutline';
 
-/** What one shape paints: a region in mm, in one colour; a line knows how long and wide it is, too. */
+/** What one shape paints: a region in mm, in one colour. */
 export interface Painted {
   region: Region;
   box: Box;
   paint: Paint;
-  line: { lengthMm: number; widthMm: number } | null;
 }
 
 export const PASSED_OVER = {
@@ -157,12 +154,12 @@ const ruleOf = (text: string | undefined): 'nonzero' | 'evenodd' =>
 
 /** Puts down what is seen of a region. */
 function put(
-  { region, paint, line }: Pick<Painted, 'paint' | 'line'> & { region: Region | null },
+  { region, paint }: Pick<Painted, 'paint'> & { region: Region | null },
   { within, into }: Above,
   { clip }: Scope,
 ): void {
   const seen = region ? cut(region, within, clip) : [];
-  if (seen.length > 0) into.push({ region: seen, box: boxOf(seen.flat()), paint, line });
+  if (seen.length > 0) into.push({ region: seen, box: boxOf(seen.flat()), paint });
 }
 
 function paintPath(node: INode, above: Above, scope: Scope): void {
@@ -176,28 +173,18 @@ function paintPath(node: INode, above: Above, scope: Scope): void {
   const filled = () => {
     if (!fill) return;
     const rule = ruleOf(attributes['fill-rule'] ?? attributes['clip-rule']);
-    put({ region: regionOf(ringsIn(lines, matrix), rule, scope), paint: fill, line: null }, above, scope);
+    put({ region: regionOf(ringsIn(lines, matrix), rule, scope), paint: fill }, above, scope);
   };
   const stroked = () => {
     if (!stroke) return;
     const style = strokeStyleOf(node);
-    const scale = Math.sqrt(Math.abs(matrix[0] * matrix[3] - matrix[1] * matrix[2]));
     const rings = strokeRings(lines, style, TOLERANCE_MM / Math.max(1e-9, mostScaleOf(matrix)));
     const region = regionOf(
       rings.map((ring) => ring.map((p) => mapped(matrix, p))),
       'nonzero',
       scope,
     );
-    const lengthMm = lines.reduce(
-      (sum, { points, closed }) =>
-        sum +
-        segmentsOf(points, closed).reduce(
-          (n, [a, b]) => n + distance(mapped(matrix, a), mapped(matrix, b)),
-          0,
-        ),
-      0,
-    );
-    put({ region, paint: stroke, line: { lengthMm, widthMm: style.width * scale } }, above, scope);
+    put({ region, paint: stroke }, above, scope);
   };
   for (const layer of attributes['paint-order'] === 'stroke' ? [stroked, filled] : [filled, stroked]) layer();
 }
@@ -295,7 +282,7 @@ export function shapesOf(
   const onlyOnPage = shapes.flatMap((shape): Painted[] => {
     if (isOnPage(shape)) return [shape];
     const region = clip.intersect(shape.region, edge);
-    return region.length > 0 ? [{ ...shape, region, box: boxOf(region.flat()), line: null }] : [];
+    return region.length > 0 ? [{ ...shape, region, box: boxOf(region.flat()) }] : [];
   });
   out.remarks.add(PASSED_OVER.edge);
   return { ...out, shapes: onlyOnPage };

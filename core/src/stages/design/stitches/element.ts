@@ -80,8 +80,7 @@ class InHand {
     this.bench.isCoveredLater(p);
 
   private wayInside(from: Point, to: Point): Point[] | null {
-    if (this.mesh === undefined)
-      this.mesh = meshOf(this.element.region, Number.POSITIVE_INFINITY, this.bench.clip);
+    if (this.mesh === undefined) this.mesh = meshOf(this.element.region, Number.POSITIVE_INFINITY);
     return this.mesh ? routeIn(this.mesh, from, to) : null;
   }
 
@@ -112,7 +111,7 @@ function fillJob(region: Region, { element, bench }: InHand): Job {
   const around = inner.flat();
   let mesh: Mesh | null | undefined;
   const route = (from: Point, to: Point): Point[] | null => {
-    if (mesh === undefined) mesh = meshOf(region, Number.POSITIVE_INFINITY, clip);
+    if (mesh === undefined) mesh = meshOf(region, Number.POSITIVE_INFINITY);
     return mesh ? routeIn(mesh, from, to) : null;
   };
   return {
@@ -134,7 +133,7 @@ function asRows(region: Region, { element, bench }: InHand): Job {
 
 function columnJobs(region: Region, inHand: InHand, stitch: typeof stitchSatin): Job[] {
   const { element, bench } = inHand;
-  const mesh = meshOf(region, RIM_STEP_MM, bench.clip);
+  const mesh = meshOf(region, RIM_STEP_MM);
   const all = mesh ? apartOf(columnsOf(mesh)) : [];
   const jobs = all.map((columns): Job => {
     const starts = startsOf(columns);

@@ -42,7 +42,7 @@ export const laysThread = (code: number): boolean => code !== CODES.trim;
 export const LONGEST_MM = 12;
 /** Nearer than this two penetrations are one, mm. */
 const SAME_MM = 0.08;
-const LOCK_MM = 0.5;
+const LOCK_MM = 0.3;
 const FIRST_ROOM = 4096;
 
 /** Takes stitch after stitch; arrays grow as they are filled. */

@@ -22,14 +22,25 @@ interface Boxed extends Element {
 /** A cell of the index of elements, mm: about what a shape of a drawing measures. */
 const CELL_MM = 8;
 
+/** So many pairs are looked at closely; beyond, each element comes after the one before it. */
+const MOST_PAIRS = 4000;
+
 /** Of elements of one stop, those before it that each lies on: they come first. */
 function liesOn(elements: readonly Boxed[]): number[][] {
   const index = boxIndex(
     elements.map(({ box }) => box),
     CELL_MM,
   );
+  let pairs = 0;
+  const near: number[][] = [];
+  for (const [i, { box }] of elements.entries()) {
+    const before = index.touching(box).filter((k) => k < i);
+    near.push(before);
+    pairs += before.length;
+    if (pairs > MOST_PAIRS) return elements.map((_, k) => (k > 0 ? [k - 1] : []));
+  }
   return elements.map((upper, i) =>
-    index.touching(upper.box).filter((k) => k < i && sharesArea(upper.region, elements[k]?.region ?? [])),
+    (near[i] ?? []).filter((k) => sharesArea(upper.region, elements[k]?.region ?? [])),
   );
 }
 

@@ -100,6 +100,10 @@ function blurred(
 /** The thread that is felt at each square: what lies about it, the nearer the more. */
 export const felt = (map: DensityMap): Float32Array => blurred(blurred(map.cover, map, true), map, false);
 
+/** How thick thread is felt to lie at the thickest place. */
+export const mostFelt = (map: DensityMap): number =>
+  felt(map).reduce((most, cover) => Math.max(most, cover), 0);
+
 /** Spots nearer than this are one, mm. */
 const APART_MM = 4;
 

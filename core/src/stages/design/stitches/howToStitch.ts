@@ -1,4 +1,4 @@
-import type { StitchFigures } from '../../design/svg/estimate';
+import type { StitchFigures } from '../stitchFigures';
 
 /** How regions are stitched, mm. */
 export interface HowToStitch extends StitchFigures {

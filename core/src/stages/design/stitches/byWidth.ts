@@ -51,13 +51,22 @@ function standsOut(piece: Region, wide: ReadonlySet<string>): boolean {
   return piece.flat().some((p) => rim.every((q) => distance(p, q) >= mouth));
 }
 
+/** A region, and what is left of it once it is made smaller by half a width all round. */
+interface Eroded {
+  region: Region;
+  inner: Region;
+}
+
 /**
  * A region parted where it becomes narrower than a width. What is left over stays with the wide part where it stands out
  * from it by less than half that width, or by less than it is wide where it begins: the corners, which no disc reaches,
  * and stubs too short for a column of their own.
  */
-function partedAt(region: Region, widthMm: number, clip: Clipper): { wide: Region; narrow: Region } {
-  const inner = clip.offset(region, -widthMm / 2);
+function partedAt(
+  { region, inner }: Eroded,
+  widthMm: number,
+  clip: Clipper,
+): { wide: Region; narrow: Region } {
   if (inner.length === 0) return { wide: [], narrow: region };
   const wide = clip.intersect(clip.offset(inner, widthMm / 2), region);
   const left = islandsOf(withoutCrumbs(clip.subtract(region, wide), CRUMB_MM2));
@@ -79,7 +88,12 @@ function partedAt(region: Region, widthMm: number, clip: Clipper): { wide: Regio
  * handle a satin column, the string on it a line. Empty for a region without area.
  */
 export function byWidth(region: Region, { satinLeastMm, satinMostMm }: SatinWidths, clip: Clipper): ByWidth {
-  const { wide: fill, narrow } = partedAt(region, satinMostMm, clip);
-  const { wide: satin, narrow: run } = partedAt(narrow, satinLeastMm, clip);
+  // What is thin everywhere is found first: making it smaller once more costs little then.
+  const satinInner = clip.offset(region, -satinLeastMm / 2);
+  if (satinInner.length === 0) return { fill: [], satin: [], run: region };
+  const fillInner = clip.offset(satinInner, -(satinMostMm - satinLeastMm) / 2);
+  const { wide: fill, narrow } = partedAt({ region, inner: fillInner }, satinMostMm, clip);
+  const inner = fill.length === 0 ? satinInner : clip.offset(narrow, -satinLeastMm / 2);
+  const { wide: satin, narrow: run } = partedAt({ region: narrow, inner }, satinLeastMm, clip);
   return { fill, satin, run };
 }

@@ -1,0 +1,133 @@
+import { sha256 } from '@noble/hashes/sha2';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
+import { type Point, subtract } from '../../../base/geometry/point';
+import { numberFor } from '../../../catalogue/houseNumber';
+import { DESIGN_NUMBERS as N } from '../../../catalogue/numbers/design';
+import type { HouseRules } from '../../../model/houseRules';
+import type { Artwork } from '../../../model/ticket/artwork';
+import type { Stitching } from '../../../model/ticket/made';
+import type { Part, Way } from '../../../model/ticket/part';
+import type { Fabric } from '../../../model/ticket/piece';
+import type { DrawnPart } from '../parts/drawnPart';
+import type { DesignStop } from '../parts/stopsOfDesign';
+import { mappedPath } from '../pathData';
+import { stitchFigures } from '../stitchFigures';
+import type { HowToStitch } from './howToStitch';
+
+/** A shape of a design, mm about its visible centre, with the stop it is stitched in. */
+export interface StitchShape {
+  d: string;
+  strokeMm: number | null;
+  stop: number;
+  part: string;
+  /** Its place among the part's own stops. */
+  partStop: number;
+  angleDeg: number | null;
+  way: Way | null;
+}
+
+/** All that the stitches of a design follow from. A later shape of another part lies on an earlier one. */
+export interface StitchQuestion {
+  /** The same text, the same stitches. */
+  key: string;
+  shapes: StitchShape[];
+  stops: number;
+  how: Omit<HowToStitch, 'angleDeg' | 'way'>;
+  cutUnder: Stitching['cutUnder'];
+}
+
+/** What stitches are asked for. */
+export interface Asked {
+  parts: readonly DrawnPart[];
+  stops: readonly DesignStop[];
+  centre: Point;
+  stitching: Stitching;
+  fabric: Fabric;
+  rules: HouseRules;
+}
+
+/** A knit stretches by so much, percent; a pile stands so high, mm. */
+const KNIT_PERCENT = 8;
+const PILE_MM = 1;
+
+/** How far the thread draws a cloth in on either side, mm. */
+export function pullOf({ stretchPercent, pileMm }: Fabric, rules: HouseRules): number {
+  if (pileMm >= PILE_MM) return numberFor(rules, N.pullPileMm);
+  return numberFor(rules, stretchPercent >= KNIT_PERCENT ? N.pullKnitMm : N.pullMm);
+}
+
+function howOf({ stitching, fabric, rules }: Asked): StitchQuestion['how'] {
+  const figures = stitchFigures(rules);
+  return {
+    ...figures,
+    fillRowMm: stitching.rowMm ?? figures.fillRowMm,
+    underlay: stitching.underlay ? figures.underlay : 0,
+    pullMm: pullOf(fabric, rules),
+  };
+}
+
+const hashOf = (text: string): string => bytesToHex(sha256(utf8ToBytes(text))).slice(0, 32);
+
+const hashes = new WeakMap<Artwork['paths'], string>();
+/** One text for the shapes of a part, worked out once for each. */
+function pathsHash(paths: Artwork['paths']): string {
+  const known = hashes.get(paths);
+  if (known !== undefined) return known;
+  const hash = hashOf(paths.map(({ d, stop, strokeMm }) => `${stop} ${strokeMm ?? ''} ${d}`).join('\n'));
+  hashes.set(paths, hash);
+  return hash;
+}
+
+const hundredth = (value: number): number => Math.round(value * 100) / 100 + 0;
+
+/** What of a part its stitches follow from. */
+function keyOfPart({ part }: DrawnPart, centre: Point): unknown[] {
+  const { at, turnDeg, mirrored, scalePercent, elementMoves, ways, artwork } = part;
+  const from = subtract(at, centre);
+  return [
+    artwork ? pathsHash(artwork.paths) : '',
+    [hundredth(from.x), hundredth(from.y), turnDeg, mirrored, scalePercent],
+    elementMoves,
+    ways,
+  ];
+}
+
+/** One text for all that the stitches of a design follow from; short, whatever the design. */
+export function stitchKey(asked: Asked): string {
+  const parts = asked.parts.map((part) => keyOfPart(part, asked.centre));
+  const order = asked.stops.map(({ of }) => of);
+  return hashOf(JSON.stringify([parts, order, howOf(asked), asked.stitching.cutUnder]));
+}
+
+/** The angle of rows in the design, of one in a part's own frame. */
+const angleIn = ({ mirrored, turnDeg }: Part, angleDeg: number): number =>
+  (mirrored ? -angleDeg : angleDeg) + turnDeg;
+
+/** The shapes of a design to be stitched; sizes off a machine have none. */
+export function stitchQuestion(asked: Asked): StitchQuestion {
+  const { parts, stops, centre, stitching } = asked;
+  const stopOf = new Map(stops.flatMap(({ of }, i) => of.map(({ part, stop }) => [`${part} ${stop}`, i])));
+  const shapes = parts.flatMap(({ part, paths }): StitchShape[] =>
+    !part.artwork
+      ? []
+      : paths.map(({ d, strokeMm, stop }) => {
+          const way = part.ways.find((one) => one.stop === stop);
+          return {
+            d: mappedPath(d, (p) => subtract(p, centre)),
+            strokeMm,
+            stop: stopOf.get(`${part.id} ${stop}`) ?? stop,
+            part: part.id,
+            partStop: stop,
+            angleDeg: way?.angleDeg == null ? null : angleIn(part, way.angleDeg),
+            way: way?.way ?? null,
+          };
+        }),
+  );
+  return {
+    key: stitchKey(asked),
+    shapes,
+    stops: stops.length,
+    how: howOf(asked),
+    cutUnder: stitching.cutUnder,
+  };
+}
