@@ -16,6 +16,8 @@ interface SheetProps {
   description: string;
   /** Its layers, the lowest first. */
   children: ReactNode;
+  /** What is painted over the layers, and is no drawing of lines. */
+  over?: ReactNode;
   /** Whether a press here, mm, takes hold of the design. */
   holds?: (at: Point, tolerance: number) => boolean;
   /** The design was moved by so many mm since it was taken hold of. */
@@ -62,6 +64,7 @@ export function Sheet({
   focus,
   description,
   children,
+  over = null,
   holds = never,
   onDrag = nothing,
   onDragEnd = nothing,
@@ -108,6 +111,11 @@ export function Sheet({
               {children}
             </InView>
           </Svg>
+        ) : null}
+        {size.width > 0 && over ? (
+          <InView view={view} palette={palette}>
+            {over}
+          </InView>
         ) : null}
       </NativeView>
       {size.height >= ZOOMED_FROM_PX && !still ? (

@@ -21,6 +21,7 @@ import {
   withUnread,
 } from '@zt/core';
 import type { FaceId } from '@zt/core/model/ticket/lettering';
+import type { Made } from '@zt/core/model/ticket/made';
 import type { NameRow, NameSets } from '@zt/core/model/ticket/names';
 import { withNamesSet } from '@zt/core/stages/design/names/rows';
 import { withReadAgain } from '@zt/core/stages/design/readAgain';
@@ -315,6 +316,15 @@ const editor = createSlice({
       state.refused = refused;
       state.save = 'unsaved';
     },
+    /** The stitches of the design were made: as with letters, no step of its own. */
+    stitchesMade: (state, { payload }: PayloadAction<{ ticketId: string; made: Made }>) => {
+      const ticket = ticketOf(state as EditorState);
+      if (ticket?.id !== payload.ticketId) return;
+      const { change, refused } = admitted({ stage: 'design', set: { made: payload.made } });
+      if (refused.length > 0) return;
+      state.present = applyChange(ticket, change);
+      state.save = 'unsaved';
+    },
     /** Names of an order were set: as with a part, no step of its own; what is not asked for so any more is left. */
     namesMade: (state, { payload }: PayloadAction<{ from: readonly NameRow[]; sets: NameSets }>) => {
       const ticket = ticketOf(state as EditorState);
@@ -437,6 +447,7 @@ export const {
   partMade,
   drawingRead,
   namesMade,
+  stitchesMade,
   partRefused,
   readingChosen,
   ticketOpened,

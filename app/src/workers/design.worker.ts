@@ -9,6 +9,7 @@ import type { StitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { type ReadSetting, readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { clipperFrom, drawingTools } from '@zt/core/stages/design/svg/tools';
 import { expose } from 'comlink';
+import { bytesOf } from './bytes';
 
 /** How a drawing is to be read; what it is read with is loaded here. */
 export type HowToRead = Omit<ReadSetting, 'tools'>;
@@ -36,11 +37,6 @@ export type NamesAnswer = readonly {
 /** Letters as they were set, or why they cannot be, with the typefaces that do have what is missing. */
 export type LettersAnswer = LettersSet | (LettersRefused & { inFaces: FaceId[] });
 
-const bytesOf = (path: string) => async () => {
-  const answer = await fetch(new URL(path, self.location.origin));
-  if (!answer.ok) throw new Error(`${path} is not there: ${answer.status}`);
-  return new Uint8Array(await answer.arrayBuffer());
-};
 const clipperBytes = bytesOf('/wasm/clipper.wasm');
 
 /** Typefaces, each opened when it is first asked for. */

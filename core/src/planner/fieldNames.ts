@@ -45,6 +45,7 @@ const NAMES: Record<string, string | Namer> = {
   'piece.fabricChanges.thicknessMm': 'thickness, mm',
   'piece.fabricChanges.pileMm': 'pile height, mm',
   'design.name': 'name of the design',
+  'design.stitching.rowMm': 'rows apart, mm',
   'design.parts.*.widthMm': (ticket, [i]) => ofPart(ticket, i, 'width'),
   'design.parts.*.heightMm': (ticket, [i]) => ofPart(ticket, i, 'height'),
   'design.parts.*.stitches': (ticket, [i]) => ofPart(ticket, i, 'stitches'),

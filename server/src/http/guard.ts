@@ -96,10 +96,10 @@ const HEADERS = {
 const UNHEEDED = { crossOriginOpenerPolicy: false, originAgentCluster: false } as const;
 
 /**
- * The worker that reads drawings and sets letters runs compiled code, whose package writes the calls into it as functions. It sees no
- * page, and what a drawing says is never made into code.
+ * The workers that read drawings, set letters and make stitches run compiled code, whose package writes the calls into it
+ * as functions. They see no page, and what a drawing says is never made into code.
  */
-const READS_DRAWINGS = /\/design-[0-9a-f]{32}\.js$/;
+const WITH_COMPILED = /\/(design|stitch)-[0-9a-f]{32}\.js$/;
 const COMPILED = {
   ...HEADERS,
   contentSecurityPolicy: {
@@ -117,7 +117,7 @@ export function pageHeaders(): MiddlewareHandler {
   const [page, worker] = ways as [(typeof ways)[0], (typeof ways)[0]];
   return (c, next) => {
     const { protocol, hostname: name } = new URL(c.req.url);
-    const { whole, plain } = READS_DRAWINGS.test(c.req.path) ? worker : page;
+    const { whole, plain } = WITH_COMPILED.test(c.req.path) ? worker : page;
     return (protocol === 'https:' || THIS_COMPUTER.includes(name) ? whole : plain)(c, next);
   };
 }

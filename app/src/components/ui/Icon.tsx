@@ -1,6 +1,8 @@
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import Maximize from 'lucide-react-native/icons/maximize-2';
 import Minus from 'lucide-react-native/icons/minus';
+import Pause from 'lucide-react-native/icons/pause';
+import Play from 'lucide-react-native/icons/play';
 import Plus from 'lucide-react-native/icons/plus';
 import Redo from 'lucide-react-native/icons/redo-2';
 import Square from 'lucide-react-native/icons/square';
@@ -19,6 +21,8 @@ const SIGNS = {
   redo: Redo,
   ticked: SquareCheck,
   unticked: Square,
+  play: Play,
+  pause: Pause,
 };
 
 export type IconName = keyof typeof SIGNS;

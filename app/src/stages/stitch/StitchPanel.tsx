@@ -10,7 +10,10 @@ import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTick
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
 import { BenchNeedles } from './BenchNeedles';
+import { HowStitched } from './HowStitched';
 import { NeedleCare } from './NeedleCare';
+import { Playback } from './Playback';
+import { TimeStrip } from './TimeStrip';
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
   same: 'on the shelf',
@@ -100,6 +103,8 @@ export function StitchPanel() {
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>
+      <Playback />
+      <TimeStrip />
       <FieldFindings field="bobbinLeftM" />
       <View>
         {stitch.stops.map((stop, i) => (
@@ -120,6 +125,7 @@ export function StitchPanel() {
         value={ticket.stitch.bobbinLeftM}
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
+      <HowStitched />
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}
       {stitch.acts.map((act) => (

@@ -54,11 +54,11 @@ export const DESIGN_NUMBERS = houseNumbers({
     unit: 'percent',
     reason: 'How many stitches a machine shows for a satin of ours; taken over from a count that was typed.',
   },
-  hotSpotThinCover: {
-    name: 'Hot spot above, thin or stretchy cloth',
-    value: 6,
+  hotSpotFirmCover: {
+    name: 'Hot spot above, firm cloth on two sheets',
+    value: 8,
     unit: 'count',
-    reason: 'A thin cloth or a knit on one sheet puckers sooner.',
+    reason: 'A cloth that does not give, on two sheets, carries a little more.',
   },
   hotSpotCover: {
     name: 'Hot spot above',

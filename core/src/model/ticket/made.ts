@@ -9,7 +9,7 @@ export const CUT_UNDER = ['fills', 'all'] as const;
 
 /** How a design is stitched where it is not as the shop does. */
 export const StitchingSchema = z.object({
-  /** How far apart the rows of its fills lie; null as the shop's. */
+  /** How far apart the rows of its fills lie, and its satin in proportion; null as the shop's. */
   rowMm: lengthMm(0.2, 3).nullable(),
   /** Whether its fills have rows across beneath. */
   underlay: z.boolean(),
@@ -49,7 +49,7 @@ export const HotSpotSchema = z.object({
 });
 
 /** What would make it thinner, and how thick the thickest place then is. */
-export const THINNERS = ['cut', 'rows', 'underlay'] as const;
+export const THINNERS = ['cut', 'rows', 'underlay', 'cutAndRows'] as const;
 export type Thinner = (typeof THINNERS)[number];
 
 /** What the stitches of a design come to: made from its shapes, and made again where they are others. */

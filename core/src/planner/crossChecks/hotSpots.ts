@@ -10,21 +10,20 @@ import { wider } from '../../stages/design/stitches/answer';
 import { stitchFigures } from '../../stages/design/stitchFigures';
 import type { Results } from '../planned';
 
-/** A cloth that gives by so much, percent, or that is lighter than this, g/m², yields under thread. */
+/** A cloth that gives by less, percent, and is heavier than this, g/m², is firm. */
 const GIVES_PERCENT = 8;
-const LIGHT_GSM = 140;
+const LIGHT_GSM = 180;
+const FIRM_SHEETS = 2;
 
 type Cloth = Results['piece']['fabric'];
 
-/** How thick thread may lie on a cloth with its sheets, mm on mm², and why. */
-export function mostCoverOn(cloth: Cloth, sheets: number, rules: HouseRules): { cover: number; why: Phrase } {
-  const yields = cloth.stretchPercent >= GIVES_PERCENT || cloth.weightGsm < LIGHT_GSM || cloth.seeThrough;
-  if (yields && sheets < 2)
-    return {
-      cover: numberFor(rules, N.hotSpotThinCover),
-      why: phrase`on ${cloth.name.toLowerCase()} with ${sheets === 0 ? 'no sheet' : 'one sheet'}`,
-    };
-  return { cover: numberFor(rules, N.hotSpotCover), why: phrase`on ${cloth.name.toLowerCase()}` };
+/** How thick thread may lie on a cloth with its sheets, mm on mm², and on what. */
+export function mostCoverOn(cloth: Cloth, sheets: number, rules: HouseRules): { cover: number; on: Phrase } {
+  const isFirm = cloth.stretchPercent < GIVES_PERCENT && cloth.weightGsm > LIGHT_GSM && !cloth.seeThrough;
+  const name = cloth.name.toLowerCase();
+  return isFirm && sheets >= FIRM_SHEETS
+    ? { cover: numberFor(rules, N.hotSpotFirmCover), on: phrase`${name} with ${count(sheets)} sheets` }
+    : { cover: numberFor(rules, N.hotSpotCover), on: phrase`${name}` };
 }
 
 interface Thinning {
@@ -47,6 +46,12 @@ const THINNINGS: Readonly<Record<Thinner, Thinning>> = {
     label: (stitching, rules) => phrase`Rows ${mm(rowsOf(stitching, rules))} apart`,
     cost: phrase`the ground shows sooner`,
     set: (stitching, rules) => ({ ...stitching, rowMm: rowsOf(stitching, rules) }),
+  },
+  cutAndRows: {
+    label: (stitching, rules) =>
+      phrase`Remove what is hidden, and rows ${mm(rowsOf(stitching, rules))} apart`,
+    cost: phrase`where the upper part shifts, and between the rows, the cloth shows`,
+    set: (stitching, rules) => ({ ...stitching, cutUnder: 'all', rowMm: rowsOf(stitching, rules) }),
   },
   underlay: {
     label: () => phrase`One layer less: no rows beneath`,
@@ -78,15 +83,13 @@ interface MendFrom {
 }
 
 const layersWords = (layers: number): Phrase =>
-  layers > 1
-    ? phrase`${count(layers)} layers lie on each other here`
-    : phrase`One layer is stitched on itself here`;
+  layers > 1 ? phrase`${count(layers)} layers lie on each other here` : phrase`One layer lies on itself here`;
 
 /** Where a spot of a design lies on the piece, mm. */
 const onPiece = (at: Made['spots'][number]['at'], scale: number, place: Results['place']) =>
   place ? add(place.centre, rotate({ x: at.x * scale, y: at.y * scale }, place.turnDeg)) : undefined;
 
-/** Places where thread lies thicker than the cloth with its sheets takes, the worst first. */
+/** The place where thread lies thickest, if thicker than the cloth with its sheets takes; how many others are too. */
 export function hotSpotFindings(
   facts: DesignFacts | null,
   stitching: Stitching,
@@ -96,20 +99,21 @@ export function hotSpotFindings(
   if (!facts?.made) return [];
   const { made, scale } = facts;
   const limit = mostCoverOn(piece.fabric, layers?.sheets.length ?? 1, rules);
-  const board = numberFor(rules, N.boardCover);
-  const hot = made.spots.filter(({ cover }) => cover / scale > limit.cover);
-  const mends = mendsFor(made, { stitching, rules, scale, most: limit.cover });
-  return hot.slice(0, MOST_SAID).map(({ at, cover, layers: deep }, i) => {
-    const here = cover / scale;
-    const isBoard = here > board;
-    const text = phrase`${layersWords(deep)}: ${count(here)} mm of thread on a mm²; ${limit.why} at most ${count(limit.cover)}.${isBoard ? phrase` It is a board and breaks needles.` : phrase``}`;
-    const where = onPiece(at, scale, place);
-    return finding('stitch', isBoard ? 'stitch-board' : 'stitch-hot-spot', isBoard ? 'stop' : 'warn', text, {
-      mends: i === 0 ? mends : [],
-      ...(where ? { at: where } : {}),
-    });
-  });
+  const [worst, ...others] = made.spots.filter(({ cover }) => cover / scale > limit.cover);
+  if (!worst) return [];
+  const here = worst.cover / scale;
+  const isBoard = here > numberFor(rules, N.boardCover);
+  const more =
+    others.length > 0
+      ? phrase` ${others.length === 1 ? phrase`One other place has` : phrase`${count(others.length)} other places have`} too much, too.`
+      : phrase``;
+  const board = isBoard ? phrase` It is a board and breaks needles.` : phrase``;
+  const text = phrase`${layersWords(worst.layers)}: ${count(here)} mm of thread on a mm², more than the ${count(limit.cover)} that ${limit.on} takes.${board}${more}`;
+  const at = onPiece(worst.at, scale, place);
+  return [
+    finding('stitch', isBoard ? 'stitch-board' : 'stitch-hot-spot', isBoard ? 'stop' : 'warn', text, {
+      mends: mendsFor(made, { stitching, rules, scale, most: limit.cover }),
+      ...(at ? { at } : {}),
+    }),
+  ];
 }
-
-/** So many places are said; the map shows them all. */
-const MOST_SAID = 3;

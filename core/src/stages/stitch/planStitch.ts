@@ -13,11 +13,13 @@ import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
 import type { StopCounts } from '../design/stitches/asMade';
 import { fewestThreadings } from './needles';
+import { type StopTime, type Timeline, timelineOf } from './timeline';
 
 export interface StitchStop extends PlannedStop, StopCounts {
   minutes: number;
   topM: number;
   bobbinM: number;
+  time: StopTime;
   thread: Thread | null;
   match: ThreadMatch;
   /** The machine's needle it is on, from 0. */
@@ -38,12 +40,15 @@ export interface StitchPlan {
   runsOut: { stop: number; piece: number } | null;
   /** What is then left on the bobbin in the machine, full ones put in as they run out. */
   bobbinAfterM: number;
+  /** One design from its beginning: the machine by itself, and hands. */
+  timeline: Timeline;
   acts: Phrase[];
   findings: Finding[];
   reasons: Reason[];
 }
 
-const DEFAULT_SPEED = 600;
+/** Of a machine that nobody described, stitches a minute. */
+export const DEFAULT_SPEED = 600;
 const DEFAULT_BOBBIN_M = 60;
 
 /** Metres of top thread for stitches: its factor × what they lay on top, and a little for each. */
@@ -59,7 +64,7 @@ export function topThreadM(
 export const bobbinM = (counts: Pick<StopCounts, 'stitches' | 'threadMm'>, rules: HouseRules): number =>
   (topThreadM(counts, rules) * numberFor(rules, STITCH_NUMBERS.bobbinShare)) / 100;
 
-type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM'>;
+type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM' | 'time'>;
 
 /**
  * The thread of each stop and the needle it is on: threads go onto the needles in order, and where there are more of them
@@ -93,8 +98,14 @@ function planStop(stop: ThreadedStop, i: number, { machine, rules }: StitchConte
   const trims =
     stop.trims * numberFor(rules, machine?.trims ? STITCH_NUMBERS.trimByMachine : STITCH_NUMBERS.trimByHand);
   const sewing = stop.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED);
+  const trimmedByHand = machine?.trims !== true;
   return {
     ...stop,
+    time: {
+      change: { minutes: change / 60, byHand: i > 0 && stop.rethreads },
+      sewing,
+      trims: { minutes: trims / 60, byHand: trimmedByHand, count: stop.trims },
+    },
     topM: topThreadM(stop, rules),
     bobbinM: bobbinM(stop, rules),
     minutes: sewing + (change + trims) / 60,
@@ -204,6 +215,7 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
     bobbinNeededM,
     bobbinLeftM,
     runsOut: runsOut(stops, bobbinLeftM, context),
+    timeline: timelineOf(stops.map(({ name, thread, time }) => ({ name: thread?.name ?? name, time }))),
     bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
   };
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);

@@ -71,12 +71,14 @@ function mergeParts({ base, mine, theirs }: Three<Keyed>, keys: string[], clashe
 
 /** Where the settings of names are kept: each is made from its name. */
 const MADE_OF_NAMES = 'nameSets';
+/** What is made of a whole design: where it does not follow from it, it is made again. */
+const MADE_OF_DESIGN = 'made';
 
 function mergeValue(three: Three<unknown>, keys: string[], clashes: Clash[]): unknown {
   const { base, mine, theirs } = three;
   if (isEqual(mine, theirs) || isEqual(mine, base)) return theirs;
   if (isEqual(theirs, base)) return mine;
-  if (keys.at(-2) === MADE_OF_NAMES) return theirs;
+  if (keys.at(-2) === MADE_OF_NAMES || keys.at(-1) === MADE_OF_DESIGN) return theirs;
   if (havePartsAlone(three)) {
     const parts = { base: isKeyed(base) ? base : {}, mine: mine as Keyed, theirs: theirs as Keyed };
     return mergeParts(parts, keys, clashes);

@@ -1,7 +1,7 @@
 import { type Phrase, phrase } from '../../../base/units/phrase';
 import type { ColourStop } from '../../../model/ticket/artwork';
 import type { PartStop } from '../../../model/ticket/design';
-import type { Part } from '../../../model/ticket/part';
+import type { Part, PartWay } from '../../../model/ticket/part';
 import { drawnPart } from './drawnPart';
 import { type Block, blocksOf, type DesignStop, swappedIn } from './stopsOfDesign';
 
@@ -55,3 +55,10 @@ export function stopMoved(
 /** Whether a stop may be moved so: a list of stops is an order, words are why not. */
 export const isOrder = (found: PartStop[] | Phrase): found is PartStop[] =>
   found.every((one) => typeof one === 'object' && 'part' in one);
+
+/** A part with one of its colours stitched so; a colour that is stitched by its width and along it is not named. */
+export function withWay(part: Part, way: PartWay): Part {
+  const others = part.ways.filter(({ stop }) => stop !== way.stop);
+  const isUsual = way.way === null && way.angleDeg === null;
+  return { ...part, ways: isUsual ? others : [...others, way] };
+}

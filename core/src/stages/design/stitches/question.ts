@@ -58,9 +58,11 @@ export function pullOf({ stretchPercent, pileMm }: Fabric, rules: HouseRules): n
 
 function howOf({ stitching, fabric, rules }: Asked): StitchQuestion['how'] {
   const figures = stitchFigures(rules);
+  const fillRowMm = stitching.rowMm ?? figures.fillRowMm;
   return {
     ...figures,
-    fillRowMm: stitching.rowMm ?? figures.fillRowMm,
+    fillRowMm,
+    satinPitchMm: (figures.satinPitchMm * fillRowMm) / figures.fillRowMm,
     underlay: stitching.underlay ? figures.underlay : 0,
     pullMm: pullOf(fabric, rules),
   };
