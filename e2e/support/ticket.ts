@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import type { KeptTicket } from '@zt/core';
+import type { KeptTicket, Ticket } from '@zt/core';
 import { again } from '@zt/core/planner/again';
 
 /** Types into a field and leaves it, as a maker does: only then is it taken. */
@@ -50,10 +50,14 @@ export function onTicket(page: Page) {
  * A copy of a ticket of the demo, with nothing of it done: what other tests did to theirs is nothing to it. Returns its
  * address.
  */
-export async function copyOf(page: Page, id: string): Promise<string> {
+export async function copyOf(
+  page: Page,
+  id: string,
+  changed: (ticket: Ticket) => Ticket = (ticket) => ticket,
+): Promise<string> {
   const copyId = `copy-of-${id}-${crypto.randomUUID()}`;
   const kept = (await (await page.request.get(`/api/tickets/${id}`)).json()) as KeptTicket;
-  const ticket = { ...again(kept.ticket, copyId), name: `${kept.ticket.name}, a copy` };
+  const ticket = changed({ ...again(kept.ticket, copyId), name: `${kept.ticket.name}, a copy` });
   const answer = await page.request.put(`/api/tickets/${copyId}`, { data: { ticket, rev: 0 } });
   expect(answer.ok()).toBe(true);
   return `/ticket/${copyId}`;

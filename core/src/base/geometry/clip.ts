@@ -17,6 +17,8 @@ export interface Clipper {
   subtract: (a: Region, b: Region) => Region;
   /** Grown by so much all round, with round corners; below zero made smaller. A region that is eaten up is empty. */
   offset: (region: Region, mm: number) => Region;
+  /** Without points that lie no farther than this from the line past them, mm. */
+  simplify: (region: Region, mm: number) => Region;
 }
 
 const UNITS_PER_MM = 1000;
@@ -95,6 +97,12 @@ function clipperOf(wasm: MainModule): Clipper {
       );
       paths.delete();
       return taken(grown);
+    },
+    simplify: (region, mm) => {
+      const paths = given(region);
+      const simple = taken(wasm.SimplifyPaths64(paths, mm * UNITS_PER_MM, true));
+      paths.delete();
+      return simple;
     },
   };
 }

@@ -69,7 +69,7 @@ const LEAST_MM = 0.05;
  * A Delaunay triangulation that has the edges of the rings among its own: those that it lacks are halved until it has
  * them (a conforming one; Shewchuk 1999, section 3). Between the legs of a very sharp corner some may be left out.
  */
-function conforming(own: Edges): Found | null {
+function conforming(own: Edges): { found: Found; isWhole: boolean } | null {
   for (let round = 0; ; round++) {
     const { points } = own;
     const found = Delaunator.from(
@@ -85,7 +85,8 @@ function conforming(own: Edges): Found | null {
     const lacks = ([a, b]: readonly [number, number]): boolean => !has.has(keyOfEdge(a, b));
     const isShort = ([a, b]: readonly [number, number]): boolean =>
       distance(points[a] ?? ORIGIN, points[b] ?? ORIGIN) < LEAST_MM;
-    if (round === MOST_ROUNDS || !own.edges.some((edge) => lacks(edge) && !isShort(edge))) return found;
+    if (round === MOST_ROUNDS || !own.edges.some((edge) => lacks(edge) && !isShort(edge)))
+      return { found, isWhole: !own.edges.some(lacks) };
     own.edges = own.edges.flatMap((edge): [number, number][] => {
       const [a, b] = [points[edge[0]], points[edge[1]]];
       if (!a || !b || !lacks(edge) || isShort(edge)) return [edge];
@@ -125,10 +126,24 @@ function insides(found: Found, { edges, points }: Edges): boolean[] {
   return isIn;
 }
 
+/** Which triangles lie inside, by their middles: where some edges of the rings are not the triangulation's own. */
+function insidesByMiddle({ triangles }: Found, { edges, points }: Edges): boolean[] {
+  return Array.from({ length: triangles.length / 3 }, (_, t) => {
+    const corners = [0, 1, 2].map((k) => points[triangles[3 * t + k] ?? 0] ?? ORIGIN);
+    const x = corners.reduce((sum, p) => sum + p.x, 0) / 3;
+    const y = corners.reduce((sum, p) => sum + p.y, 0) / 3;
+    let isIn = false;
+    for (const [from, to] of edges) {
+      const [a, b] = [points[from] ?? ORIGIN, points[to] ?? ORIGIN];
+      if (a.y > y !== b.y > y && x < a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y)) isIn = !isIn;
+    }
+    return isIn;
+  });
+}
+
 /** The triangles inside, turned as the rings are, with their neighbours. */
-function joined(found: Found, own: Edges): Mesh {
+function joined(found: Found, own: Edges, isIn: readonly boolean[]): Mesh {
   const { triangles, halfedges } = found;
-  const isIn = insides(found, own);
   const places = new Map<number, number>();
   for (const [i, is] of isIn.entries()) if (is) places.set(i, places.size);
   const made = [...places.keys()].map((t): Triangle => {
@@ -142,8 +157,8 @@ function joined(found: Found, own: Edges): Mesh {
 }
 
 /** So much of its area may be missing where rings touch, as a share. */
-const MISSING = 0.002;
-const MISSING_MM2 = 0.02;
+const MISSING = 0.01;
+const MISSING_MM2 = 0.05;
 
 /**
  * A region as triangles with points no farther apart along its rings than this, mm: conforming Delaunay. Null where none can be made of it, as of rings that touch in a bad way.
@@ -153,7 +168,9 @@ export function meshOf(region: Region, stepMm: number): Mesh | null {
   const edges = edgesOf(dense);
   const found = edges.points.length < 3 ? null : conforming(edges);
   if (!found) return null;
-  const mesh = joined(found, edges);
+  const { found: triangles, isWhole } = found;
+  const isIn = isWhole ? insides(triangles, edges) : insidesByMiddle(triangles, edges);
+  const mesh = joined(triangles, edges, isIn);
   const sum = mesh.triangles.reduce((total, { corners }) => {
     const ring = corners.map((i) => mesh.points[i] ?? { x: 0, y: 0 });
     return total + signedAreaOf(ring);

@@ -1,5 +1,5 @@
 import { add, rotate } from '../../base/geometry/point';
-import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
+import { count, type Phrase, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS as N } from '../../catalogue/numbers/design';
 import { type Finding, finding, type Mend } from '../../model/finding';
@@ -43,13 +43,13 @@ const THINNINGS: Readonly<Record<Thinner, Thinning>> = {
     set: (stitching) => ({ ...stitching, cutUnder: 'all' }),
   },
   rows: {
-    label: (stitching, rules) => phrase`Rows ${mm(rowsOf(stitching, rules))} apart`,
+    label: (stitching, rules) => phrase`Rows ${count(rowsOf(stitching, rules))} mm apart`,
     cost: phrase`the ground shows sooner`,
     set: (stitching, rules) => ({ ...stitching, rowMm: rowsOf(stitching, rules) }),
   },
   cutAndRows: {
     label: (stitching, rules) =>
-      phrase`Remove what is hidden, and rows ${mm(rowsOf(stitching, rules))} apart`,
+      phrase`Remove what is hidden, and rows ${count(rowsOf(stitching, rules))} mm apart`,
     cost: phrase`where the upper part shifts, and between the rows, the cloth shows`,
     set: (stitching, rules) => ({ ...stitching, cutUnder: 'all', rowMm: rowsOf(stitching, rules) }),
   },

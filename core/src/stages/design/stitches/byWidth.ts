@@ -51,6 +51,13 @@ function standsOut(piece: Region, wide: ReadonlySet<string>): boolean {
   return piece.flat().some((p) => rim.every((q) => distance(p, q) >= mouth));
 }
 
+/** Where a cut runs out along a rim it leaves hairs, narrower than twice this, mm: no needle finds them. */
+const HAIR_MM = 0.04;
+/** Round corners are made of no finer chords, mm. */
+export const FINE_MM = 0.015;
+const withoutHairs = (region: Region, clip: Clipper): Region =>
+  clip.simplify(clip.offset(clip.offset(region, -HAIR_MM), HAIR_MM), FINE_MM);
+
 /** A region, and what is left of it once it is made smaller by half a width all round. */
 interface Eroded {
   region: Region;
@@ -80,7 +87,8 @@ function partedAt(
   const rest = islandsOf(clip.subtract(region, narrow));
   const wideRest = rest.filter((island) => clip.offset(island, -widthMm / 2).length > 0);
   const slivers = rest.filter((island) => !wideRest.includes(island)).flat();
-  return { wide: wideRest.flat(), narrow: withoutCrumbs([...narrow, ...slivers], CRUMB_MM2) };
+  const pieces = withoutHairs([...narrow, ...slivers], clip);
+  return { wide: withoutHairs(wideRest.flat(), clip), narrow: withoutCrumbs(pieces, CRUMB_MM2) };
 }
 
 /**

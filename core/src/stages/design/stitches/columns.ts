@@ -59,8 +59,9 @@ class Walker {
   /** From a triangle out over one of its sides, to the next junction, the next tip, or round to where it began. */
   walk(t: number, side: Side): Pick<Walk, 'chords' | 'caps' | 'joins'> {
     const chords: Chord[] = [this.chord(edgeOf(this.pruned, t, side))];
-    const isTip = openSides(this.pruned, t).length === 1;
-    const cap = isTip ? roundFrom(this.pruned, t, side).map(this.point).reverse() : [];
+    const sides = openSides(this.pruned, t).length;
+    const isJunction = sides === 3;
+    const cap = sides === 1 ? roundFrom(this.pruned, t, side).map(this.point).reverse() : [];
     let at = over(this.pruned, t, side);
     this.walked.add(t);
     while (openSides(this.pruned, at.t).length === 2 && !this.walked.has(at.t)) {
@@ -73,7 +74,7 @@ class Walker {
     if (open === 2) chords.push(...this.across(at.t, at.side).chords);
     const far = open === 1 ? roundFrom(this.pruned, at.t, at.side).map(this.point) : [];
     if (open === 1) this.walked.add(at.t);
-    return { chords, caps: [cap, far], joins: [isTip ? null : { t, side }, open === 3 ? at : null] };
+    return { chords, caps: [cap, far], joins: [isJunction ? { t, side } : null, open === 3 ? at : null] };
   }
 }
 

@@ -4,7 +4,7 @@ import { distance, type Point } from '../../../base/geometry/point';
 import { containsPoint } from '../../../base/geometry/polygon';
 import { routeIn } from '../../../base/geometry/route';
 import { stitchAlong } from './along';
-import { byWidth } from './byWidth';
+import { byWidth, FINE_MM } from './byWidth';
 import { apartOf, columnsOf } from './columns';
 import { edgeInMm, stitchFill } from './fill';
 import type { HowToStitch } from './howToStitch';
@@ -162,8 +162,16 @@ const nearestOf = (points: readonly Point[], at: Point | null): Point | null =>
         null,
       );
 
+/** A slit narrower than twice this is none that a needle leaves open, mm. */
+const SLIT_MM = 0.08;
+
+/** A region without slits and notches: made larger, and as much smaller again. */
+const closed = (region: Region, clip: Clipper): Region =>
+  clip.simplify(clip.offset(clip.offset(region, SLIT_MM), -SLIT_MM), FINE_MM);
+
 /** Stitches an element, piece after piece, the nearest next. */
-export function stitchElement(element: Element, bench: Bench): void {
+export function stitchElement(drawn: Element, bench: Bench): void {
+  const element = { ...drawn, region: closed(drawn.region, bench.clip) };
   const inHand = new InHand(element, bench);
   for (const jobs of jobsOf(inHand)) {
     const left = new Set(jobs);

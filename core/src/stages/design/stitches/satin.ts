@@ -29,8 +29,28 @@ function leg(writer: StitchWriter, to: Point, { satinMostMm }: HowToStitch, i: n
   writer.to(to.x, to.y, 'satin');
 }
 
+/** On the inner side of a bend rungs that crowd end short, by turns: each by this share of its length. */
+const SHORT = { crowded: [0, 0.3], packed: [0, 0.45, 0.2, 0.6] } as const;
+
+/** How much of a rung is left out at an end, where its neighbour's is so near, as a share of the pitch. */
+function leftOut(nearness: number, i: number): number {
+  const turns = nearness < 0.25 ? SHORT.packed : nearness < 0.6 ? SHORT.crowded : [0];
+  return turns[i % turns.length] ?? 0;
+}
+
+/** Rungs with short ones among those that crowd on the inner side of a bend. */
+function withShort(rungs: readonly Chord[], pitchMm: number): Chord[] {
+  return rungs.map(([a, b], i) => {
+    const [c, d] = rungs[i - 1] ?? rungs[i + 1] ?? [a, b];
+    const [first, second] = [leftOut(distance(a, c) / pitchMm, i), leftOut(distance(b, d) / pitchMm, i)];
+    const long = distance(a, b);
+    return [shiftedAlong(a, b, first * long), shiftedAlong(b, a, second * long)];
+  });
+}
+
 /** From rung to rung, both rails in turn: two penetrations to a pitch. */
-function zigzag(writer: StitchWriter, rungs: readonly Chord[], how: HowToStitch): void {
+function zigzag(writer: StitchWriter, columns: readonly Chord[], how: HowToStitch): void {
+  const rungs = withShort(columns, how.satinPitchMm);
   const at = writer.at();
   const [first] = rungs;
   if (!first) return;

@@ -1,0 +1,124 @@
+import type { Page } from '@playwright/test';
+import { EMPTY_PART } from '@zt/core';
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { copyOf, onTicket } from './support/ticket';
+
+const stitchAt = (page: Page) => page.getByTestId('stitch-at');
+
+test('a stitch-out is made, played and scrubbed on the sheet, and its thickness shown', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-01/stitch');
+  await expect(stitchAt(page)).toHaveText(/^stitch (\d+) of \1, colour 4, chalk blue$/);
+  await expect(page.getByTestId('thread')).toBeVisible();
+  await expectAccessible(page);
+  await expectNoSidewaysScroll(page);
+
+  const scrub = page.getByRole('slider', { name: 'How far it is stitched' });
+  await scrub.fill('300');
+  await expect(stitchAt(page)).toHaveText(/^stitch 300 of \d+, colour 1/);
+  await expect(page.getByRole('img', { name: /^The design at stitch 300 of/ })).toBeVisible();
+  await scrub.press('ArrowRight');
+  await expect(stitchAt(page)).toHaveText(/^stitch 301 of/);
+
+  await page.getByRole('button', { name: 'Play the stitch-out' }).click();
+  await expect(page.getByRole('button', { name: 'Stand still' })).toBeVisible();
+  await expect
+    .poll(async () => Number(/^stitch (\d+)/.exec((await stitchAt(page).textContent()) ?? '')?.[1]))
+    .toBeGreaterThan(400);
+  await page.getByRole('button', { name: 'Stand still' }).click();
+  await expect(page.getByRole('button', { name: 'Play the stitch-out' })).toBeVisible();
+
+  await page.getByRole('radio', { name: 'how thick it lies' }).click();
+  await ticket.reads(/^The darker, the thicker: at most [\d.]+ mm of thread on a mm²\./);
+  await expect(page.getByRole('img', { name: /^How thick the thread lies: at most/ })).toBeVisible();
+});
+
+test('how a colour is stitched changes its stitches, and is undone', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-04/stitch');
+  await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  const before = await stitchAt(page).textContent();
+  await page.getByRole('button', { name: 'How it is stitched' }).click();
+  await page.getByRole('checkbox', { name: 'Rows beneath the fills' }).click();
+  await expect(stitchAt(page)).not.toHaveText(before ?? '');
+  await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(stitchAt(page)).toHaveText(before ?? '');
+});
+
+test('the bobbin ends at a stitch; a full one is put in', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/ticket/demo-ticket-03/stitch');
+  await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  await ticket.reads(/^One design: machine [\d.]+ min by itself, hands [\d.]+ min$/);
+  const ends = page.getByTestId('bobbin-ends');
+  await expect(ends).toHaveText(/bobbin ends at stitch \d+, in .*\. Change it before/);
+  const at = /ends at stitch (\d+)/.exec((await ends.textContent()) ?? '')?.[1];
+  await page.getByRole('button', { name: 'Show where it ends' }).click();
+  await expect(stitchAt(page)).toHaveText(new RegExp(`^stitch ${at} of`));
+  await page
+    .getByRole('button', { name: /^Put in a full bobbin/ })
+    .first()
+    .click();
+  await expect(ends).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(ends).toBeVisible();
+});
+
+/** A part that is a bar of satin, turned about its middle. */
+function bar(id: string, deg: number) {
+  const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  const ring = [
+    [-25, -1.5],
+    [25, -1.5],
+    [25, 1.5],
+    [-25, 1.5],
+  ].map(([x = 0, y = 0]) => ({ x: x * cos - y * sin, y: x * sin + y * cos }));
+  const at = (p: { x: number; y: number }) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`;
+  const sides = [0, 1].map((axis) => {
+    const along = ring.map((p) => (axis === 0 ? p.x : p.y));
+    return Math.max(...along) - Math.min(...along);
+  });
+  return {
+    ...EMPTY_PART,
+    id,
+    widthMm: sides[0] ?? null,
+    heightMm: sides[1] ?? null,
+    stitches: 300,
+    colours: [{ hex: '#A93F36', name: 'madder', stitches: 300 }],
+    artwork: {
+      fileName: 'bar.svg',
+      paths: [{ d: `M${ring.map(at).join('L')}Z`, stop: 0, strokeMm: null }],
+      hull: ring,
+      fileCentre: { x: 0, y: 0 },
+      remarks: [],
+      letters: [],
+      madeFrom: '',
+      source: null,
+    },
+  };
+}
+
+test('three columns that cross are a hot spot, and what is offered mends it', async ({ page }) => {
+  const address = await copyOf(page, 'demo-ticket-01', (ticket) => ({
+    ...ticket,
+    design: {
+      ...ticket.design,
+      parts: [bar('crossing-bar-a', 0), bar('crossing-bar-b', 60), bar('crossing-bar-c', 120)],
+      order: null,
+      made: null,
+    },
+  }));
+  await page.goto(`${address}/stitch`);
+  const alert = page.getByRole('note', { name: /layers lie on each other here/ });
+  await expect(alert).toContainText(
+    /^Stop\. 3 layers lie on each other here: [\d.]+ mm of thread on a mm², more than the 7/,
+  );
+  await page
+    .getByRole('button', { name: /^Remove what is hidden: the thickest place then has/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Do it: Remove what is hidden/ }).click();
+  await expect(alert).toHaveCount(0);
+  await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  await expect(alert).toHaveCount(0);
+});
