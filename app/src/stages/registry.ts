@@ -3,6 +3,7 @@ import type { ComponentType } from 'react';
 import { useShownPlan } from '../hooks/useTicket';
 import { DesignDrawing } from './design/DesignDrawing';
 import { DesignPanel } from './design/DesignPanel';
+import { FinishDrawing } from './finish/FinishDrawing';
 import { FinishPanel } from './finish/FinishPanel';
 import { HoopDrawing } from './hoop/HoopDrawing';
 import { HoopPanel } from './hoop/HoopPanel';
@@ -33,6 +34,7 @@ const HOOP: StageDrawing = {
   isDrawn: ({ hoop, place }) => place !== null && (hoop?.laid ?? null) !== null,
 };
 const LAYERS: StageDrawing = { Drawing: LayersDrawing, isDrawn: ({ layers }) => layers !== null };
+const FINISH: StageDrawing = { Drawing: FinishDrawing, isDrawn: ({ layers }) => layers !== null };
 const MOUNT: StageDrawing = { Drawing: MountDrawing, isDrawn: ({ mount }) => mount !== null };
 const STITCH: StageDrawing = { Drawing: StitchDrawing, isDrawn: ({ stitch }) => stitch !== null };
 
@@ -53,7 +55,7 @@ export const STAGE_VIEWS: Record<Stage, StageView> = {
   layers: { drawings: [LAYERS, PLACE, PIECE], Panel: LayersPanel },
   mount: { drawings: [MOUNT, PLACE, PIECE], Panel: MountPanel },
   stitch: { drawings: [STITCH, PLACE, PIECE], Panel: StitchPanel },
-  finish: { drawings: [LAYERS, PLACE, PIECE], Panel: FinishPanel },
+  finish: { drawings: [FINISH, PLACE, PIECE], Panel: FinishPanel },
   log: { drawings: [PLACE, PIECE], Panel: LogPanel, Action: LogAction },
 };
 

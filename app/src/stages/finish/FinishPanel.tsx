@@ -3,6 +3,8 @@ import { TickList } from '../../components/TickList';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
+import { FaultGuide } from './FaultGuide';
+import { StepTimers } from './StepTimers';
 
 /** What these layers leave to be done, in their order, and what to look for. */
 export function FinishPanel() {
@@ -26,12 +28,14 @@ export function FinishPanel() {
         onDone={(next) => change({ stage: 'finish', set: { done: next } })}
         units={units}
       />
+      <StepTimers />
       <Txt as="heading" level={2}>
         Look for
       </Txt>
       {finish.inspect.map((line) => (
         <Txt key={say(line, units)}>{say(line, units)}</Txt>
       ))}
+      <FaultGuide />
     </Stack>
   );
 }

@@ -184,13 +184,17 @@ function Layer({
   );
 }
 
-/** The stack cut through, as it lies in the hoop: what the ring clamps reaches under it. */
+/** The stack cut through, as it lies in the hoop. */
 export function LayersDrawing() {
-  const plan = usePlan('layers', 'piece');
+  const { layers } = usePlan('layers');
+  return layers ? <StackDrawing stack={layers.stack} /> : null;
+}
+
+/** Layers cut through: what the ring clamps reaches under it. */
+export function StackDrawing({ stack }: { stack: readonly StackLayer[] }) {
+  const plan = usePlan('piece');
   const p = usePalette();
   const [size, setSize] = useState({ width: 0, height: 0 });
-  if (!plan.layers) return null;
-  const { stack } = plan.layers;
   const bands = bandsOf(stack, size);
   const clamped = bands.filter((b) => b.layer.clamped);
   const [top, foot] = [

@@ -13,6 +13,7 @@ import {
   type TopperId,
 } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
+import { FaultSample } from '../../components/FaultSample';
 import { SheetFields } from '../../components/SheetFields';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
@@ -26,7 +27,6 @@ import { useLoggedAs, usePlan, useShelf, useTicket, useTicketActs } from '../../
 import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
 import { FaultRow } from './FaultRow';
-import { FaultSample } from './FaultSample';
 
 const METHODS = [
   { id: 'hooped', name: 'hooped' },

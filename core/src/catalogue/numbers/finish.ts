@@ -1,6 +1,12 @@
 import { houseNumbers } from '../houseNumber';
 
 export const FINISH_NUMBERS = houseNumbers({
+  soakMinutes: {
+    name: 'Soak for',
+    value: 10,
+    unit: 'count',
+    reason: 'Minutes in cool water: until nothing is slippery, longer for heavy film.',
+  },
   pressSeconds: {
     name: 'Press for',
     value: 15,

@@ -6,7 +6,7 @@ import { type Finding, finding, type Mend } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { Made, Stitching, Thinner } from '../../model/ticket/made';
 import type { DesignFacts } from '../../stages/design/designFacts';
-import { wider } from '../../stages/design/stitches/answer';
+import { wider } from '../../stages/design/stitches/question';
 import { stitchFigures } from '../../stages/design/stitchFigures';
 import type { Results } from '../planned';
 

@@ -14,6 +14,8 @@ export interface FinishStep {
   id: string;
   text: Phrase;
   caution: Phrase | null;
+  /** How long it takes, where a clock is kept for it, s. */
+  seconds: number | null;
 }
 
 export interface FinishPlan {
@@ -29,7 +31,12 @@ interface FinishQuestion {
   rules: HouseRules;
 }
 
-const step = (id: string, text: Phrase, caution: Phrase | null = null): FinishStep => ({ id, text, caution });
+const step = (
+  id: string,
+  text: Phrase,
+  caution: Phrase | null = null,
+  seconds: number | null = null,
+): FinishStep => ({ id, text, caution, seconds });
 const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
 
 function topperSteps({ layers, piece }: FinishQuestion): FinishStep[] {
@@ -60,7 +67,7 @@ function trimWords(id: string): Phrase {
   return id === 'tear-all' ? phrase`Tear out everything that comes` : phrase`Trim what stays`;
 }
 
-function supportSteps({ layers }: FinishQuestion): FinishStep[] {
+function supportSteps({ layers, rules }: FinishQuestion): FinishStep[] {
   const names = new Set(layers.sheets.map((s) => s.stabilizer));
   const sheets = [...names].map((id) => STABILIZERS[id]);
   const tearing = layers.sheets.filter((s) =>
@@ -83,10 +90,16 @@ function supportSteps({ layers }: FinishQuestion): FinishStep[] {
         ]
       : []),
     ...(sheets.some((s) => s.family === 'wash-away' || s.family === 'dissolving')
-      ? [step('soak', phrase`Soak it in cool water until nothing is slippery.`)]
+      ? [step('soak', phrase`Soak it in cool water until nothing is slippery.`, null, soakSeconds(rules))]
       : []),
   ];
 }
+
+const soakSeconds = (rules: HouseRules): number => numberFor(rules, FINISH_NUMBERS.soakMinutes) * 60;
+
+/** How long it is pressed; pile is steamed, for as long as it takes. */
+const pressSecondsOn = ({ fabric }: PiecePlan, rules: HouseRules): number | null =>
+  fabric.structure === 'pile' ? null : numberFor(rules, FINISH_NUMBERS.pressSeconds);
 
 function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
   const iron = piece.fabric.iron;
@@ -108,7 +121,7 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
     ...(layers.parts.cover.choice.id === 'lining'
       ? [step('cover', phrase`Sew a lining over the back: nothing may be fused here.`)]
       : []),
-    ...(iron === 'no' ? [] : [step('press', press, IRON)]),
+    ...(iron === 'no' ? [] : [step('press', press, IRON, pressSecondsOn(piece, rules))]),
   ];
 }
 

@@ -8,7 +8,7 @@ import { ringsOfPath } from '../pathData';
 import { byWidth } from './byWidth';
 import { type DensityMap, densityMap, type HotSpot, hotSpots, mostFelt } from './density';
 import { type Element, isInside } from './element';
-import type { StitchQuestion, StitchShape } from './question';
+import { type StitchQuestion, type StitchShape, wider } from './question';
 import { type StitchProgress, stitchDesign } from './stitchDesign';
 import type { Stitches } from './stitches';
 import { countElements } from './summary';
@@ -113,9 +113,6 @@ function layersAt({ at }: HotSpot, elements: readonly Element[]): number {
   return Math.max(1, on.length);
 }
 
-/** Rows so much wider are tried. */
-const WIDER = 1.25;
-
 /** A question that is stitched thinner; null where it is so already. */
 function thinnedBy(question: StitchQuestion, thinner: Thinner): StitchQuestion | null {
   const { how } = question;
@@ -127,9 +124,6 @@ function thinnedBy(question: StitchQuestion, thinner: Thinner): StitchQuestion |
   if (thinner === 'rows') return { ...question, how: rows };
   return question.cutUnder === 'all' ? null : { ...question, how: rows, cutUnder: 'all' };
 }
-
-/** Rows as they are set wider, mm. */
-export const wider = (rowMm: number): number => Math.round(rowMm * WIDER * 20) / 20;
 
 function* stitched(
   question: StitchQuestion,

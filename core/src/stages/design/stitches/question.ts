@@ -36,6 +36,11 @@ export interface StitchQuestion {
   cutUnder: Stitching['cutUnder'];
 }
 
+/** Rows so much wider are tried where thread lies too thick. */
+const WIDER = 1.25;
+/** Rows as they are set wider, mm. */
+export const wider = (rowMm: number): number => Math.round(rowMm * WIDER * 20) / 20;
+
 /** What stitches are asked for. */
 export interface Asked {
   parts: readonly DrawnPart[];

@@ -1,7 +1,7 @@
 import type { FaultId } from '@zt/core/model/faults';
 import type { ReactElement } from 'react';
 import Svg, { Circle, Ellipse, G, Line, Path, Rect } from 'react-native-svg';
-import { type Palette, usePalette } from '../../theme/palette';
+import { type Palette, usePalette } from '../theme/palette';
 
 const SIDE = 64;
 type Ink = Pick<Palette, 'ink' | 'madder' | 'graphite' | 'panel'>;

@@ -1,10 +1,10 @@
 import { FAULTS } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
 import { Pressable } from 'react-native';
-import { Row } from '../../components/ui/Row';
-import { Txt } from '../../components/ui/Txt';
-import { usePalette } from '../../theme/palette';
+import { usePalette } from '../theme/palette';
 import { FaultPicture } from './FaultPicture';
+import { Row } from './ui/Row';
+import { Txt } from './ui/Txt';
 
 interface FaultSampleProps {
   seen: (id: FaultId) => boolean;

@@ -1,0 +1,31 @@
+import type { Phrase } from '../../base/units/phrase';
+import type { FaultId } from '../../model/faults';
+import { CAUSES } from './causes';
+import type { FaultFacts } from './facts';
+
+/** A cause as it stands on a ticket: what speaks for it there, and how strongly. */
+export interface RankedCause {
+  id: string;
+  text: Phrase;
+  because: Phrase | null;
+  /** 0: usual, but nothing on this ticket speaks for it; 3: its figures do. */
+  likely: number;
+  now: Phrase;
+  next: Phrase;
+}
+
+/**
+ * Why a fault may have come about on this ticket: what its own figures speak for first, then what is usual, in the order
+ * of the trade. A cause that its figures speak against comes last.
+ */
+export const causesOf = (fault: FaultId, facts: FaultFacts): RankedCause[] =>
+  CAUSES[fault]
+    .map(({ id, text, likely, because, now, next }) => ({
+      id,
+      text,
+      because: likely(facts) > 0 ? because(facts) : null,
+      likely: likely(facts),
+      now,
+      next,
+    }))
+    .sort((a, b) => b.likely - a.likely);
