@@ -48,6 +48,7 @@ import {
   useUnits,
 } from '../hooks/useTicket';
 import type { Shop } from '../shop/useShop';
+import { StitchesAtWork } from '../stitches/StitchesAtWork';
 import { redone, stageSettled, undone } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { STAGE_NAMES, Tape } from '../tape/Tape';
@@ -400,5 +401,14 @@ function Body({ stage, shop }: { stage: Stage; shop: Shop }) {
 
 /** One ticket at one stage: the sheet, the panel beside or below it, the tape. */
 export function TicketScreen({ id, stage }: { id: string; stage: Stage }) {
-  return <WithTicket id={id}>{(shop) => <Body stage={stage} shop={shop} />}</WithTicket>;
+  return (
+    <WithTicket id={id}>
+      {(shop) => (
+        <>
+          <StitchesAtWork stage={stage} />
+          <Body stage={stage} shop={shop} />
+        </>
+      )}
+    </WithTicket>
+  );
 }

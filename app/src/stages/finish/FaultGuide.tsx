@@ -38,7 +38,7 @@ export function FaultGuide() {
   const units = useUnits();
   const { change } = useTicketActs();
   const [shown, setShown] = useState<FaultId | null>(null);
-  const facts = faultFacts(ticket, plan, rules);
+  const facts = faultFacts(plan, rules);
   if (!facts) return null;
   const { log } = ticket;
   const logged = (fault: FaultId, cause: RankedCause) => {

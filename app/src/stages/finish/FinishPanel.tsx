@@ -1,10 +1,13 @@
 import { say } from '@zt/core';
+import { lazy, Suspense } from 'react';
 import { TickList } from '../../components/TickList';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { FaultGuide } from './FaultGuide';
 import { StepTimers } from './StepTimers';
+
+/** Only where somebody finishes is it fetched: it is a small book. */
+const FaultGuide = lazy(() => import('./FaultGuide').then((guide) => ({ default: guide.FaultGuide })));
 
 /** What these layers leave to be done, in their order, and what to look for. */
 export function FinishPanel() {
@@ -35,7 +38,9 @@ export function FinishPanel() {
       {finish.inspect.map((line) => (
         <Txt key={say(line, units)}>{say(line, units)}</Txt>
       ))}
-      <FaultGuide />
+      <Suspense fallback={null}>
+        <FaultGuide />
+      </Suspense>
     </Stack>
   );
 }

@@ -1,4 +1,5 @@
 import { type StitchStop, say } from '@zt/core';
+import { lazy, Suspense } from 'react';
 import { Pressable, View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { NumberField } from '../../components/ui/NumberField';
@@ -10,10 +11,12 @@ import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTick
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
 import { BenchNeedles } from './BenchNeedles';
-import { HowStitched } from './HowStitched';
 import { NeedleCare } from './NeedleCare';
-import { Playback } from './Playback';
-import { TimeStrip } from './TimeStrip';
+
+/** Only where somebody stitches is it fetched. */
+const Playback = lazy(() => import('./Playback').then((own) => ({ default: own.Playback })));
+const TimeStrip = lazy(() => import('./TimeStrip').then((own) => ({ default: own.TimeStrip })));
+const HowStitched = lazy(() => import('./HowStitched').then((own) => ({ default: own.HowStitched })));
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
   same: 'on the shelf',
@@ -103,8 +106,10 @@ export function StitchPanel() {
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>
-      <Playback />
-      <TimeStrip />
+      <Suspense fallback={null}>
+        <Playback />
+        <TimeStrip />
+      </Suspense>
       <FieldFindings field="bobbinLeftM" />
       <View>
         {stitch.stops.map((stop, i) => (
@@ -125,7 +130,9 @@ export function StitchPanel() {
         value={ticket.stitch.bobbinLeftM}
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
-      <HowStitched />
+      <Suspense fallback={null}>
+        <HowStitched />
+      </Suspense>
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}
       {stitch.acts.map((act) => (

@@ -3,7 +3,6 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { STABILIZERS } from '../../catalogue/materials';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import type { HouseRules } from '../../model/houseRules';
-import type { Ticket } from '../../model/ticket';
 import type { Plan } from '../../planner/planned';
 import { isA } from '../../stages/piece/geometry';
 
@@ -40,7 +39,7 @@ export interface FaultFacts {
 }
 
 /** The facts of a ticket as planned; null while it is not planned as far as the layers. */
-export function faultFacts(ticket: Ticket, plan: Plan, rules: HouseRules): FaultFacts | null {
+export function faultFacts(plan: Plan, rules: HouseRules): FaultFacts | null {
   const { piece, design, place, hoop, layers, mount, stitch } = plan;
   if (!design.facts || !place || !hoop || !layers || !stitch) return null;
   const { fabric } = piece;
