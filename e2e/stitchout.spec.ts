@@ -1,5 +1,9 @@
+import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { EMPTY_PART } from '@zt/core';
+import { readCsv } from '@zt/core/uses/stitchFiles/csv';
+import { readJson } from '@zt/core/uses/stitchFiles/json';
+import { readSvgStitches } from '@zt/core/uses/stitchFiles/svg';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
@@ -50,6 +54,9 @@ test('the bobbin ends at a stitch; a full one is put in', async ({ page }) => {
   await page.goto('/ticket/demo-ticket-03/stitch');
   await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
   await ticket.reads(/^One design: machine [\d.]+ min by itself, hands [\d.]+ min$/);
+  await page.getByRole('button', { name: 'When somebody must be there' }).click();
+  await ticket.reads(/^0 min: thread .*, and start$/);
+  await ticket.reads(/^[\d.]+ min: take it off$/);
   const ends = page.getByTestId('bobbin-ends');
   await expect(ends).toHaveText(/bobbin ends at stitch \d+, in .*\. Change it before/);
   const at = /ends at stitch (\d+)/.exec((await ends.textContent()) ?? '')?.[1];
@@ -62,6 +69,27 @@ test('the bobbin ends at a stitch; a full one is put in', async ({ page }) => {
   await expect(ends).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(ends).toBeVisible();
+});
+
+test('stitches go out as CSV, JSON and SVG, and each brings the same ones back', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-01/stitch');
+  await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  const count = Number(/of (\d+)/.exec((await stitchAt(page).textContent()) ?? '')?.[1]);
+  await page.getByRole('button', { name: 'Stitches as a file' }).click();
+  const textOf = async (form: string): Promise<string> => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: `Stitches as ${form}` }).click();
+    return readFile(await (await download).path(), 'utf8');
+  };
+  const found = [
+    readCsv(await textOf('CSV')),
+    readJson(await textOf('JSON')),
+    readSvgStitches(await textOf('SVG')),
+  ];
+  for (const file of found) {
+    expect(file.ok && [file.stitches.x.length, file.stops.length]).toEqual([count, 4]);
+    expect(file).toEqual(found[0]);
+  }
 });
 
 /** A part that is a bar of satin, turned about its middle. */

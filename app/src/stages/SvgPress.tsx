@@ -2,19 +2,10 @@ import type { PaperName } from '@zt/core/uses/paper/index';
 import { useState } from 'react';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
+import { handOver } from '../hooks/handOver';
 import { selectPlan, selectTicket } from '../store/openTicket';
 import { selectRules, selectShelf } from '../store/shopNow';
 import { useAppStore } from '../store/store';
-
-/** Hands a file that was made here to the browser. */
-function handOver(text: string, type: string, fileName: string) {
-  const href = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  Object.assign(link, { href, download: fileName });
-  link.click();
-  // Once the browser has taken it.
-  setTimeout(() => URL.revokeObjectURL(href), 60_000);
-}
 
 /** A drawing of the open ticket at true size as SVG, made on this device: it needs nobody's answer. */
 export function SvgPress({ paper, title }: { paper: PaperName; title: string }) {

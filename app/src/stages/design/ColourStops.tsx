@@ -1,5 +1,5 @@
 import { nameOfColour, type Part, type Phrase, say } from '@zt/core';
-import type { PartStop } from '@zt/core/model/ticket/design';
+import type { PartStop } from '@zt/core/model/ticket/partStop';
 import { counted, dressed, isOrder, stopMoved } from '@zt/core/stages/design/parts/stopActs';
 import type { DesignStop } from '@zt/core/stages/design/parts/stopsOfDesign';
 import { useState } from 'react';

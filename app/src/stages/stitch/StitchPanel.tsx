@@ -16,6 +16,7 @@ import { NeedleCare } from './NeedleCare';
 /** Only where somebody stitches is it fetched. */
 const Playback = lazy(() => import('./Playback').then((own) => ({ default: own.Playback })));
 const TimeStrip = lazy(() => import('./TimeStrip').then((own) => ({ default: own.TimeStrip })));
+const StitchFiles = lazy(() => import('./StitchFiles').then((own) => ({ default: own.StitchFiles })));
 const HowStitched = lazy(() => import('./HowStitched').then((own) => ({ default: own.HowStitched })));
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
@@ -132,6 +133,7 @@ export function StitchPanel() {
       />
       <Suspense fallback={null}>
         <HowStitched />
+        <StitchFiles />
       </Suspense>
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}

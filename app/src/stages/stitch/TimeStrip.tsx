@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { oneDigit } from '../../components/figures';
+import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
@@ -141,13 +142,15 @@ export function TimeStrip() {
         ) : null}
       </Pressable>
       {out ? <BobbinEnds out={out} /> : null}
-      <View role="list" aria-label="When somebody must be there">
-        {timeline.presences.map(({ at: minute, what }) => (
-          <View role="listitem" key={`${minute} ${say(what, units)}`}>
-            <Txt as="small">{`${oneDigit(minute)} min: ${say(what, units)}`}</Txt>
-          </View>
-        ))}
-      </View>
+      <Disclosure title="When somebody must be there">
+        <View role="list">
+          {timeline.presences.map(({ at: minute, what }) => (
+            <View role="listitem" key={`${minute} ${say(what, units)}`}>
+              <Txt as="small">{`${oneDigit(minute)} min: ${say(what, units)}`}</Txt>
+            </View>
+          ))}
+        </View>
+      </Disclosure>
     </Stack>
   );
 }

@@ -1,24 +1,12 @@
 import { z } from 'zod';
-import { IdSchema } from '../../base/ids';
 import { ARTWORK_BOUNDS, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
 import { MadeSchema, StitchingSchema, USUAL_STITCHING } from './made';
 import { NameSetsSchema, NamesSchema } from './names';
 import { EMPTY_PART, PartSchema } from './part';
+import { PartStopSchema } from './partStop';
 
 export const LOOKS = ['left', 'right'] as const;
 export type Looks = (typeof LOOKS)[number];
-
-/** One colour stop of one part. */
-export const PartStopSchema = z.object({
-  part: IdSchema,
-  /** Its place among the part's own stops. */
-  stop: z
-    .number()
-    .int()
-    .min(0)
-    .max(ARTWORK_BOUNDS.stops - 1),
-});
-export type PartStop = z.infer<typeof PartStopSchema>;
 
 /** What the maker enters about the design. */
 export const DesignInputSchema = z.object({

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { IdSchema } from '../../base/ids';
 import { lengthMm } from '../../base/units/schema';
 import { designPoint } from './artwork';
 import { ARTWORK_BOUNDS, MOST_STITCHES, MOST_STOPS } from './designBounds';
+import { PartStopSchema } from './partStop';
 
 /** What lies under others is cut away: under fills alone, or under everything. */
 export const CUT_UNDER = ['fills', 'all'] as const;
@@ -22,14 +22,7 @@ export const USUAL_STITCHING: Stitching = { rowMm: null, underlay: true, cutUnde
 const count = z.number().int().min(0).max(MOST_STITCHES);
 
 /** What the stitches of one colour stop of one part come to. */
-export const MadeStopSchema = z.object({
-  part: IdSchema,
-  /** Its place among the part's own stops. */
-  stop: z
-    .number()
-    .int()
-    .min(0)
-    .max(ARTWORK_BOUNDS.stops - 1),
+export const MadeStopSchema = PartStopSchema.extend({
   fill: count,
   satin: count,
   /** Runs, underlay, ways and locks. */

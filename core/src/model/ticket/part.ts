@@ -5,6 +5,7 @@ import { lengthMm } from '../../base/units/schema';
 import { ArtworkSchema, ColourStopSchema, designPoint } from './artwork';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES, PART_SCALE } from './designBounds';
 import { LetteringSchema } from './lettering';
+import { PartStopSchema } from './partStop';
 
 /** How closely a design is stitched, the most open first. */
 export const DENSITY_CLASSES = ['open', 'light', 'medium', 'heavy', 'very heavy'] as const;
@@ -15,13 +16,7 @@ export const WAYS = ['run', 'satin', 'fill'] as const;
 export type Way = (typeof WAYS)[number];
 
 /** How one colour of a part is stitched. */
-export const PartWaySchema = z.object({
-  /** Its place among the part's own stops. */
-  stop: z
-    .number()
-    .int()
-    .min(0)
-    .max(ARTWORK_BOUNDS.stops - 1),
+export const PartWaySchema = PartStopSchema.pick({ stop: true }).extend({
   /** Null by the width of its shapes. */
   way: z.enum(WAYS).nullable(),
   /** The rows of its fills, clockwise from across in the part's own frame; null along the longest way of each. */

@@ -1,7 +1,7 @@
 import { type Phrase, phrase } from '../../../base/units/phrase';
 import type { ColourStop } from '../../../model/ticket/artwork';
-import type { PartStop } from '../../../model/ticket/design';
 import type { Part, PartWay } from '../../../model/ticket/part';
+import type { PartStop } from '../../../model/ticket/partStop';
 import { drawnPart } from './drawnPart';
 import { type Block, blocksOf, type DesignStop, swappedIn } from './stopsOfDesign';
 

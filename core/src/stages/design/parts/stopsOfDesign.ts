@@ -1,8 +1,8 @@
 import { type Box, boxOf } from '../../../base/geometry/box';
 import { boxesTouch } from '../../../base/geometry/boxIndex';
 import { type Rings, sharesArea } from '../../../base/geometry/sharesArea';
-import type { PartStop } from '../../../model/ticket/design';
 import type { Part } from '../../../model/ticket/part';
+import type { PartStop } from '../../../model/ticket/partStop';
 import { type ColourOrder, colourOrder } from '../order/colourOrder';
 import { ringsOfPath } from '../pathData';
 import type { DrawnPart, PlannedStop } from './drawnPart';
