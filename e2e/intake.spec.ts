@@ -78,7 +78,8 @@ const NAMED: readonly string[] = Object.values(PASSED_OVER).filter(
 
 plain('real drawings are read as a browser shows them', async ({ page }, { project }) => {
   plain.skip(project.name !== 'phone', 'the size of the screen is nothing to it');
-  plain.setTimeout(420_000);
+  // Each of them is stitched, too, to count its stitches.
+  plain.setTimeout(900_000);
   const tools = await toolsInNode();
   const figures = stitchFigures(DEFAULT_HOUSE_RULES);
   await page.setContent('<canvas></canvas>');
