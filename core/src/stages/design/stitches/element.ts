@@ -95,7 +95,8 @@ class InHand {
   /** Brings the needle to a place: by stitches where they will be hidden, else carried a little way, else cut. */
   arrive(to: Point): void {
     const { writer } = this.bench;
-    const at = writer.at();
+    // Another colour begins where it is stitched, not where the last one ended.
+    const at = writer.isFresh() ? null : writer.at();
     const way = at && this.hiddenWay(at, to);
     if (way) stitchAlong(writer, way, { stitchMm: this.element.how.runStitchMm, kind: 'travel' });
     else if (at && distance(at, to) <= CARRIED_MM) writer.to(to.x, to.y, 'jump');

@@ -13,7 +13,7 @@ import { variedShape } from '../../../testing/variedShapes';
 import { byWidth } from './byWidth';
 import { isInside } from './element';
 import { longestWayDeg } from './longestWay';
-import { LONGEST_MM, type Stitches } from './stitches';
+import { kindOf, LONGEST_MM, type Stitches } from './stitches';
 import { countStops } from './summary';
 
 const DESIGNS = 1000;
@@ -156,6 +156,8 @@ it('counts follow the area of fills, and the length of satins and of lines', () 
 it('a large drawing is stitched element by element, stop by stop', () => {
   const elements = shapes.slice(0, 30).map((region, i) => ({ region, stop: i % 3, how: USUAL_STITCHING }));
   const stitches = stitchedElements(elements, clip);
+  const firsts = [0, 1, 2].map((stop) => stitches.stop.indexOf(stop));
+  expect(firsts.map((at) => kindOf(stitches.kind[at] ?? 0))).toEqual(['trim', 'trim', 'trim']);
   expect([...stitches.stop]).toEqual([...stitches.stop].sort((a, b) => a - b));
   expect(new Set(stitches.element).size).toBe(elements.filter(({ region }) => areaOf(region) > 0.05).length);
 });

@@ -33,8 +33,6 @@ export interface Stitches {
   element: Uint32Array;
 }
 
-export const countOf = ({ x }: Stitches): number => x.length;
-
 /** Whether thread is laid on the way to a penetration. */
 export const laysThread = (code: number): boolean => code !== CODES.trim;
 
@@ -49,6 +47,8 @@ const FIRST_ROOM = 4096;
 export interface StitchWriter {
   /** Where the needle is; null before the first. */
   at: () => Point | null;
+  /** Whether nothing is stitched yet in the stop that was begun: its thread is still to be put down. */
+  isFresh: () => boolean;
   /** From now on, stitches belong to this stop and element. */
   begin: (stop: number, element: number) => void;
   /** One stitch; a longer one than a machine makes is parted. One to where the needle is already is none. */
@@ -74,6 +74,8 @@ class Growing implements StitchWriter {
   count = (): number => this.n;
 
   at = (): Point | null => (this.n === 0 ? null : { x: this.x[this.n - 1] ?? 0, y: this.y[this.n - 1] ?? 0 });
+
+  isFresh = (): boolean => this.n === 0 || this.stop[this.n - 1] !== this.nowStop;
 
   begin = (stop: number, element: number): void => {
     if (stop !== this.nowStop) this.lockEnd();
