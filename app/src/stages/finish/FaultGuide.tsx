@@ -1,7 +1,7 @@
 import { FAULTS, say } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
 import { faultFacts } from '@zt/core/uses/faultGuide/facts';
-import { causesOf, type RankedCause } from '@zt/core/uses/faultGuide/guide';
+import { causesOf, type RankedCause, withCause } from '@zt/core/uses/faultGuide/guide';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FaultSample } from '../../components/FaultSample';
@@ -41,14 +41,8 @@ export function FaultGuide() {
   const facts = faultFacts(plan, rules);
   if (!facts) return null;
   const { log } = ticket;
-  const logged = (fault: FaultId, cause: RankedCause) => {
-    const next = say(cause.next, units);
-    const nextTime = log.nextTime.includes(next) ? log.nextTime : `${log.nextTime} ${next}`.trim();
-    change({
-      stage: 'log',
-      set: { faults: { ...log.faults, [fault]: Math.max(1, log.faults[fault] ?? 0) }, nextTime },
-    });
-  };
+  const logged = (fault: FaultId, cause: RankedCause) =>
+    change({ stage: 'log', set: withCause(log, fault, { cause, units }) });
   const fault = FAULTS.find(({ id }) => id === shown);
   return (
     <Disclosure title="Something went wrong?">

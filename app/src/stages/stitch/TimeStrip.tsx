@@ -1,5 +1,5 @@
 import { say } from '@zt/core';
-import type { Stretch } from '@zt/core/stages/stitch/timeline';
+import { minuteIn, type Stretch } from '@zt/core/stages/stitch/timeline';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
@@ -20,8 +20,7 @@ function minuteAt({ answer, plan, firsts }: StitchOut, at: number): number {
   const stop = answer.stitches.stop[Math.min(answer.stitches.stop.length - 1, Math.floor(at))] ?? 0;
   const from = firsts[stop] ?? 0;
   const to = firsts[stop + 1] ?? answer.stitches.stop.length;
-  const own = plan.timeline.stretches.find((one) => one.stop === stop && one.by === 'machine');
-  return own ? own.from + ((own.to - own.from) * (at - from)) / Math.max(1, to - from) : 0;
+  return minuteIn(plan.timeline, stop, (at - from) / Math.max(1, to - from));
 }
 
 interface StripProps {

@@ -1,8 +1,6 @@
-import { numberFor } from '@zt/core/catalogue/houseNumber';
-import { STITCH_NUMBERS } from '@zt/core/catalogue/numbers/stitch';
 import type { StitchAnswer } from '@zt/core/stages/design/stitches/answer';
 import { type BobbinEndsIn, bobbinEndOf, firstsOf } from '@zt/core/stages/stitch/bobbinEnd';
-import type { StitchPlan } from '@zt/core/stages/stitch/planStitch';
+import { perStitchOf, type StitchPlan } from '@zt/core/stages/stitch/planStitch';
 import { useEffect, useMemo } from 'react';
 import { usePlan, useRules } from '../../hooks/useTicket';
 import { showAll } from '../../stitches/playhead';
@@ -24,16 +22,12 @@ export function useStitchOut(): StitchOut | null {
   const rules = useRules();
   const out = useMemo(() => {
     if (!plan || !answer || key === null) return null;
-    const perStitch = {
-      factor: numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100,
-      extraMm: numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm),
-    };
     return {
       key,
       answer,
       plan,
       firsts: firstsOf(answer.stitches, plan.stops.length),
-      bobbin: bobbinEndOf(plan, answer.stitches, perStitch),
+      bobbin: bobbinEndOf(plan, answer.stitches, perStitchOf(rules)),
     };
   }, [key, answer, plan, rules]);
   useEffect(() => {

@@ -16,6 +16,9 @@ export const UsedSchema = z.object({
 });
 export type Used = z.infer<typeof UsedSchema>;
 
+/** The most letters of what to do next time. */
+export const MOST_NEXT_TIME = 1000;
+
 /** The maker's report on one piece. Faults not named have not been seen (severity 0). */
 export const LogInputSchema = z.object({
   used: UsedSchema,
@@ -23,7 +26,7 @@ export const LogInputSchema = z.object({
   misplacementMm: lengthMm(0, 500).nullable(),
   minutes: z.partialRecord(z.enum(STAGES), z.number().min(0).max(10_000)),
   note: z.string().max(4000),
-  nextTime: z.string().max(1000),
+  nextTime: z.string().max(MOST_NEXT_TIME),
   by: z.string().max(80),
 });
 export type LogInput = z.infer<typeof LogInputSchema>;

@@ -12,6 +12,7 @@ import { needlesOf } from '../../stock/supplies';
 import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
 import type { StopCounts } from '../design/stitches/asMade';
+import type { PerStitch } from './bobbinEnd';
 import { fewestThreadings } from './needles';
 import { type StopTime, type Timeline, timelineOf } from './timeline';
 
@@ -56,13 +57,19 @@ export function topThreadM(
   { stitches, threadMm }: Pick<StopCounts, 'stitches' | 'threadMm'>,
   rules: HouseRules,
 ): number {
-  const laid = (numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100) * threadMm;
-  return (laid + stitches * numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm)) / 1000;
+  const { factor, extraMm } = perStitchOf(rules);
+  return (threadMm * factor + stitches * extraMm) / 1000;
 }
 
 /** Metres of bobbin thread for stitches: its share of the top thread. */
 export const bobbinM = (counts: Pick<StopCounts, 'stitches' | 'threadMm'>, rules: HouseRules): number =>
   (topThreadM(counts, rules) * numberFor(rules, STITCH_NUMBERS.bobbinShare)) / 100;
+
+/** What one stitch takes of top thread, as the shop counts it. */
+export const perStitchOf = (rules: HouseRules): PerStitch => ({
+  factor: numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100,
+  extraMm: numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm),
+});
 
 type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM' | 'time'>;
 

@@ -1,5 +1,5 @@
 import { say } from '../../base/units/phrase';
-import { type StopTime, timelineOf } from './timeline';
+import { minuteIn, type StopTime, timelineOf } from './timeline';
 
 const MM = { system: 'mm' } as const;
 const time = (change: number, sewing: number, trims: number, byHand: boolean): StopTime => ({
@@ -20,6 +20,11 @@ it('parts what the machine does by itself from what hands do, one after the othe
     [1, 7.25, 11.25, 'machine'],
   ]);
   expect([machineMinutes, handsMinutes]).toEqual([9, 2.25]);
+  expect([
+    minuteIn({ stretches }, 0, 0.5),
+    minuteIn({ stretches }, 1, 0.25),
+    minuteIn({ stretches }, 7, 1),
+  ]).toEqual([2.5, 8.25, 0]);
   expect(presences.map(({ at, what }) => [at, say(what, MM)])).toEqual([
     [0, 'thread navy, and start'],
     [5, 'cut 3 jump threads of navy'],

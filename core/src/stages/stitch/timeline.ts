@@ -79,3 +79,9 @@ export function timelineOf(stops: readonly Named[]): Timeline {
     stretches.reduce((total, { from, to, by: own }) => total + (own === by ? to - from : 0), 0);
   return { stretches, presences, machineMinutes: sum('machine'), handsMinutes: sum('hands') };
 }
+
+/** The minute at which a share of a stop is stitched, 0 to 1, from the beginning; 0 for a stop that is not there. */
+export function minuteIn({ stretches }: Pick<Timeline, 'stretches'>, stop: number, share: number): number {
+  const own = stretches.find((one) => one.stop === stop && one.by === 'machine');
+  return own ? own.from + (own.to - own.from) * share : 0;
+}

@@ -3,12 +3,13 @@ import { FAULT_IDS, FAULTS } from '../../model/faults';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { PIECE_KIND_IDS } from '../../model/pieceKindIds';
 import { applyChange } from '../../model/ticket';
+import { EMPTY_LOG, LogInputSchema } from '../../model/ticket/log';
 import { planTicket } from '../../planner/plan';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { CAUSES } from './causes';
 import { type FaultFacts, faultFacts } from './facts';
-import { causesOf } from './guide';
+import { causesOf, withCause } from './guide';
 
 const MM = { system: 'mm' } as const;
 const RULES = { ...DEFAULT_HOUSE_RULES, units: MM };
@@ -67,6 +68,17 @@ it('where nothing on the ticket tells them apart the usual order stands, and no 
   const causes = causesOf('nests', { ...factsOf(), needleHours: 0 });
   expect(causes.map(({ id }) => id)).toEqual(['old-needle', 'tail', 'backwards']);
   expect(causes.every(({ because }) => because === null)).toBe(true);
+});
+
+it('a cause goes into the log once, and never past what the log holds', () => {
+  const [cause] = causesOf('sinking', factsOf());
+  if (!cause) throw new Error('no cause');
+  const with1 = withCause({ faults: { sinking: 2 }, nextTime: 'Slower.' }, 'sinking', { cause, units: MM });
+  expect(with1).toEqual({ faults: { sinking: 2 }, nextTime: `Slower. ${say(cause.next, MM)}` });
+  expect(withCause(with1, 'sinking', { cause, units: MM })).toEqual(with1);
+  const full = withCause({ faults: {}, nextTime: 'x'.repeat(995) }, 'sinking', { cause, units: MM });
+  expect(LogInputSchema.safeParse({ ...EMPTY_LOG, ...full }).success).toBe(true);
+  expect(full.faults.sinking).toBe(1);
 });
 
 it('speaks of every kind of piece at every place', () => {

@@ -1,5 +1,7 @@
-import type { Phrase } from '../../base/units/phrase';
+import type { DisplayUnits } from '../../base/units/length';
+import { type Phrase, say } from '../../base/units/phrase';
 import type { FaultId } from '../../model/faults';
+import { type LogInput, MOST_NEXT_TIME } from '../../model/ticket/log';
 import { CAUSES } from './causes';
 import type { FaultFacts } from './facts';
 
@@ -29,3 +31,20 @@ export const causesOf = (fault: FaultId, facts: FaultFacts): RankedCause[] =>
       next,
     }))
     .sort((a, b) => b.likely - a.likely);
+
+/**
+ * What goes into the log once a cause is found: the fault, slight unless it was worse already, and what to do next time,
+ * once. What has no room any more is left out.
+ */
+export function withCause(
+  { faults, nextTime }: Pick<LogInput, 'faults' | 'nextTime'>,
+  fault: FaultId,
+  { cause, units }: { cause: Pick<RankedCause, 'next'>; units: DisplayUnits },
+): Pick<LogInput, 'faults' | 'nextTime'> {
+  const next = say(cause.next, units);
+  const together = nextTime.includes(next) ? nextTime : `${nextTime} ${next}`.trim();
+  return {
+    faults: { ...faults, [fault]: Math.max(1, faults[fault] ?? 0) },
+    nextTime: together.length <= MOST_NEXT_TIME ? together : nextTime,
+  };
+}

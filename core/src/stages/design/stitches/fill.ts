@@ -141,7 +141,7 @@ export function stitchFill(
   stitchEdges(writer, inner, { how, route });
   const layer = (over: Region, angle: number, rowMm: number, row: RowStitches): void => {
     const rows = rowsOver(over, angle, rowMm);
-    stitchRows(writer, { rows, sections: sectionsOf(rows).sections, how, route }, row);
+    stitchRows(writer, { rows, sections: sectionsOf(rows), how, route }, row);
   };
   if (how.underlay > 0)
     layer(inner, angleDeg + 90, how.fillRowMm / how.underlay, {

@@ -6,12 +6,6 @@ export interface Section extends Strand {
   spans: Span[];
 }
 
-/** Sections that hang together, their ends at common nodes. */
-export interface Sections {
-  sections: Section[];
-  nodes: number;
-}
-
 const overlap = (a: Span, b: Span): boolean => a.left < b.right && b.left < a.right;
 
 /** Sets that are joined pair by pair. */
@@ -57,7 +51,7 @@ function nextRow(open: readonly Open[], row: readonly Span[], nodes: Joined): { 
  * Rows parted into sections in which each row lies on one row and under one (trapezoidal decomposition; Choset 2000):
  * each can be stitched to and fro without a gap. Where sections meet, their ends share a node.
  */
-export function sectionsOf({ rows }: Rows): Sections {
+export function sectionsOf({ rows }: Rows): Section[] {
   const nodes = new Joined();
   const all: Open[] = [];
   let open: Open[] = [];
@@ -72,6 +66,5 @@ export function sectionsOf({ rows }: Rows): Sections {
     if (!ids.has(root)) ids.set(root, ids.size);
     return ids.get(root) ?? 0;
   };
-  const sections = all.map(({ spans, ends }): Section => ({ spans, ends: [idOf(ends[0]), idOf(ends[1])] }));
-  return { sections, nodes: ids.size };
+  return all.map(({ spans, ends }) => ({ spans, ends: [idOf(ends[0]), idOf(ends[1])] }));
 }
