@@ -5,7 +5,7 @@ import { readCsv } from '@zt/core/uses/stitchFiles/csv';
 import { readJson } from '@zt/core/uses/stitchFiles/json';
 import { readSvgStitches } from '@zt/core/uses/stitchFiles/svg';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
-import { copyOf, onTicket } from './support/ticket';
+import { copyOf, fillIn, onTicket } from './support/ticket';
 
 const stitchAt = (page: Page) => page.getByTestId('stitch-at');
 
@@ -90,6 +90,22 @@ test('stitches go out as CSV, JSON and SVG, and each brings the same ones back',
     expect(file.ok && [file.stitches.x.length, file.stops.length]).toEqual([count, 4]);
     expect(file).toEqual(found[0]);
   }
+});
+
+test('the machine’s own count teaches the shop how it counts', async ({ page, request }) => {
+  const address = await copyOf(page, 'demo-ticket-03');
+  await page.goto(`${address}/design`);
+  const field = page.getByRole('textbox', { name: 'stitches', exact: true });
+  await expect(field).toHaveValue(/\d{3,}/);
+  await fillIn(field, String(Math.round(Number(await field.inputValue()) * 1.2)));
+  const teach = page.getByRole('button', {
+    name: /^The machine counts .*: count fills 1\d\d.* of ours from now on$/,
+  });
+  await teach.click();
+  await expect(teach).toHaveCount(0);
+  await expect
+    .poll(async () => (await (await request.get('/api/rules')).json()).numbers.countFillPercent)
+    .toBeGreaterThan(110);
 });
 
 /** A part that is a bar of satin, turned about its middle. */

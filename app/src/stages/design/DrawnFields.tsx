@@ -8,6 +8,7 @@ import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
+import { CountSo } from './CountSo';
 import { SvgChooser } from './SvgChooser';
 import { SIDES, StitchesField } from './TypedFields';
 import { useParts } from './useParts';
@@ -20,6 +21,7 @@ export function DrawnFields({ part, index }: { part: Part; index: number }) {
       <NotReadAgain part={part} />
       <SidesAsDrawn part={part} index={index} />
       <StitchesField part={part} index={index} />
+      <CountSo part={part} />
     </Stack>
   );
 }
