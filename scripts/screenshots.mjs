@@ -15,14 +15,17 @@ async function practise(page) {
   await page.getByText(/^Colour change/).waitFor();
 }
 
-/** The ticket on the machine of many needles, at its needles. */
-async function onManyNeedles(page) {
-  await page.getByRole('radio', { name: 'Six-needle, free arm' }).click();
+/** A stitch-out, played some way. */
+async function halfStitched(page) {
+  const scrub = page.getByRole('slider', { name: 'How far it is stitched' });
+  const total = Number(await scrub.getAttribute('max'));
+  await scrub.fill(String(Math.round(total * 0.8)));
   await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: / Stitch/ })
-    .click();
-  await page.getByTestId('needle-hours').scrollIntoViewIfNeeded();
+    .getByTestId('stitch-at')
+    .filter({ hasText: /colour [34]/ })
+    .waitFor();
+  // Painted a frame later.
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
 }
 
 /** A name on an arch below the drawing. */
@@ -87,7 +90,7 @@ const SHOTS = [
   ],
   ['layers', PHONE, '/ticket/demo-ticket-02/layers'],
   ['mount', PHONE, '/ticket/demo-ticket-02/mount'],
-  ['stitch', PHONE, '/ticket/demo-ticket-10/mount', onManyNeedles],
+  ['stitch', PHONE, '/ticket/demo-ticket-01/stitch', halfStitched],
   ['log', PHONE, '/ticket/demo-ticket-09/log'],
   ['shelf', PHONE, '/shelf'],
   ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],

@@ -54,11 +54,16 @@ export function StitchDrawing() {
     <Sheet
       focus={inflate(boxOf(facts.hull), Math.max(facts.widthMm, facts.heightMm) * 0.08)}
       description={description}
-      over={out ? <Thread out={out} hotAbove={limit.cover} /> : null}
+      over={
+        out ? (
+          <>
+            <Thread out={out} hotAbove={limit.cover} />
+            <HotSpots made={out.answer.made} scale={facts.scale} above={limit.cover} />
+          </>
+        ) : null
+      }
     >
-      {out ? (
-        <HotSpots made={out.answer.made} scale={facts.scale} above={limit.cover} />
-      ) : (
+      {out ? null : (
         <DesignLayer
           facts={facts}
           at={ORIGIN}

@@ -108,6 +108,28 @@ it('settings of names are never asked about, and stay whole', async () => {
   expect(both.design.nameSets).toEqual(of('Ulma').design.nameSets);
 });
 
+it('what the stitches of a design come to is never asked about, and stays whole', () => {
+  const of = (madeFrom: string, fill: number, name = BASE.name): Ticket => ({
+    ...BASE,
+    name,
+    design: {
+      ...BASE.design,
+      made: {
+        madeFrom,
+        stops: [{ part: FIRST_PART, stop: 0, fill, satin: 0, other: 9, threadMm: 100, trims: 1, jumps: 0 }],
+        mostCover: 3,
+        spots: [],
+        thinned: {},
+      },
+    },
+  });
+  const both = mergeTickets({ base: BASE, mine: of('a', 100), theirs: of('b', 250) }, WHO);
+  expect(both.design.made).toEqual(of('b', 250).design.made);
+  expect(both.offers).toEqual({});
+  const alone = mergeTickets({ base: BASE, mine: of('a', 100), theirs: { ...BASE, name: 'Another' } }, WHO);
+  expect([alone.design.made, alone.name]).toEqual([of('a', 100).design.made, 'Another']);
+});
+
 it('a length is offered in the units of who reads, found at its stage, and gone once it is settled', () => {
   const at = (widthMm: number): Ticket => designed(BASE, { widthMm });
   const merged = merge(at(85), at(90));
