@@ -12,6 +12,7 @@ import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, tellingChanges } from './features/changes/routes';
+import { cutterRoutes } from './features/cutter/routes';
 import { devicesRoutes } from './features/devices/routes';
 import { drawingRoutes } from './features/drawings/routes';
 import { exportedRoutes } from './features/exported/routes';
@@ -151,6 +152,7 @@ export function createApp(context: Context) {
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));
   app.route('/api/practice', practiceRoutes(context));
+  app.route('/api/cutter', cutterRoutes());
   app.doc31('/api/openapi.json', API_DOCUMENT);
   app.all('/api/*', (c) =>
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),

@@ -3,7 +3,7 @@ import type { Env } from 'hono';
 import { type ErrorBody, issuesOf } from './errors';
 
 /** Routes that save nothing when all goes well either. */
-const PREVIEWS = ['/api/plan', '/api/practice', '/api/paper'];
+const PREVIEWS = ['/api/plan', '/api/practice', '/api/cutter', '/api/paper'];
 
 /** What did not happen, in words that are true of the route. */
 export const whatWasNotDone = (path: string): string =>

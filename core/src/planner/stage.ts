@@ -162,7 +162,8 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   finish: {
     empty: () => EMPTY_FINISH,
     numbers: FINISH_NUMBERS,
-    plan: ({ piece, layers, rules }) => layers && planFinish({ piece, layers, rules }),
+    plan: ({ piece, design, layers, rules }) =>
+      layers && planFinish({ piece, layers, cloths: design.facts?.cloths ?? [], rules }),
   },
   log: {
     empty: () => EMPTY_LOG,

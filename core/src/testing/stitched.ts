@@ -1,7 +1,7 @@
 import { boxOf } from '../base/geometry/box';
-import type { Clipper, Region, Ring } from '../base/geometry/clip';
+import { type Clipper, isInside, type Region, type Ring } from '../base/geometry/clip';
 import { nearestOnSegment, type Point } from '../base/geometry/point';
-import { type Element, isInside } from '../stages/design/stitches/element';
+import type { Element } from '../stages/design/stitches/element';
 import type { HowToStitch } from '../stages/design/stitches/howToStitch';
 import { stitchDesign } from '../stages/design/stitches/stitchDesign';
 import { kindOf, laysThread, type Stitches, type StitchKind } from '../stages/design/stitches/stitches';

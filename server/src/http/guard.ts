@@ -96,10 +96,10 @@ const HEADERS = {
 const UNHEEDED = { crossOriginOpenerPolicy: false, originAgentCluster: false } as const;
 
 /**
- * The workers that read drawings, set letters and make stitches run compiled code, whose package writes the calls into it
+ * The workers that read drawings, set letters, make stitches and lay cloth run compiled code, whose package writes the calls into it
  * as functions. They see no page, and what a drawing says is never made into code.
  */
-const WITH_COMPILED = /\/(design|stitch)-[0-9a-f]{32}\.js$/;
+const WITH_COMPILED = /\/(design|stitch|cut)-[0-9a-f]{32}\.js$/;
 const COMPILED = {
   ...HEADERS,
   contentSecurityPolicy: {

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
+import { Slip } from '../../components/Slip';
 import { IconPress } from '../../components/ui/IconPress';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
@@ -12,30 +13,7 @@ import { BedDrawing } from './BedDrawing';
 import { HoopSwitches } from './HoopSwitches';
 import { NeedlePad } from './NeedlePad';
 import { RunSwitches } from './RunSwitches';
-import { type Practice, usePractice } from './usePractice';
-
-/** The slip of paper on which the machine says what it did, or why it did not. */
-function Slip({ practice }: { practice: Practice }) {
-  const p = usePalette();
-  const { ok, message } = practice.said;
-  return (
-    <View
-      style={{
-        backgroundColor: p.panel,
-        borderTopWidth: 1.5,
-        borderBottomWidth: 1.5,
-        borderLeftWidth: 8,
-        borderColor: ok ? p.ink : p.madder,
-        paddingHorizontal: 12,
-        paddingVertical: 8,
-      }}
-    >
-      <Txt as="strong" live testID="machine-says">
-        {practice.failed ?? message}
-      </Txt>
-    </View>
-  );
-}
+import { usePractice } from './usePractice';
 
 function Practised() {
   const ticket = useTicket();
@@ -64,7 +42,11 @@ function Practised() {
             <BedDrawing job={on.job} state={on.state} />
           </View>
           <View style={{ flex: 1, minHeight: 0, borderColor: p.ink, borderLeftWidth: wide ? 1.5 : 0 }}>
-            <Slip practice={practice} />
+            <Slip
+              ok={practice.said.ok}
+              message={practice.failed ?? practice.said.message}
+              testID="machine-says"
+            />
             <ScrollView
               contentContainerStyle={{ padding: 14, gap: 14 }}
               style={{ flex: 1, backgroundColor: p.panel }}

@@ -19,6 +19,7 @@ const WHAT = [
   { id: 'label', name: 'swing label' },
   { id: 'template', name: 'template' },
   { id: 'ruler', name: 'placement ruler' },
+  { id: 'pattern', name: 'patterns for the cloth' },
 ] as const;
 type What = (typeof WHAT)[number]['id'];
 
@@ -30,12 +31,14 @@ const PAPERS = [
 type Paper = (typeof PAPERS)[number]['id'];
 
 /** What lies on the cloth is printed at true size, and needs a page with room for its proving ruler. */
-const isTrueSize = (what: What): boolean => what === 'template' || what === 'ruler';
+const isTrueSize = (what: What): boolean => what === 'template' || what === 'ruler' || what === 'pattern';
 
 const WORDS: Record<What, string> = {
   card: 'The whole ticket to lay beside the hoop: drawn to scale, with boxes to tick. Its code opens the ticket on a paired phone.',
   label: 'One for each piece, to cut apart along the dashed lines.',
   template: 'True size. Print at 100 %, then lay a ruler on the proving ruler at the foot of the page.',
+  pattern:
+    'True size, every piece once, with its grain. Print at 100 %, check the proving ruler, cut by hand.',
   ruler: 'True size, with a slot for each size of the order. Print at 100 %, then check the proving ruler.',
 };
 
@@ -76,7 +79,8 @@ function Preview({ src, name }: { src: string; name: string }) {
 
 function Pages() {
   const ticket = useTicket();
-  const { place } = usePlan('place');
+  const { place, design } = usePlan('place', 'design');
+  const offered = WHAT.filter(({ id }) => id !== 'pattern' || (design.facts?.cloths.length ?? 0) > 0);
   const router = useRouter();
   const waits = useWaits();
   const { what: first } = useLocalSearchParams<{ what?: string }>();
@@ -93,7 +97,7 @@ function Pages() {
   const back = () => (router.canGoBack() ? router.back() : router.replace(`/ticket/${ticket.id}/place`));
   return (
     <Screen title={`Print: ${titleOf(ticket)}`} aside={<Press title="Back" onPress={back} />}>
-      <Choice label="What" options={WHAT} chosen={what} onChoose={setWhat} />
+      <Choice label="What" options={offered} chosen={what} onChoose={setWhat} />
       <Row align="end" wrap>
         <Choice label="Paper" options={papers} chosen={paper} onChoose={setPaper} />
         {why === null ? (

@@ -34,11 +34,11 @@ interface ShapesProps {
   contour: Contour;
 }
 
-/** Shapes in their thread colours, in their own frame. */
+/** Shapes in the colours of their thread or their cloth, in their own frame. */
 export function Shapes({ paths, hexOf, shown = Infinity, contour }: ShapesProps) {
-  return paths.map(({ d, stop, strokeMm }, i) => {
+  return paths.map(({ d, stop, strokeMm, clothHex }, i) => {
     const opacity = stop < shown ? 1 : FAINT;
-    const hex = hexOf(stop);
+    const hex = clothHex ?? hexOf(stop);
     const key = `${i} ${stop}`;
     return strokeMm === null ? (
       <Path key={key} d={d} fill={hex} fillRule="evenodd" opacity={opacity} {...contour(hex)} />

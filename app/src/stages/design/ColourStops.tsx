@@ -28,7 +28,7 @@ export function useStops(): ShownStop[] {
   const { parts } = useTicket('design').design;
   const { order } = usePlan('design').design;
   const asEntered = parts.flatMap(({ id, colours }) =>
-    colours.map((colour, stop) => ({ ...colour, of: [{ part: id, stop }] })),
+    colours.map((colour, stop) => ({ ...colour, of: [{ part: id, stop, step: null }] })),
   );
   if (!order) return asEntered;
   return parts.length === 1 && order.stops.length === asEntered.length
@@ -43,7 +43,7 @@ const withOwnCounts = (stops: readonly DesignStop[], entered: readonly ShownStop
     stitches: entered.find(({ of }) => of[0]?.stop === stop.of[0]?.stop)?.stitches ?? null,
   }));
 
-const isOf = (of: readonly PartStop[], { part, stop }: PartStop): boolean =>
+const isOf = (of: readonly PartStop[], { part, stop }: Pick<PartStop, 'part' | 'stop'>): boolean =>
   of.some((one) => one.part === part && one.stop === stop);
 
 interface StopProps {
@@ -85,7 +85,7 @@ function Stop({ index, stop, onParts, onMove, last }: StopProps) {
           <WordsField
             label={`name of colour ${index + 1}`}
             at={`design.parts.${at}.colours.${first?.stop ?? 0}.name`}
-            value={stop.name}
+            value={parts[at]?.colours[first?.stop ?? 0]?.name ?? stop.name}
             onText={(name) => dress({ name })}
           />
           <ColourField
@@ -93,7 +93,7 @@ function Stop({ index, stop, onParts, onMove, last }: StopProps) {
             hex={stop.hex}
             onHex={(hex) => dress({ hex, name: nameOfColour(hex) }, `colour ${index}`)}
           />
-          {stop.of.length === 1 && first && at >= 0 ? (
+          {stop.of.length === 1 && first && first.step === null && at >= 0 ? (
             <NumberField
               label={`stitches of colour ${index + 1}`}
               at={`design.parts.${at}.colours.${first.stop}.stitches`}

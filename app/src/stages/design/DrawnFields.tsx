@@ -1,6 +1,7 @@
 import { type Part, say } from '@zt/core';
 import { sizedTo } from '@zt/core/stages/design/parts/drawnPart';
 import { drawingToRead } from '@zt/core/stages/design/readAgain';
+import { lazy, Suspense } from 'react';
 import { Callout } from '../../components/ui/Callout';
 import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
@@ -13,6 +14,9 @@ import { SvgChooser } from './SvgChooser';
 import { SIDES, StitchesField } from './TypedFields';
 import { useParts } from './useParts';
 
+/** Only where something is drawn is it fetched. */
+export const ClothFields = lazy(() => import('./ClothFields').then((own) => ({ default: own.ClothFields })));
+
 /** What is to be said of a drawing beyond what was read from it. */
 export function DrawnFields({ part, index }: { part: Part; index: number }) {
   return (
@@ -22,6 +26,9 @@ export function DrawnFields({ part, index }: { part: Part; index: number }) {
       <SidesAsDrawn part={part} index={index} />
       <StitchesField part={part} index={index} />
       <CountSo part={part} />
+      <Suspense fallback={null}>
+        <ClothFields part={part} index={index} />
+      </Suspense>
     </Stack>
   );
 }

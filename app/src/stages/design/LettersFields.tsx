@@ -6,6 +6,7 @@ import { namePartOf } from '@zt/core/stages/design/names/onTable';
 import { wreathed } from '@zt/core/stages/design/parts/acts';
 import { drawnPart, nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
+import { Suspense } from 'react';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
@@ -21,6 +22,7 @@ import { newId } from '../../hooks/newId';
 import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
 import { FieldFindings } from '../FieldFindings';
+import { ClothFields } from './DrawnFields';
 import { FaceSample } from './FaceSample';
 import { useParts } from './useParts';
 
@@ -134,6 +136,9 @@ export function LettersFields({ part, letters, index }: LettersProps) {
           onLength={(radiusMm) => put({ radiusMm })}
         />
       )}
+      <Suspense fallback={null}>
+        <ClothFields part={part} index={index} />
+      </Suspense>
       <Disclosure title="Spacing and lines">
         <SidedLengthField
           label="between letters"

@@ -1,5 +1,6 @@
 import { isSeenOn, type Part } from '@zt/core';
 import { arranged } from '@zt/core/stages/design/elements';
+import { seenShapes } from '@zt/core/stages/design/parts/mergedDrawing';
 import { memo, useMemo } from 'react';
 import { G, Rect } from 'react-native-svg';
 import { useRules } from '../../hooks/useTicket';
@@ -22,7 +23,13 @@ const PartShapes = memo(function PartShapes({ part, contour }: { part: PartDrawn
   const { artwork, colours, widthMm, heightMm } = part;
   const hexOf = (stop: number) => colours[stop]?.hex ?? colours[0]?.hex ?? '#59626E';
   if (artwork)
-    return <Shapes paths={arranged(artwork, part.elementMoves).paths} hexOf={hexOf} contour={contour} />;
+    return (
+      <Shapes
+        paths={seenShapes(part, arranged(artwork, part.elementMoves).paths)}
+        hexOf={hexOf}
+        contour={contour}
+      />
+    );
   const [w, h] = [widthMm ?? 0, heightMm ?? 0];
   return (
     <Rect
@@ -38,7 +45,7 @@ const PartShapes = memo(function PartShapes({ part, contour }: { part: PartDrawn
   );
 }, isSameDrawn);
 
-type PartDrawn = Pick<Part, 'artwork' | 'colours' | 'widthMm' | 'heightMm' | 'elementMoves'>;
+type PartDrawn = Pick<Part, 'artwork' | 'appliques' | 'colours' | 'widthMm' | 'heightMm' | 'elementMoves'>;
 
 function isSameDrawn(
   { part: a, contour }: { part: PartDrawn; contour: Contour },
@@ -47,6 +54,7 @@ function isSameDrawn(
   return (
     contour === other &&
     a.artwork === b.artwork &&
+    a.appliques === b.appliques &&
     a.colours === b.colours &&
     a.widthMm === b.widthMm &&
     a.heightMm === b.heightMm &&

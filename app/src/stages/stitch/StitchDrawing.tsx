@@ -1,11 +1,14 @@
-import { boxOf, inflate, ORIGIN } from '@zt/core';
+import { boxOf, type DesignFacts, inflate, ORIGIN } from '@zt/core';
 import { mostCoverOn } from '@zt/core/planner/crossChecks/hotSpots';
 import { useMemo } from 'react';
+import { G } from 'react-native-svg';
 import { usePlan, useRules, useTicket } from '../../hooks/useTicket';
-import { DesignLayer } from '../../sheet/layers/DesignLayer';
+import { DesignLayer, Shapes } from '../../sheet/layers/DesignLayer';
 import { HotSpots } from '../../sheet/layers/HotSpots';
 import { ThreadCanvas } from '../../sheet/layers/ThreadCanvas';
+import { useOnSheet } from '../../sheet/onSheet';
 import { Sheet } from '../../sheet/Sheet';
+import { transformAt } from '../../sheet/view';
 import { usePlayhead } from '../../stitches/playhead';
 import { usePalette } from '../../theme/palette';
 import { type StitchOut, stopAt, useStitchOut } from './useStitchOut';
@@ -30,6 +33,21 @@ function Thread({ out, hotAbove }: { out: StitchOut; hotAbove: number }) {
     [answer, hexes, hotAbove, scale, palette],
   );
   return <ThreadCanvas threads={threads} scale={scale} upTo={Math.ceil(at)} isDensity={isDensity} />;
+}
+
+/** The cloth that is laid on: from the stop on that tacks it down. */
+function Cloths({ facts, from }: { facts: DesignFacts; from: number }) {
+  const { view, palette } = useOnSheet();
+  const cloths = (facts.artwork?.paths ?? []).filter(
+    ({ clothHex, stop }) => clothHex !== null && stop <= from,
+  );
+  return (
+    <G transform={transformAt(view, ORIGIN, 0)}>
+      <G transform={`scale(${facts.scale})`}>
+        <Shapes paths={cloths} hexOf={() => palette.ink} contour={() => ({})} />
+      </G>
+    </G>
+  );
 }
 
 /** The design as it is stitched: thread after thread, as far as it is played; without stitches of its own by its shapes. */
@@ -63,7 +81,9 @@ export function StitchDrawing() {
         ) : null
       }
     >
-      {out ? null : (
+      {out ? (
+        <Cloths facts={facts} from={stopAt(out, at)} />
+      ) : (
         <DesignLayer
           facts={facts}
           at={ORIGIN}

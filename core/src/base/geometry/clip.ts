@@ -1,4 +1,4 @@
-import type { Clipper2ZFactoryFunction, MainModule, Paths64 } from 'clipper2-wasm/dist/clipper2z';
+import type { Clipper2ZFactoryFunction, MainModule, Path64, Paths64 } from 'clipper2-wasm/dist/clipper2z';
 import type { Point } from './point';
 import { containsPoint } from './polygon';
 
@@ -17,6 +17,8 @@ export interface Clipper {
   subtract: (a: Region, b: Region) => Region;
   /** Grown by so much all round, with round corners; below zero made smaller. A region that is eaten up is empty. */
   offset: (region: Region, mm: number) => Region;
+  /** Wherever a point of one ring and a point of another come to when they are added: the band that it sweeps. */
+  minkowskiSum: (a: Ring, b: Ring) => Region;
   /** Without points that lie no farther than this from the line past them, mm. */
   simplify: (region: Region, mm: number) => Region;
 }
@@ -33,16 +35,20 @@ export const loadClipper = async (
 ): Promise<Clipper> => clipperOf(await factory({ wasmBinary: wasmBinary.slice().buffer }));
 
 function clipperOf(wasm: MainModule): Clipper {
+  const pathOf = (ring: Ring): Path64 => {
+    const units = new BigInt64Array(ring.length * 3);
+    ring.forEach(({ x, y }, i) => {
+      units[3 * i] = BigInt(Math.round(x * UNITS_PER_MM));
+      units[3 * i + 1] = BigInt(Math.round(y * UNITS_PER_MM));
+    });
+    const path = new wasm.Path64();
+    path.assign(units);
+    return path;
+  };
   const given = (rings: readonly Ring[]): Paths64 => {
     const paths = new wasm.Paths64();
     for (const ring of rings) {
-      const units = new BigInt64Array(ring.length * 3);
-      ring.forEach(({ x, y }, i) => {
-        units[3 * i] = BigInt(Math.round(x * UNITS_PER_MM));
-        units[3 * i + 1] = BigInt(Math.round(y * UNITS_PER_MM));
-      });
-      const path = new wasm.Path64();
-      path.assign(units);
+      const path = pathOf(ring);
       paths.push_back(path);
       path.delete();
     }
@@ -98,6 +104,13 @@ function clipperOf(wasm: MainModule): Clipper {
       paths.delete();
       return taken(grown);
     },
+    minkowskiSum: (a, b) => {
+      const [pattern, path] = [pathOf(a), pathOf(b)];
+      const swept = taken(wasm.MinkowskiSum64(pattern, path, true));
+      pattern.delete();
+      path.delete();
+      return swept;
+    },
     simplify: (region, mm) => {
       const paths = given(region);
       const simple = taken(wasm.SimplifyPaths64(paths, mm * UNITS_PER_MM, true));
@@ -133,6 +146,12 @@ export function islandsOf(region: Region): Region[] {
       .sort((a, b) => signedAreaOf(a) - signedAreaOf(b))[0];
   return outers.map((outer) => [outer, ...holes.filter((hole) => holderOf(hole) === outer)]);
 }
+
+export const isInside = (region: Region, p: Point): boolean => {
+  let inside = false;
+  for (const ring of region) if (containsPoint(ring, p)) inside = !inside;
+  return inside;
+};
 
 /** The region without crumbs: rings of less area than this, mm², holes and islands alike. */
 export const withoutCrumbs = (region: Region, leastMm2: number): Region =>

@@ -72,6 +72,48 @@ export const DESIGN_NUMBERS = houseNumbers({
     unit: 'count',
     reason: 'Thread this thick is a board and breaks needles.',
   },
+  cutShortMm: {
+    name: 'Appliqué cut short of its edge',
+    value: 0.5,
+    unit: 'mm',
+    reason: 'Cut before it is laid, the cloth ends so far inside the outer side of the satin that covers it.',
+  },
+  cutInHoopMm: {
+    name: 'Appliqué cut in the hoop, beyond',
+    value: 10,
+    unit: 'mm',
+    reason: 'Enough to hold flat while it is tacked down and to cut away after.',
+  },
+  turnedMm: {
+    name: 'Appliqué turned under by',
+    value: 6,
+    unit: 'mm',
+    reason: 'What a finger folds and an iron holds.',
+  },
+  rawInMm: {
+    name: 'Raw edge held inside by',
+    value: 3,
+    unit: 'mm',
+    reason: 'The edge frays up to the line that holds it, and no farther.',
+  },
+  tackInMm: {
+    name: 'Tack-down inside the edge by',
+    value: 0.5,
+    unit: 'mm',
+    reason: 'The line catches the cloth and is covered by the edge.',
+  },
+  blanketPitchMm: {
+    name: 'Blanket stitch, one every',
+    value: 3,
+    unit: 'mm',
+    reason: 'Close enough to hold, open enough to be seen.',
+  },
+  nestGapMm: {
+    name: 'Between pieces on the cloth',
+    value: 5,
+    unit: 'mm',
+    reason: 'Room for scissors, and for a blade that swings.',
+  },
   leastLetterMm: {
     name: 'Least lettering, 40 wt',
     value: 6,

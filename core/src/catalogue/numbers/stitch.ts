@@ -50,6 +50,18 @@ export const STITCH_NUMBERS = houseNumbers({
     unit: 'count',
     reason: 'What a small design usually has.',
   },
+  layCloth: {
+    name: 'Lay the cloth of an appliqué',
+    value: 45,
+    unit: 'seconds',
+    reason: 'Out comes the hoop or not, the cloth goes over its line and is smoothed.',
+  },
+  trimCloth: {
+    name: 'Trim an appliqué in the hoop, each',
+    value: 60,
+    unit: 'seconds',
+    reason: 'Hoop off the machine, never out of the ring; close round the tack-down line.',
+  },
   bobbinLeastPercent: {
     name: 'Bobbin at least',
     value: 115,

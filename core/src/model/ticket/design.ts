@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { APPLIQUE_STEPS } from './applique';
 import { ARTWORK_BOUNDS, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
 import { MadeSchema, StitchingSchema, USUAL_STITCHING } from './made';
 import { NameSetsSchema, NamesSchema } from './names';
@@ -26,7 +27,11 @@ export const DesignInputSchema = z.object({
       'Two of its parts have the same id.',
     )
     .refine(
-      (parts) => parts.reduce((sum, { colours }) => sum + colours.length, 0) <= MOST_STOPS,
+      (parts) =>
+        parts.reduce(
+          (sum, { colours, appliques }) => sum + colours.length + APPLIQUE_STEPS.length * appliques.length,
+          0,
+        ) <= MOST_STOPS,
       `Its parts change their colour more than ${MOST_STOPS} times.`,
     )
     .refine(

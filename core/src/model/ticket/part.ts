@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ORIGIN } from '../../base/geometry/point';
 import { IdSchema } from '../../base/ids';
 import { lengthMm } from '../../base/units/schema';
+import { AppliqueSchema } from './applique';
 import { ArtworkSchema, ColourStopSchema, designPoint } from './artwork';
 import { ARTWORK_BOUNDS, MOST_DESIGN_MM, MOST_STITCHES, PART_SCALE } from './designBounds';
 import { LetteringSchema } from './lettering';
@@ -51,6 +52,8 @@ export const PartSchema = z.object({
   elementMoves: z.array(designPoint).max(400),
   /** How its colours are stitched, where not as their width says; those not named are. */
   ways: z.array(PartWaySchema).max(ARTWORK_BOUNDS.stops).default([]),
+  /** Which of its shapes are of cloth; at most one cloth to a colour. */
+  appliques: z.array(AppliqueSchema).max(ARTWORK_BOUNDS.stops).default([]),
   /** How its letters are set; null where it is not made of letters. */
   letters: LetteringSchema.nullable(),
 });
@@ -76,5 +79,6 @@ export const EMPTY_PART: Part = {
   artwork: null,
   elementMoves: [],
   ways: [],
+  appliques: [],
   letters: null,
 };

@@ -7,6 +7,7 @@ import type { DesignInput, Looks } from '../../model/ticket/design';
 import type { Made } from '../../model/ticket/made';
 import type { DensityClass } from '../../model/ticket/part';
 import type { Fabric } from '../../model/ticket/piece';
+import { type ClothShape, clothsOf } from './applique/cloths';
 import { type DrawnPart, fileCentreOf, hullOfParts } from './parts/drawnPart';
 import { lettersOf } from './parts/lettersOf';
 import { type Drawing, mergedDrawing } from './parts/mergedDrawing';
@@ -32,6 +33,8 @@ export interface DesignFacts {
   fileCentre: Point;
   /** The shapes as composed, mm at 100 %; null where only sizes are known. */
   artwork: Drawing | null;
+  /** Its shapes that are of cloth, mm at 100 % about its visible centre. */
+  cloths: ClothShape[];
   /** Hulls of what stands by itself, and is not cut or pulled apart: a leaf, a word. */
   elements: Polygon[];
   /** Where the visible centre lies in the frame that its parts are arranged in, mm at 100 %. */
@@ -98,6 +101,7 @@ export function factsOf(input: DesignInput, { parts, order, fabric, rules }: Fac
     hullKnown: parts.every(({ part }) => part.artwork !== null),
     fileCentre: { x: fileCentre.x * scale, y: fileCentre.y * scale },
     artwork: mergedDrawing(parts, order.stops, centre),
+    cloths: clothsOf(parts, centre),
     elements: parts.flatMap(({ elements }) => elements.map((hull) => hull.map(scaled))),
     centre,
     scale,

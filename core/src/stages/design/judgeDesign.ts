@@ -7,6 +7,7 @@ import type { SetLetter } from '../../model/ticket/artwork';
 import type { DesignInput } from '../../model/ticket/design';
 import { PART_SCALE } from '../../model/ticket/designBounds';
 import type { Part } from '../../model/ticket/part';
+import { judgeApplique } from './applique/judgeApplique';
 import type { DesignFacts } from './designFacts';
 import { arranged } from './elements';
 import { areLettersSet } from './lettering/lettersKey';
@@ -176,10 +177,10 @@ function closedLetters({ judged, part, letters, scale }: OfLetters): Finding[] {
   ];
 }
 
-/** Letters that were set here: each is judged by its own height, its strokes, and what it closes in. */
+/** Letters that were set here: each is judged by its own height, its strokes, and what it closes in; of cloth none is. */
 function setLetterFindings(judged: Judged): Finding[] {
   return judged.parts.flatMap(({ part }) => {
-    const letters = part.letters ? (part.artwork?.letters ?? []) : [];
+    const letters = part.letters && part.appliques.length === 0 ? (part.artwork?.letters ?? []) : [];
     const scale = (part.scalePercent / 100) * judged.facts.scale;
     const of: OfLetters = { judged, part, letters, scale };
     return [...smallLetters(of), ...thinLetters(of), ...closedLetters(of)];
@@ -263,4 +264,5 @@ export const judgeDesign = (judged: Judged): Finding[] =>
     swappedFindings,
     rearranged,
     remarkFindings,
+    ({ input }: Judged) => judgeApplique(input),
   ].flatMap((judge) => judge(judged));

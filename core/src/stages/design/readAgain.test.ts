@@ -97,8 +97,8 @@ describe('a drawing that is read again', () => {
     const read = readOf(null);
     const part = partOf(read);
     const order = [
-      { part: part.id, stop: 1 },
-      { part: part.id, stop: 0 },
+      { part: part.id, stop: 1, step: null },
+      { part: part.id, stop: 0, step: null },
     ];
     const design = { ...EMPTY_DESIGN, parts: [part], order };
     expect(withReadAgain(design, part.id, read).order).toBe(order);

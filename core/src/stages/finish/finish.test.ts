@@ -1,7 +1,9 @@
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import type { Ticket } from '../../model/ticket';
+import { type Applique, USUAL_APPLIQUE } from '../../model/ticket/applique';
 import { planTicket } from '../../planner/plan';
+import { appliqued } from '../../testing/appliqued';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
 
 const MM = { system: 'mm' } as const;
@@ -53,6 +55,40 @@ describe('the steps follow from the layers, in their order', () => {
       .join(' ');
     expect(words).toContain('one sheet at a time, a thumb on the stitches');
     expect(words).toContain('pressing flattens the pile');
+  });
+
+  it('with cloth laid on: its edges are gone over, and its web is pressed last', () => {
+    const laid = (rest: Partial<Applique>): Ticket => ({
+      ...exampleA(),
+      design: { ...exampleA().design, parts: [appliqued(rest)] },
+    });
+    expect(order(laid({}))).toEqual(['off', 'jumps', 'whiskers', 'cut-away', 'marks', 'press', 'web']);
+    expect(order(laid({ way: 'trimmed' }))).toEqual([
+      'off',
+      'jumps',
+      'whiskers',
+      'cut-away',
+      'marks',
+      'press',
+    ]);
+    expect(order(laid({ way: 'rawEdge', cloth: { ...USUAL_APPLIQUE.cloth, fused: false } }))).toEqual([
+      'off',
+      'jumps',
+      'raw-edge',
+      'cut-away',
+      'marks',
+      'press',
+    ]);
+    expect(
+      finish(laid({}))
+        ?.inspect.map((i) => say(i, MM))
+        .join(' '),
+    ).toContain('No raw edge of the appliqué');
+    expect(
+      finish(exampleA())
+        ?.inspect.map((i) => say(i, MM))
+        .join(' '),
+    ).not.toContain('appliqué');
   });
 
   it('carries its cautions and what to look for', () => {

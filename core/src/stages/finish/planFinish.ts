@@ -6,6 +6,7 @@ import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import type { Finding } from '../../model/finding';
 import { type HouseRules, schoolFor } from '../../model/houseRules';
 import type { Reason } from '../../model/reason';
+import type { DesignFacts } from '../design/designFacts';
 import type { LayersPlan } from '../layers/planLayers';
 import { isA } from '../piece/geometry';
 import type { PiecePlan } from '../piece/planPiece';
@@ -27,6 +28,8 @@ export interface FinishPlan {
 
 interface FinishQuestion {
   piece: PiecePlan;
+  /** Its shapes that are of cloth. */
+  cloths: DesignFacts['cloths'];
   layers: LayersPlan;
   rules: HouseRules;
 }
@@ -101,7 +104,8 @@ const soakSeconds = (rules: HouseRules): number => numberFor(rules, FINISH_NUMBE
 const pressSecondsOn = ({ fabric }: PiecePlan, rules: HouseRules): number | null =>
   fabric.structure === 'pile' ? null : numberFor(rules, FINISH_NUMBERS.pressSeconds);
 
-function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
+function lastSteps(question: FinishQuestion): FinishStep[] {
+  const { piece, layers, rules } = question;
   const iron = piece.fabric.iron;
   const press =
     piece.fabric.structure === 'pile'
@@ -122,8 +126,46 @@ function lastSteps({ piece, layers, rules }: FinishQuestion): FinishStep[] {
       ? [step('cover', phrase`Sew a lining over the back: nothing may be fused here.`)]
       : []),
     ...(iron === 'no' ? [] : [step('press', press, IRON, pressSecondsOn(piece, rules))]),
+    ...(isFused(question) && iron !== 'no'
+      ? [
+          step(
+            'web',
+            phrase`Press the appliqué, and it alone, from the front through a cloth: its web holds once it has been hot.`,
+            IRON,
+          ),
+        ]
+      : []),
   ];
 }
+
+/** What the cloth of an appliqué leaves to do before the support is cut: threads of it that stand out, a raw edge. */
+function clothSteps({ cloths }: FinishQuestion): FinishStep[] {
+  const ways = new Set(cloths.map(({ applique }) => applique.way));
+  const covered = ways.has('preCut') || ways.has('trimmed');
+  return [
+    ...(covered
+      ? [
+          step(
+            'whiskers',
+            phrase`Snip off what of the appliqué stands out past its edge; never into the stitches.`,
+            phrase`Points of scissors away from you and from the cloth.`,
+          ),
+        ]
+      : []),
+    ...(ways.has('rawEdge')
+      ? [
+          step(
+            'raw-edge',
+            phrase`Brush the raw edge of the appliqué: what is loose comes off, the rest stays.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** Cloth that is fused is pressed once more, so that its web holds. */
+const isFused = ({ cloths }: FinishQuestion): boolean =>
+  cloths.some(({ applique }) => applique.cloth.fused && applique.way !== 'trimmed');
 
 /** A light drape is sewn up lightly. */
 function sewingSteps({ piece, rules }: FinishQuestion): FinishStep[] {
@@ -181,6 +223,7 @@ export function planFinish(question: FinishQuestion): FinishPlan {
           : phrase`Trim the last jump threads; do not cut knots close.`,
         phrase`Snips, not a flame.`,
       ),
+      ...clothSteps(question),
       ...supportSteps(question),
       ...lastSteps(question),
       ...piece.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
@@ -191,6 +234,9 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       phrase`Flat round the edge: no puckers.`,
       phrase`Measure the centre against the marks before they are out.`,
       phrase`On the back, bobbin fills the middle third of each satin column.`,
+      ...(question.cloths.length > 0
+        ? [phrase`No raw edge of the appliqué looks out past its stitches, and none of it lifts.`]
+        : []),
       ...(piece.kind.form === 'tubular' ? [phrase`Turn it out: nothing sewn to itself.`] : []),
     ],
     findings: [],

@@ -13,6 +13,7 @@ import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
 import type { StopCounts } from '../design/stitches/asMade';
 import type { PerStitch } from './bobbinEnd';
+import { clothWork } from './clothWork';
 import { fewestThreadings } from './needles';
 import { type StopTime, type Timeline, timelineOf } from './timeline';
 
@@ -27,6 +28,8 @@ export interface StitchStop extends PlannedStop, StopCounts {
   needle: number;
   /** Whether that needle must first be threaded anew. */
   rethreads: boolean;
+  /** Whether the thread is the one before: nothing is changed. */
+  isSame: boolean;
 }
 
 export interface StitchPlan {
@@ -91,31 +94,34 @@ export function threadNeedles(
   ).flatMap(({ needles: [needle = 0], putOn }, i): ThreadedStop[] => {
     const [stop, match] = [stops[i], matched[i]];
     if (!stop || !match) return [];
-    const rethreads = needles === 1 ? i > 0 : putOn.length > 0 && used.has(needle);
+    const isSame = i > 0 && colours[i] === colours[i - 1];
+    const rethreads = !isSame && (needles === 1 ? i > 0 : putOn.length > 0 && used.has(needle));
     used.add(needle);
-    return [{ ...stop, ...match, needle, rethreads }];
+    return [{ ...stop, ...match, needle, rethreads, isSame }];
   });
 }
 
 function planStop(stop: ThreadedStop, i: number, { machine, rules }: StitchContext): StitchStop {
   const change =
-    i === 0
+    i === 0 || stop.isSame
       ? 0
       : numberFor(rules, stop.rethreads ? STITCH_NUMBERS.changeOneNeedle : STITCH_NUMBERS.changeManyNeedles);
   const trims =
     stop.trims * numberFor(rules, machine?.trims ? STITCH_NUMBERS.trimByMachine : STITCH_NUMBERS.trimByHand);
   const sewing = stop.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED);
   const trimmedByHand = machine?.trims !== true;
+  const cloth = clothWork(stop.applique, rules);
   return {
     ...stop,
     time: {
       change: { minutes: change / 60, byHand: i > 0 && stop.rethreads },
       sewing,
       trims: { minutes: trims / 60, byHand: trimmedByHand, count: stop.trims },
+      cloth,
     },
     topM: topThreadM(stop, rules),
     bobbinM: bobbinM(stop, rules),
-    minutes: sewing + (change + trims) / 60,
+    minutes: sewing + (change + trims) / 60 + (cloth?.minutes ?? 0),
   };
 }
 
@@ -227,6 +233,7 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
   };
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
   const trims = facts.stops.reduce((sum, stop) => sum + stop.trims, 0);
+  const changes = stops.filter(({ isSame }, i) => i > 0 && !isSame).length;
   const betweenColours = schoolFor(rules, 'jumps') === 'betweenColours';
   return {
     ...plan,
@@ -254,11 +261,9 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
         phrase`${count(facts.stitches)} stitches ÷ ${count(machine?.stitchesPerMinute ?? DEFAULT_SPEED)} a minute = ${minutes(facts.stitches / (machine?.stitchesPerMinute ?? DEFAULT_SPEED))}`,
         ...(stitchings > 1
           ? [
-              phrase`with ${count(facts.stops.length - 1)} changes and ${count(trims)} trims ${minutes(plan.totalMinutes / stitchings)} each, ${count(stitchings)} of them: ${minutes(plan.totalMinutes)}`,
+              phrase`with ${count(changes)} changes and ${count(trims)} trims ${minutes(plan.totalMinutes / stitchings)} each, ${count(stitchings)} of them: ${minutes(plan.totalMinutes)}`,
             ]
-          : [
-              phrase`with ${count(facts.stops.length - 1)} changes and ${count(trims)} trims ${minutes(plan.totalMinutes)}`,
-            ]),
+          : [phrase`with ${count(changes)} changes and ${count(trims)} trims ${minutes(plan.totalMinutes)}`]),
       ]),
       because('thread', phrase`Top thread by stitch length, bobbin as its share.`, [
         phrase`${count(numberFor(rules, STITCH_NUMBERS.topThreadFactor) / 100)} × ${metres(threadMm / 1000)} laid on top + ${count(facts.stitches)} stitches × ${mm(numberFor(rules, STITCH_NUMBERS.topThreadPerStitchMm))} = ${metres(plan.topM / stitchings)}${stitchings > 1 ? phrase`, ${count(stitchings)} of them: ${metres(plan.topM)}` : phrase``}`,

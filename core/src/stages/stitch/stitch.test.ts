@@ -88,7 +88,7 @@ it('warns of a worn needle, power off first', () => {
 
 describe('on a machine of many needles', () => {
   const kind = THREADS['polyester-40'];
-  const stop = (hex: string) => ({ hex, name: hex, stitches: 100, threadMm: 300, trims: 3 });
+  const stop = (hex: string) => ({ hex, name: hex, stitches: 100, threadMm: 300, trims: 3, applique: null });
   const many = (needles: number, hours: number[]): Shelf => ({
     ...SAMPLE_SHELF,
     machines: SAMPLE_SHELF.machines.map((m) => ({

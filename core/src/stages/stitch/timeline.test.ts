@@ -6,6 +6,7 @@ const time = (change: number, sewing: number, trims: number, byHand: boolean): S
   change: { minutes: change, byHand: change > 0 && byHand },
   sewing,
   trims: { minutes: trims, byHand, count: trims > 0 ? 3 : 0 },
+  cloth: null,
 });
 
 it('parts what the machine does by itself from what hands do, one after the other', () => {

@@ -1,4 +1,5 @@
 import { count, type Phrase, phrase } from '../../base/units/phrase';
+import type { ClothWork } from './clothWork';
 
 /** What of a stop's time the machine works by itself, and what hands do, minutes; in the order of work. */
 export interface StopTime {
@@ -6,6 +7,8 @@ export interface StopTime {
   change: { minutes: number; byHand: boolean };
   sewing: number;
   trims: { minutes: number; byHand: boolean; count: number };
+  /** What is done behind it to the cloth of an appliqué, by hand; null for nothing. */
+  cloth: ClothWork | null;
 }
 
 /** A stretch of the stitch-out, from its beginning, minutes. */
@@ -37,14 +40,14 @@ interface Named {
 
 /** The stretches of one stop, beginning at a time. */
 function stretchesOf({ time }: Named, stop: number, from: number): Stretch[] {
-  const { change, sewing, trims } = time;
+  const { change, sewing, trims, cloth } = time;
   const machine = sewing + (trims.byHand ? 0 : trims.minutes) + (change.byHand ? 0 : change.minutes);
   const begins = from + (change.byHand ? change.minutes : 0);
   const ends = begins + machine;
   const all: Stretch[] = [
     { stop, from, to: begins, by: 'hands' },
     { stop, from: begins, to: ends, by: 'machine' },
-    { stop, from: ends, to: ends + (trims.byHand ? trims.minutes : 0), by: 'hands' },
+    { stop, from: ends, to: ends + (trims.byHand ? trims.minutes : 0) + (cloth?.minutes ?? 0), by: 'hands' },
   ];
   return all.filter(({ from: a, to: b }) => b > a);
 }
@@ -67,12 +70,14 @@ export function timelineOf(stops: readonly Named[]): Timeline {
     const own = stretchesOf(stop, i, at);
     stretches.push(...own);
     at = own[own.length - 1]?.to ?? at;
-    const { trims } = stop.time;
+    const { trims, cloth } = stop.time;
+    const clothFrom = at - (cloth?.minutes ?? 0);
     if (trims.byHand && trims.count > 0)
       presences.push({
-        at: at - trims.minutes,
+        at: clothFrom - trims.minutes,
         what: phrase`cut ${count(trims.count)} ${trims.count === 1 ? 'jump thread' : 'jump threads'} of ${stop.name}`,
       });
+    if (cloth) presences.push({ at: clothFrom, what: cloth.what });
   }
   if (at > 0) presences.push({ at, what: phrase`take it off` });
   const sum = (by: Stretch['by']): number =>

@@ -1,6 +1,7 @@
 import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { STABILIZERS } from '../../catalogue/materials';
 import type { HouseRules } from '../../model/houseRules';
+import type { AppliqueWay } from '../../model/ticket/applique';
 import type { Sheet } from '../../model/ticket/layers';
 import type { Plan } from '../../planner/planned';
 import type { LayersPlan } from '../../stages/layers/planLayers';
@@ -17,6 +18,35 @@ const within = (name: string): string => name.charAt(0).toLowerCase() + name.sli
 /** A sheet's name inside a sentence. */
 export const nameOf = ({ stabilizer }: Pick<Sheet, 'stabilizer'>): string =>
   within(STABILIZERS[stabilizer].name);
+
+const APPLIQUE_CUTS: Record<AppliqueWay, string> = {
+  preCut: 'Along the pattern or the cut file: just inside the satin that will cover it.',
+  trimmed: 'Generous: it is cut back in the hoop.',
+  rawEdge: 'Along the line: the edge stays to be seen.',
+  turned: 'With what is folded under; press the folds before it is laid.',
+};
+
+/** The cloth of an appliqué: the web first, where it has one, then every piece. */
+export function clothCutSteps({ design, stitch }: Plan): Step[] {
+  const cloths = design.facts?.cloths ?? [];
+  const kinds = [...new Set(cloths.map(({ applique }) => applique))];
+  return kinds.flatMap((applique, i) => {
+    const { cloth, way } = applique;
+    const pieces = cloths.filter((one) => one.applique === applique).length * (stitch?.stitchings ?? 1);
+    const name = cloth.name.trim() || 'cloth';
+    const cut = stepOf(
+      'cut',
+      `cut cloth ${i}`,
+      way === 'trimmed'
+        ? phrase`Cut the ${name} for the appliqué.`
+        : phrase`Cut the ${name} for the appliqué: ${count(pieces)} ${pieces === 1 ? 'piece' : 'pieces'}.`,
+      { hint: phrase`${APPLIQUE_CUTS[way]}`, caution: SNIPS },
+    );
+    if (!cloth.fused) return [cut];
+    const web = phrase`Fuse the web to the wrong side of the ${name}, paper outwards; let it cool.`;
+    return [stepOf('cut', `web ${i}`, web, { caution: IRON }), cut];
+  });
+}
 
 /** Every sheet, film and cover that is cut, with its own sides, from the cloth down. */
 export function cutSteps(plan: Plan, rules: HouseRules): Step[] {

@@ -36,7 +36,9 @@ function tickOf({ id, text, figure }: Step): string {
 
 /** A check or a finishing step is kept by the name it has in its own stage. */
 const ownName = ({ id }: Step): string => id.replace(/^(check|finish) /, '');
-const stopOf = ({ id }: Step): number => Number(id.replace(/^stitch /, ''));
+const stopOf = ({ id }: Step): number => Number(id.split(' ')[1]);
+/** What hands do with cloth between two stops is a step of its own. */
+const isOfCloth = ({ id }: Step): boolean => id.startsWith('cloth ');
 
 /** Where the ticks of a phase are kept that has none of its own in its stage. */
 const KEPT_AT: Partial<Record<Phase, 'place' | 'hoop'>> = {
@@ -48,6 +50,7 @@ const KEPT_AT: Partial<Record<Phase, 'place' | 'hoop'>> = {
   cut: 'hoop',
   bond: 'hoop',
   hoop: 'hoop',
+  stitch: 'hoop',
 };
 
 /** Whether a step of the job is done: ticked in the deck or in its stage, its reading taken, its colour stitched. */
@@ -55,7 +58,8 @@ export function isDone(step: Step, ticket: Ticket): boolean {
   const { phase, reading } = step;
   if (phase === 'check') return ticket.mount.checked.includes(ownName(step));
   if (phase === 'finish') return ticket.finish.done.includes(ownName(step));
-  if (phase === 'stitch') return ticket.stitch.stopsDone > stopOf(step);
+  if (phase === 'stitch' && ticket.stitch.stopsDone > stopOf(step) + (isOfCloth(step) ? 1 : 0)) return true;
+  if (phase === 'stitch' && !isOfCloth(step)) return false;
   if (reading !== null && isRead(ticket.piece, reading)) return true;
   const at = KEPT_AT[phase];
   return at !== undefined && ticket[at].done.includes(tickOf(step));
@@ -73,7 +77,8 @@ export function tickOff(step: Step, ticket: Ticket): Change | null {
     return { stage: 'mount', set: { checked: withWord(ticket.mount.checked, ownName(step)) } };
   if (step.phase === 'finish')
     return { stage: 'finish', set: { done: withWord(ticket.finish.done, ownName(step)) } };
-  if (step.phase === 'stitch') return { stage: 'stitch', set: { stopsDone: stopOf(step) + 1 } };
+  if (step.phase === 'stitch' && !isOfCloth(step))
+    return { stage: 'stitch', set: { stopsDone: stopOf(step) + 1 } };
   const at = KEPT_AT[step.phase];
   if (!at) return null;
   // Of the same step at an earlier figure nothing is kept.

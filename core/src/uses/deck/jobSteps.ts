@@ -1,10 +1,11 @@
-import { minutes, mm, phrase } from '../../base/units/phrase';
+import { minutes, mm, type Phrase, phrase } from '../../base/units/phrase';
 import type { HouseRules } from '../../model/houseRules';
 import type { Stage } from '../../model/stages';
 import type { Plan } from '../../planner/planned';
 import type { LaidHoop } from '../../stages/hoop/layHoop';
 import { faceOf } from '../../stages/piece/planPiece';
-import { bondSteps, cutSteps } from './cutAndBond';
+import type { StitchStop } from '../../stages/stitch/planStitch';
+import { bondSteps, clothCutSteps, cutSteps } from './cutAndBond';
 import { ringSteps } from './ring';
 import { type Phase, type Step, stepOf } from './step';
 
@@ -81,13 +82,31 @@ const checkSteps = ({ mount }: Plan): Step[] =>
   ]);
 
 const stitchSteps = ({ stitch }: Plan): Step[] =>
-  (stitch?.stops ?? []).map((stop, i) =>
-    stepOf('stitch', `stitch ${i}`, phrase`Colour ${String(i + 1)}: ${stop.thread?.name ?? stop.name}.`, {
+  (stitch?.stops ?? []).flatMap((stop, i) => [
+    stepOf('stitch', `stitch ${i}`, phrase`Colour ${String(i + 1)}: ${calledInDeck(stop)}.`, {
       figure: minutes(Math.max(1, Math.round(stop.minutes))),
       hint: stitch?.acts[0] ?? null,
       caution: phrase`Hands away from the moving hoop; never reach in while it runs.`,
     }),
-  );
+    ...clothSteps(stop, i),
+  ]);
+
+/** A stop by its thread; one of an appliqué by what it is too. */
+const calledInDeck = ({ thread, name, applique }: StitchStop): string =>
+  applique || !thread ? name : thread.name;
+
+/** Laying and trimming the cloth of an appliqué, each on a card of its own. */
+function clothSteps({ time: { cloth } }: StitchStop, i: number): Step[] {
+  if (!cloth) return [];
+  const { id, what, how, caution } = cloth;
+  return [stepOf('stitch', `cloth ${i} ${id}`, sentence(what), { hint: how, caution })];
+}
+
+/** Words as a sentence. */
+const sentence = ([first, ...rest]: Phrase): Phrase => {
+  const begun = typeof first === 'string' ? first.charAt(0).toUpperCase() + first.slice(1) : (first ?? '');
+  return [begun, ...rest, '.'];
+};
 
 const finishSteps = ({ finish }: Plan): Step[] =>
   (finish?.steps ?? []).map(({ id, text, caution }) => stepOf('finish', `finish ${id}`, text, { caution }));
@@ -101,6 +120,7 @@ export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
   ...markSteps(plan),
   ...(plan.place ? measureSteps(plan, 'measure the rest') : []),
   ...cutSteps(plan, rules),
+  ...clothCutSteps(plan),
   ...bondSteps(plan),
   ...needleSteps(plan),
   ...hoopSteps(plan, rules),

@@ -15,8 +15,8 @@ export function artMarks(facts: DesignFacts, at: Point, turnDeg: number, coloure
     colour: INK,
     ...(coloured && !facts.artwork ? { fill: facts.stops[0]?.hex ?? GRAPHITE } : {}),
   });
-  const shapes = (facts.artwork?.paths ?? []).map(({ d, stop, strokeMm }): PaperMark => {
-    const hex = facts.stops[stop]?.hex ?? GRAPHITE;
+  const shapes = (facts.artwork?.paths ?? []).map(({ d, stop, strokeMm, clothHex }): PaperMark => {
+    const hex = clothHex ?? facts.stops[stop]?.hex ?? GRAPHITE;
     const pose = { kind: 'art' as const, d, at, turnDeg, scale: facts.scale };
     if (!coloured) return { ...pose, fill: null, stroke: { colour: GRAPHITE, widthMm: 0.2 } };
     return strokeMm === null

@@ -116,7 +116,19 @@ it('what the stitches of a design come to is never asked about, and stays whole'
       ...BASE.design,
       made: {
         madeFrom,
-        stops: [{ part: FIRST_PART, stop: 0, fill, satin: 0, other: 9, threadMm: 100, trims: 1, jumps: 0 }],
+        stops: [
+          {
+            part: FIRST_PART,
+            stop: 0,
+            step: null,
+            fill,
+            satin: 0,
+            other: 9,
+            threadMm: 100,
+            trims: 1,
+            jumps: 0,
+          },
+        ],
         mostCover: 3,
         spots: [],
         thinned: {},

@@ -19,9 +19,11 @@ import {
   pagesFor,
   pagesToSvg,
   paperTitle,
+  patternDrawings,
   templatesOf,
 } from '@zt/core/uses/paper/index';
 import type { Context as Asked } from 'hono';
+import { clipperHere } from '../../compiled';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, failures } from '../../errors';
@@ -60,6 +62,11 @@ const templatePdf = file(
   'application/pdf',
 );
 const rulerPdf = file('/{id}/ruler.pdf', 'A placement ruler with a slot for each size', 'application/pdf');
+const patternPdf = file(
+  '/{id}/pattern.pdf',
+  'Paper patterns of the cloth that is laid on',
+  'application/pdf',
+);
 const templateSvg = file('/{id}/template.svg', 'The paper template as SVG in millimetres', 'image/svg+xml');
 const sheetSvg = file('/{id}/sheet.svg', 'The pattern sheet as SVG in millimetres', 'image/svg+xml');
 const traceSvg = file(
@@ -83,7 +90,10 @@ const preview = createRoute({
   method: 'get',
   path: '/{id}/preview.png',
   summary: 'A picture of the pages as they will be printed',
-  request: { params, query: cardQuery.extend({ what: z.enum(['card', 'label', 'template', 'ruler']) }) },
+  request: {
+    params,
+    query: cardQuery.extend({ what: z.enum(['card', 'label', 'template', 'ruler', 'pattern']) }),
+  },
   responses: {
     200: {
       description: 'The pages below one another, to scale',
@@ -101,11 +111,24 @@ function drawn(paper: Paper): PaperDrawing {
 }
 const drawingOf = (name: PaperName, printed: Printed): PaperDrawing => drawn(PAPER[name](printed));
 
-/** What is printed at true size: of an order of names a template for each. */
-const trueSize = (name: 'template' | 'ruler', printed: Printed): Titled[] =>
-  name === 'template'
+/** The patterns of the cloth that is laid on. */
+async function patternsOf({ plan, rules }: Printed): Promise<Titled[]> {
+  const { facts } = plan.design;
+  const times = plan.stitch?.stitchings ?? 1;
+  const patterns = facts ? patternDrawings({ facts, times, rules }, await clipperHere()) : [];
+  if (patterns.length === 0)
+    throw new ApiError(400, 'no-cloth', 'No shape of this design is of cloth: there is nothing to cut.');
+  return patterns;
+}
+
+/** What is printed at true size: of an order of names a template for each, of an appliqué a pattern for each cloth. */
+async function trueSize(name: TrueSize, printed: Printed): Promise<Titled[]> {
+  if (name === 'pattern') return patternsOf(printed);
+  return name === 'template'
     ? templatesOf(printed).map((paper) => ({ drawing: drawn(paper), title: paper.title }))
     : [{ drawing: drawingOf(name, printed), title: paperTitle(printed) }];
+}
+type TrueSize = 'template' | 'ruler' | 'pattern';
 
 /** Drawings as PDF at true size; refused where one would take more paper than anyone lays together. */
 async function pdfOf(drawings: readonly Titled[], paper: PaperId, title: string): Promise<Uint8Array> {
@@ -144,7 +167,7 @@ export function paperRoutes({ store, reach }: Context) {
       return CARDS[name](printed, { paper, measure, squares });
     };
   const pagesOf = async (
-    what: CardName | 'template' | 'ruler',
+    what: CardName | TrueSize,
     printed: Printed,
     on: { paper: CardPaperId; asked: string },
   ) => {
@@ -165,7 +188,7 @@ export function paperRoutes({ store, reach }: Context) {
       }));
     const { paper } = on;
     if (paper === 'a5') throw new ApiError(400, 'too-small', 'At true size it is printed on A4 or Letter.');
-    return trueSize(what, printed).flatMap(({ drawing, title }) =>
+    return (await trueSize(what, printed)).flatMap(({ drawing, title }) =>
       pagesFor(drawing, paper, title).map((page) => ({ page, marks: drawing.marks })),
     );
   };
@@ -193,14 +216,20 @@ export function paperRoutes({ store, reach }: Context) {
     .openapi(templatePdf, async (c) => {
       const printed = await printedOf(c);
       const { paper } = c.req.valid('query');
-      const pdf = await pdfOf(trueSize('template', printed), paper, paperTitle(printed));
+      const pdf = await pdfOf(await trueSize('template', printed), paper, paperTitle(printed));
       return download(c, pdf, 'application/pdf', 'template.pdf');
     })
     .openapi(rulerPdf, async (c) => {
       const printed = await printedOf(c);
       const { paper } = c.req.valid('query');
-      const pdf = await pdfOf(trueSize('ruler', printed), paper, paperTitle(printed));
+      const pdf = await pdfOf(await trueSize('ruler', printed), paper, paperTitle(printed));
       return download(c, pdf, 'application/pdf', 'placement-ruler.pdf');
+    })
+    .openapi(patternPdf, async (c) => {
+      const printed = await printedOf(c);
+      const { paper } = c.req.valid('query');
+      const pdf = await pdfOf(await trueSize('pattern', printed), paper, paperTitle(printed));
+      return download(c, pdf, 'application/pdf', 'patterns.pdf');
     })
     .openapi(templateSvg, async (c) =>
       download(c, svgOf('template', await printedOf(c)), 'image/svg+xml', 'template.svg'),

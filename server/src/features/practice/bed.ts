@@ -6,6 +6,7 @@ import {
   type PracticeState,
   practiceStart,
 } from '@zt/core/uses/practice/index';
+import { createRuns } from '../runs';
 
 /** One run of a ticket on the practice machine, as it stands. */
 export interface PracticeBed {
@@ -14,34 +15,24 @@ export interface PracticeBed {
   state: PracticeState;
 }
 
-/** The practice machine of this server: a bed of its own for each run. A stand-in, so nothing is kept past a restart. */
+/** The practice machine of this server: a bed of its own for each run. */
 export interface Beds {
   lay: (job: PracticeJob) => PracticeBed;
   laid: (run: string) => PracticeBed | null;
   press: (run: string, command: PracticeCommand) => PracticeAnswer | null;
 }
 
-/** So many runs are kept; of more, the one that was pressed longest ago is cleared. */
-const MOST_RUNS = 40;
-
 /** Beds by run; `newRun` names each one. */
 export function createBeds(newRun: () => string): Beds {
-  const beds = new Map<string, PracticeBed>();
-  const put = (laid: PracticeBed): PracticeBed => {
-    beds.delete(laid.run);
-    beds.set(laid.run, laid);
-    const [oldest] = beds.keys();
-    if (beds.size > MOST_RUNS && oldest !== undefined) beds.delete(oldest);
-    return laid;
-  };
+  const beds = createRuns<PracticeBed>();
   return {
-    lay: (job) => put({ run: newRun(), job, state: practiceStart(job) }),
-    laid: (run) => beds.get(run) ?? null,
+    lay: (job) => beds.put({ run: newRun(), job, state: practiceStart(job) }),
+    laid: beds.get,
     press: (run, command) => {
       const now = beds.get(run);
       if (!now) return null;
       const answer = obey(now.job, now.state, command);
-      put({ ...now, state: answer.state });
+      beds.put({ ...now, state: answer.state });
       return answer;
     },
   };

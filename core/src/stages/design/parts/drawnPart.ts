@@ -1,10 +1,19 @@
 import { boxAbout, cornersOf } from '../../../base/geometry/box';
-import { add, ORIGIN, type Point } from '../../../base/geometry/point';
+import { add, ORIGIN, type Point, rotate } from '../../../base/geometry/point';
 import { hullOf, type Polygon } from '../../../base/geometry/polygon';
 import { DENSITY_TABLE } from '../../../catalogue/numbers/design';
+import type { Applique, AppliqueStep } from '../../../model/ticket/applique';
 import type { Artwork, ColourStop } from '../../../model/ticket/artwork';
 import { MOST_STITCHES, nameOfFile, PART_SCALE } from '../../../model/ticket/designBounds';
 import type { Part } from '../../../model/ticket/part';
+import {
+  type DrawnShape,
+  nameOfStep,
+  plainShare,
+  stepsOf,
+  stitchesOfStep,
+  withSteps,
+} from '../applique/appliqued';
 import { arranged, elementsOf } from '../elements';
 import { mappedPath } from '../pathData';
 import { inDesign, isAsItCame, wayInDesign } from './pose';
@@ -13,6 +22,14 @@ export interface PlannedStop {
   hex: string;
   name: string;
   stitches: number;
+  /** The step and the cloth of an appliqué that is stitched in it; null for thread alone. */
+  applique: { step: AppliqueStep; of: Applique } | null;
+}
+
+/** A stop of a part, in the order that the part is stitched in. */
+export interface StopOfPart extends PlannedStop {
+  /** The colour of the part that it is stitched in. */
+  stop: number;
 }
 
 /** A part as it lies in its design, mm at 100 % of the design about the design's origin. */
@@ -22,12 +39,12 @@ export interface DrawnPart {
   widthMm: number;
   heightMm: number;
   stitches: number;
-  stops: PlannedStop[];
+  stops: StopOfPart[];
   hull: Polygon;
   /** Hulls of what stands by itself in it: of letters and plain sizes the whole. */
   elements: Point[][];
-  /** Its shapes, their stops counted among its own; a plain size has its box. */
-  paths: Artwork['paths'];
+  /** Its shapes, once for each stop that they are stitched in; a plain size has its box. */
+  paths: DrawnShape[];
 }
 
 /** What a part is called: by its letters, its file, or that it is a plain size. */
@@ -61,16 +78,29 @@ function stitchesAsItCame(part: Part, areaCm2: number): number | null {
  */
 const isMadeOfShapes = ({ artwork }: Part): boolean => artwork !== null;
 
-function plannedStops({ colours }: Part, stitches: number): PlannedStop[] {
+function plannedStops(part: Part, stitches: number): StopOfPart[] {
+  const { colours } = part;
   const known = colours.reduce((sum, c) => sum + (c.stitches ?? 0), 0);
   const open = colours.filter((c) => c.stitches === null).length;
   const share = open > 0 ? Math.max(0, stitches - known) / open : 0;
   const fraction = open === 0 && known > 0 ? stitches / known : 1;
-  return colours.map((c) => ({
-    hex: c.hex,
-    name: c.name,
-    stitches: Math.round((c.stitches ?? share) * fraction),
-  }));
+  return colours.flatMap(({ hex, name, stitches: own }, stop): StopOfPart[] => {
+    const inThread = (own ?? share) * fraction;
+    const applique = part.appliques.find((one) => one.stop === stop);
+    const plain = applique ? plainShare(part, stop) : 1;
+    return [
+      ...(plain > 0 ? [{ stop, hex, name, stitches: Math.round(inThread * plain), applique: null }] : []),
+      ...(applique && plain < 1
+        ? stepsOf(applique).map((step) => ({
+            stop,
+            hex,
+            name: `${name}, ${nameOfStep(step, applique)}`,
+            stitches: stitchesOfStep(part, applique, step),
+            applique: { step, of: applique },
+          }))
+        : []),
+    ];
+  });
 }
 
 /** The shapes as they lie; those of a part that lies as it came are its own. */
@@ -147,23 +177,50 @@ const boxPath = (corners: readonly Point[]): string =>
 interface Outline {
   hull: Point[];
   elements: Point[][];
-  paths: Artwork['paths'];
+  paths: DrawnShape[];
 }
+
+/** How far the satin round its cloth reaches beyond the shapes of a part, mm. */
+const reachOf = ({ appliques }: Part): number =>
+  Math.max(
+    0,
+    ...appliques.map(({ way, edge, edgeMm }) => (edge === 'satin' && way !== 'rawEdge' ? edgeMm / 2 : 0)),
+  );
+
+/** So many points stand for a round corner. */
+const ROUND = 16;
+
+/** A convex hull grown by so much all round, corners round. */
+const hullGrown = (hull: Polygon, byMm: number): Point[] =>
+  hullOf(
+    hull.flatMap((p) =>
+      Array.from({ length: ROUND }, (_, i) =>
+        add(p, rotate({ x: byMm / Math.cos(Math.PI / ROUND), y: 0 }, (360 / ROUND) * (i + 0.5))),
+      ),
+    ),
+  );
 
 function outlineOf(part: Part, [width, height]: [number, number]): Outline {
   const place = (polygon: Polygon): Point[] => polygon.map((p) => inDesign(part, p));
   if (!part.artwork) {
     const hull = place(cornersOf(boxAbout(ORIGIN, width, height)));
-    return { hull, elements: [hull], paths: [{ d: boxPath(hull), stop: 0, strokeMm: null }] };
+    const box = { d: boxPath(hull), stop: 0, strokeMm: null, step: null, applique: null };
+    return { hull, elements: [hull], paths: [box] };
   }
   const artwork = arranged(part.artwork, part.elementMoves);
-  const hull = place(artwork.hull);
+  const beyond = reachOf(part);
+  const grow = (hull: Point[]): Point[] => (beyond > 0 ? hullGrown(hull, beyond) : hull);
+  const hull = grow(place(artwork.hull));
   const own = part.letters ? [] : elementsOf(part.artwork);
   const isMoved = artwork !== part.artwork;
   const elements = own.map((element, i) =>
-    place(isMoved ? element.hull.map((p) => add(p, part.elementMoves[i] ?? ORIGIN)) : element.hull),
+    grow(place(isMoved ? element.hull.map((p) => add(p, part.elementMoves[i] ?? ORIGIN)) : element.hull)),
   );
-  return { hull, elements: elements.length > 0 ? elements : [hull], paths: pathsOf(part, artwork) };
+  return {
+    hull,
+    elements: elements.length > 0 ? elements : [hull],
+    paths: withSteps(part, pathsOf(part, artwork)),
+  };
 }
 
 const known = new WeakMap<Part, DrawnPart>();
@@ -181,12 +238,13 @@ export function drawnPart(part: Part): DrawnPart | null {
   const asItCame = stitchesAsItCame(part, (widthMm * heightMm) / 100);
   if (asItCame === null) return null;
   const stitches = isMadeOfShapes(part) ? Math.round(asItCame * scale * scale) : asItCame;
+  const stops = plannedStops(part, stitches);
   const drawn: DrawnPart = {
     part,
     widthMm: widthMm * scale,
     heightMm: heightMm * scale,
-    stitches,
-    stops: plannedStops(part, stitches),
+    stitches: part.appliques.length > 0 ? stops.reduce((sum, stop) => sum + stop.stitches, 0) : stitches,
+    stops,
     ...outlineOf(part, [widthMm, heightMm]),
   };
   known.set(part, drawn);

@@ -332,7 +332,7 @@ describe('the order of the stops of several parts', () => {
 
   it('is the person’s where there is one, and says what cannot be', () => {
     const parts = [box('a', [0, 0]), box('b', [0, 0], [10, 6], { colours: [NAVY] }), box('c', [80, 0])];
-    const wrong = [idOf('b'), idOf('a'), idOf('c')].map((part) => ({ part, stop: 0 }));
+    const wrong = [idOf('b'), idOf('a'), idOf('c')].map((part) => ({ part, stop: 0, step: null }));
     const found = planDesign({ ...designOf(...parts), order: wrong }, DEFAULT_HOUSE_RULES, FABRIC);
     expect(found.facts?.stops.map(({ name }) => name)).toEqual(['navy', 'madder']);
     const covered = found.findings.find(({ code }) => code === 'design-order-covered');
@@ -366,8 +366,8 @@ describe('the order of the stops of several parts', () => {
   it('keeps to a person’s order as far as its parts are there, others behind those they were drawn behind', () => {
     const parts = [box('a', [0, 0]), box('b', [40, 0], [20, 10], { colours: [NAVY] }), box('c', [80, 0])];
     const order = [
-      { part: idOf('b'), stop: 0 },
-      { part: 'gone-part', stop: 0 },
+      { part: idOf('b'), stop: 0, step: null },
+      { part: 'gone-part', stop: 0, step: null },
     ];
     expect(stopsOfDesign(drawn(parts), order).stops.map(({ name }) => name)).toEqual([
       'madder',

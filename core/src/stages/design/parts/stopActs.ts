@@ -1,12 +1,12 @@
 import { type Phrase, phrase } from '../../../base/units/phrase';
 import type { ColourStop } from '../../../model/ticket/artwork';
 import type { Part, PartWay } from '../../../model/ticket/part';
-import type { PartStop } from '../../../model/ticket/partStop';
+import { isSameStop, type PartStop } from '../../../model/ticket/partStop';
 import { drawnPart } from './drawnPart';
-import { type Block, blocksOf, type DesignStop, swappedIn } from './stopsOfDesign';
+import { blocksOf, type DesignStop, swappedIn } from './stopsOfDesign';
 
 /** How a stop of a part is to look; null as it is. */
-export type Dress = (stop: PartStop) => Pick<ColourStop, 'hex' | 'name'> | null;
+export type Dress = (stop: Omit<PartStop, 'step'>) => Pick<ColourStop, 'hex' | 'name'> | null;
 
 /** The parts in other colours. */
 export const dressed = (parts: readonly Part[], dress: Dress): Part[] =>
@@ -18,7 +18,7 @@ export const dressed = (parts: readonly Part[], dress: Dress): Part[] =>
 /** The parts with the stitches of one stop counted; null for a share of the whole. */
 export const counted = (
   parts: readonly Part[],
-  { part: id, stop }: PartStop,
+  { part: id, stop }: Omit<PartStop, 'step'>,
   stitches: number | null,
 ): Part[] =>
   parts.map((part) =>
@@ -26,11 +26,6 @@ export const counted = (
       ? { ...part, colours: part.colours.map((one, k) => (k === stop ? { ...one, stitches } : one)) }
       : part,
   );
-
-const isOf =
-  ({ part, stop }: PartStop) =>
-  (block: Block) =>
-    block.part === part && block.stop === stop;
 
 /** The order in which a stop is stitched one place sooner or later than it is now, or why it may not be. */
 export function stopMoved(
@@ -45,7 +40,7 @@ export function stopMoved(
   rows[index + by] = row;
   const order = rows.flat();
   const blocks = blocksOf(parts.flatMap((part) => drawnPart(part) ?? []));
-  const places = order.map((one) => blocks.findIndex(isOf(one)));
+  const places = order.map((one) => blocks.findIndex((block) => isSameStop(block, one)));
   const [swapped] = swappedIn(blocks, places);
   return swapped
     ? phrase`${swapped.upper.name} lies on ${swapped.lower.name}: stitched sooner, it would be covered.`

@@ -1,8 +1,10 @@
 import { type Box, boxOf } from '../../../base/geometry/box';
 import { boxesTouch } from '../../../base/geometry/boxIndex';
+import type { Point } from '../../../base/geometry/point';
 import { type Rings, sharesArea } from '../../../base/geometry/sharesArea';
 import type { Part } from '../../../model/ticket/part';
-import type { PartStop } from '../../../model/ticket/partStop';
+import { isSameStop, keyOfStop, type PartStop } from '../../../model/ticket/partStop';
+import type { DrawnShape } from '../applique/appliqued';
 import { type ColourOrder, colourOrder } from '../order/colourOrder';
 import { ringsOfPath } from '../pathData';
 import type { DrawnPart, PlannedStop } from './drawnPart';
@@ -13,10 +15,7 @@ export interface DesignStop extends PlannedStop {
 }
 
 /** One stop of one part, and which of those before it in the list it lies on. */
-export interface Block extends PartStop {
-  hex: string;
-  name: string;
-  stitches: number;
+export interface Block extends PartStop, PlannedStop {
   /** The place of its part among the parts. */
   partIndex: number;
   on: number[];
@@ -46,14 +45,26 @@ interface Shape {
   box: Box;
 }
 
+/** What a shape lays down in its stop: its thread, its cloth as a whole, or the edge round it. */
+function ringsLaid({ d, strokeMm, step, applique }: DrawnShape): Rings {
+  const lines = ringsOfPath(d);
+  if (step === 'edge' && applique)
+    return linesAsRings(lines.map(closedLine), (strokeMm ?? 0) + applique.edgeMm);
+  return strokeMm === null ? lines : linesAsRings(lines, strokeMm);
+}
+
+const closedLine = (ring: Point[]): Point[] => [...ring, ...ring.slice(0, 1)];
+
+const stepOf = ({ applique }: PlannedStop): PartStop['step'] => applique?.step ?? null;
+
 /** The shapes of each stop of a part, in the design's frame; null where they are too many, or all are one size. */
 function shapesByStop({ part, paths, stops }: DrawnPart): Shape[][] | null {
   if (!part.artwork || paths.reduce((sum, { d }) => sum + d.length, 0) > MOST_LETTERS) return null;
   const shapes = stops.map((): Shape[] => []);
-  for (const { d, stop, strokeMm } of paths) {
-    const lines = ringsOfPath(d);
-    const rings = strokeMm === null ? lines : linesAsRings(lines, strokeMm);
-    shapes[stop]?.push({ rings, box: boxOf(rings.flat()) });
+  for (const shape of paths) {
+    const rings = ringsLaid(shape);
+    const at = stops.findIndex((stop) => stop.stop === shape.stop && stepOf(stop) === shape.step);
+    shapes[at]?.push({ rings, box: boxOf(rings.flat()) });
   }
   return shapes;
 }
@@ -119,22 +130,19 @@ export function blocksOf(parts: readonly DrawnPart[]): Block[] {
         .flatMap((lower, k) =>
           (overlapsOf(drawn, lower)[i] ?? []).flatMap((is, s) => (is ? [(firsts[k] ?? 0) + s] : [])),
         );
-      return { ...stop, part: drawn.part.id, stop: i, partIndex, on: [...under, ...inPart] };
+      return { ...stop, part: drawn.part.id, step: stepOf(stop), partIndex, on: [...under, ...inPart] };
     }),
   );
 }
-
-const isOf =
-  ({ part, stop }: PartStop) =>
-  (block: Block): boolean =>
-    block.part === part && block.stop === stop;
 
 /**
  * The places of blocks in the order a person holds to: those named, in their order; the others behind those they were
  * drawn behind.
  */
 function pinnedOrder(blocks: readonly Block[], order: readonly PartStop[]): number[] {
-  const named = order.map((one) => blocks.findIndex(isOf(one))).filter((at) => at >= 0);
+  const named = order
+    .map((one) => blocks.findIndex((block) => isSameStop(block, one)))
+    .filter((at) => at >= 0);
   const placed = [...new Set(named)];
   blocks.forEach((_, i) => {
     if (placed.includes(i)) return;
@@ -161,15 +169,21 @@ export function swappedIn(blocks: readonly Block[], order: readonly number[]): S
   );
 }
 
+/** What is stitched in one go: one thread, and of appliqués the same step, after which the machine stands still. */
+const goOf = (block: Block): string => `${block.hex} ${block.step ?? ''}`;
+
 /** Neighbours of one thread, of different parts, are one stop. */
 function joinedStops(blocks: readonly Block[]): DesignStop[] {
   const stops: DesignStop[] = [];
-  for (const { hex, name, stitches, part, stop } of blocks) {
-    const last = stops[stops.length - 1];
-    if (last?.hex === hex) {
+  let before: Block | null = null;
+  for (const block of blocks) {
+    const { hex, name, stitches, applique, part, stop, step } = block;
+    const last = before && goOf(before) === goOf(block) ? stops[stops.length - 1] : undefined;
+    if (last) {
       last.stitches += stitches;
-      last.of.push({ part, stop });
-    } else stops.push({ hex, name, stitches, of: [{ part, stop }] });
+      last.of.push({ part, stop, step });
+    } else stops.push({ hex, name, stitches, applique, of: [{ part, stop, step }] });
+    before = block;
   }
   return stops;
 }
@@ -178,15 +192,21 @@ let last: { key: string; order: ColourOrder } | null = null;
 
 /** The order of fewest changes; kept while neither colours nor what lies on what change, as while a part is dragged. */
 function fewestChanges(blocks: readonly Block[]): ColourOrder {
-  const key = blocks.map(({ hex, on }) => `${hex} ${on.join(' ')}`).join('\n');
+  const key = blocks.map((block) => `${goOf(block)} ${block.on.join(' ')}`).join('\n');
   if (last?.key === key) return last.order;
-  const hexes = [...new Set(blocks.map(({ hex }) => hex))];
+  const goes = [...new Set(blocks.map(goOf))];
   const order = colourOrder({
-    colours: blocks.map(({ hex }) => hexes.indexOf(hex)),
+    colours: blocks.map((block) => goes.indexOf(goOf(block))),
     after: blocks.map(({ on }) => on),
   });
   last = { key, order };
   return order;
+}
+
+/** Finds the place of a part's stop among those of the design; null where it is in none. */
+export function placesOf(stops: readonly Pick<DesignStop, 'of'>[]): (stop: PartStop) => number | null {
+  const places = new Map(stops.flatMap(({ of }, i) => of.map((one) => [keyOfStop(one), i])));
+  return (stop) => places.get(keyOfStop(stop)) ?? null;
 }
 
 /** The stops of a design in the order they are stitched, and what is to be known of that order. */
@@ -205,7 +225,10 @@ export interface StopOrder {
 export function stopsOfDesign(parts: readonly DrawnPart[], order: readonly PartStop[] | null): StopOrder {
   const [only] = parts;
   if (only && parts.length === 1 && order === null) {
-    const stops = only.stops.map((stop, i) => ({ ...stop, of: [{ part: only.part.id, stop: i }] }));
+    const stops = only.stops.map(({ stop, ...rest }) => ({
+      ...rest,
+      of: [{ part: only.part.id, stop, step: rest.applique?.step ?? null }],
+    }));
     return { stops, asDrawn: stops.length, bound: stops.length, swapped: [] };
   }
   const blocks = blocksOf(parts);

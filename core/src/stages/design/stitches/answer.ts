@@ -1,13 +1,15 @@
 import { boxOf } from '../../../base/geometry/box';
 import { boxesTouch } from '../../../base/geometry/boxIndex';
-import type { Clipper, Region } from '../../../base/geometry/clip';
+import { type Clipper, isInside, type Region } from '../../../base/geometry/clip';
 import { ARTWORK_BOUNDS } from '../../../model/ticket/designBounds';
 import { type Made, type MadeStop, THINNERS, type Thinner } from '../../../model/ticket/made';
+import { keyOfStop } from '../../../model/ticket/partStop';
 import { linesAsRings } from '../parts/stopsOfDesign';
 import { ringsOfPath } from '../pathData';
 import { byWidth } from './byWidth';
 import { type DensityMap, densityMap, type HotSpot, hotSpots, mostFelt } from './density';
-import { type Element, isInside } from './element';
+import type { Element } from './element';
+import { heldCloth } from './heldCloth';
 import { type StitchQuestion, type StitchShape, wider } from './question';
 import { type StitchProgress, stitchDesign } from './stitchDesign';
 import type { Stitches } from './stitches';
@@ -60,10 +62,17 @@ function seenOf(
 }
 
 function elementsOf(question: StitchQuestion, clip: Clipper): Element[] {
-  const regions = question.shapes.map((shape) => regionOf(shape, clip));
-  return seenOf(regions, question, clip).map((region, i) => {
-    const { stop = 0, angleDeg = null, way = null } = question.shapes[i] ?? {};
-    return { region, stop, how: { ...question.how, angleDeg, way } };
+  const { shapes, how } = question;
+  const held = shapes.map((shape) => heldCloth(regionOf(shape, clip), shape, clip));
+  const seen = seenOf(
+    held.map(({ region }) => region),
+    question,
+    clip,
+  );
+  return shapes.map(({ stop, angleDeg, way, applique }, i) => {
+    const { region = [], line } = held[i] ?? {};
+    const own = { ...how, angleDeg, way: applique ? 'satin' : way } as const;
+    return line ? { region, line, stop, how: own } : { region: seen[i] ?? region, stop, how: own };
   });
 }
 
@@ -71,13 +80,14 @@ function elementsOf(question: StitchQuestion, clip: Clipper): Element[] {
 function stopsOf(question: StitchQuestion, stitches: Stitches): MadeStop[] {
   const counts = countElements(stitches, question.shapes.length);
   const stops = new Map<string, MadeStop>();
-  for (const [i, { part, partStop }] of question.shapes.entries()) {
+  for (const [i, { part, partStop, step }] of question.shapes.entries()) {
     const count = counts[i];
     if (!count) continue;
-    const key = `${part} ${partStop}`;
+    const key = keyOfStop({ part, stop: partStop, step });
     const own = stops.get(key) ?? {
       part,
       stop: partStop,
+      step,
       fill: 0,
       satin: 0,
       other: 0,

@@ -4,7 +4,8 @@ import { STITCH_NUMBERS } from '../../../catalogue/numbers/stitch';
 import type { HouseRules } from '../../../model/houseRules';
 import type { Made, MadeStop } from '../../../model/ticket/made';
 import type { Part } from '../../../model/ticket/part';
-import { type DrawnPart, stitchesRead } from '../parts/drawnPart';
+import { isSameStop, type PartStop } from '../../../model/ticket/partStop';
+import { type DrawnPart, type StopOfPart, stitchesRead } from '../parts/drawnPart';
 import type { DesignStop } from '../parts/stopsOfDesign';
 
 /** What one stop comes to, at the size it was drawn. */
@@ -44,12 +45,15 @@ const byCount = (stitches: number, rules: HouseRules): StopCounts => ({
   trims: numberFor(rules, STITCH_NUMBERS.trimsPerStop),
 });
 
-function countsOf(drawn: DrawnPart, stop: number, made: Made | null, rules: HouseRules): StopCounts {
-  const own = drawn.stops[stop]?.stitches ?? 0;
-  const here = made?.stops.find((one) => one.part === drawn.part.id && one.stop === stop);
+const stepOf = ({ applique }: StopOfPart): PartStop['step'] => applique?.step ?? null;
+
+function countsOf(drawn: DrawnPart, at: PartStop, made: Made | null, rules: HouseRules): StopCounts {
+  const own = drawn.stops.find((one) => one.stop === at.stop && stepOf(one) === at.step)?.stitches ?? 0;
+  const here = made?.stops.find((one) => isSameStop(one, at));
   if (!here) return byCount(own, rules);
   const counted = machineCount(here, rules);
-  const stitches = isCountTyped(drawn.part) ? own : counted;
+  // What a machine showed of a drawing says nothing of the lines round its cloth.
+  const stitches = isCountTyped(drawn.part) && at.step === null ? own : counted;
   const by = counted > 0 ? stitches / counted : 1;
   return { stitches, threadMm: here.threadMm * by, trims: here.trims };
 }
@@ -69,8 +73,8 @@ export function stopsAsMade(
 ): CountedStop[] {
   const drawn = new Map(parts.map((part) => [part.part.id, part]));
   return stops.map((stop) => {
-    const counts = stop.of.flatMap(({ part, stop: at }) => {
-      const own = drawn.get(part);
+    const counts = stop.of.flatMap((at) => {
+      const own = drawn.get(at.part);
       return own ? [countsOf(own, at, made, rules)] : [];
     });
     const sum = (of: (count: StopCounts) => number): number =>

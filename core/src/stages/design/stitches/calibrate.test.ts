@@ -20,7 +20,19 @@ const drawn = (stitches: number | null): Part => ({
 });
 const madeOf = (fill: number, satin: number, other: number): Made => ({
   madeFrom: 'x',
-  stops: [{ part: 'part-with-a-count', stop: 0, fill, satin, other, threadMm: 4000, trims: 0, jumps: 0 }],
+  stops: [
+    {
+      part: 'part-with-a-count',
+      stop: 0,
+      step: null,
+      fill,
+      satin,
+      other,
+      threadMm: 4000,
+      trims: 0,
+      jumps: 0,
+    },
+  ],
   mostCover: 3,
   spots: [],
   thinned: {},

@@ -1,21 +1,30 @@
-import { type Clipper, islandsOf, type Region } from '../../../base/geometry/clip';
+import { type Clipper, isInside, islandsOf, type Region, type Ring } from '../../../base/geometry/clip';
 import { type Mesh, meshOf } from '../../../base/geometry/mesh';
 import { distance, type Point } from '../../../base/geometry/point';
-import { containsPoint } from '../../../base/geometry/polygon';
 import { routeIn } from '../../../base/geometry/route';
 import { stitchAlong } from './along';
 import { byWidth, FINE_MM } from './byWidth';
 import { apartOf, columnsOf } from './columns';
 import { edgeInMm, stitchFill } from './fill';
 import type { HowToStitch } from './howToStitch';
+import { stitchProngs } from './prongs';
 import { startsOf, stitchRun, stitchSatin } from './satin';
 import type { StitchWriter } from './stitches';
 
 /** What is stitched in one go: a shape of one colour, what is hidden of it taken away. mm. */
 export interface Element {
   region: Region;
+  /** What is stitched along the rings of its middle in place of its area, as cloth is held. */
+  line?: LineOfStitches;
   stop: number;
   how: HowToStitch;
+}
+
+/** Closed lines that are stitched along: as a run, or with a prong inwards at every pitch. mm. */
+export interface LineOfStitches {
+  rings: Region;
+  /** Null for a run. */
+  prong: { longMm: number; pitchMm: number } | null;
 }
 
 /** What is stitched with, and what comes later. */
@@ -42,12 +51,6 @@ const STEP_MM = 1.2;
 const CARRIED_MM = 2.5;
 /** A way that is to be hidden is looked at so often, mm. */
 const LOOK_MM = 0.6;
-
-export const isInside = (region: Region, p: Point): boolean => {
-  let inside = false;
-  for (const ring of region) if (containsPoint(ring, p)) inside = !inside;
-  return inside;
-};
 
 /** Points along a line, its ends left out by a stitch's width. */
 function lookedAt(line: readonly Point[]): Point[] {
@@ -145,8 +148,9 @@ function columnJobs(region: Region, inHand: InHand, stitch: typeof stitchSatin):
 
 /** The pieces of an element: what is filled, then satin, then lines; each as far as it hangs together. */
 function jobsOf(inHand: InHand): Job[][] {
-  const { region, how } = inHand.element;
+  const { region, how, line } = inHand.element;
   const { clip } = inHand.bench;
+  if (line) return [line.rings.map((ring) => lineJob(ring, line, inHand))];
   const parts = how.way ? { fill: [], satin: [], run: [], [how.way]: region } : byWidth(region, how, clip);
   return [
     islandsOf(parts.fill).map((island) => fillJob(island, inHand)),
@@ -170,9 +174,25 @@ const SLIT_MM = 0.08;
 const closed = (region: Region, clip: Clipper): Region =>
   clip.simplify(clip.offset(clip.offset(region, SLIT_MM), -SLIT_MM), FINE_MM);
 
+/** A line is begun at whatever point of it is nearest. */
+function lineJob(ring: Ring, { rings, prong }: LineOfStitches, { element, bench }: InHand): Job {
+  const { writer } = bench;
+  return {
+    region: [],
+    starts: ring,
+    stitch: () => {
+      const first = nearestOf(ring, writer.at()) ?? ring[0];
+      const at = first ? ring.indexOf(first) : 0;
+      const round = [...ring.slice(at), ...ring.slice(0, at + 1)];
+      if (prong) stitchProngs(writer, round, { ...prong, rings });
+      else stitchAlong(writer, round, { stitchMm: element.how.runStitchMm, kind: 'run' });
+    },
+  };
+}
+
 /** Stitches an element, piece after piece, the nearest next. */
 export function stitchElement(drawn: Element, bench: Bench): void {
-  const element = { ...drawn, region: closed(drawn.region, bench.clip) };
+  const element = drawn.line ? drawn : { ...drawn, region: closed(drawn.region, bench.clip) };
   const inHand = new InHand(element, bench);
   for (const jobs of jobsOf(inHand)) {
     const left = new Set(jobs);

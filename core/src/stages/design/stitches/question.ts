@@ -3,12 +3,13 @@ import { type Point, subtract } from '../../../base/geometry/point';
 import { numberFor } from '../../../catalogue/houseNumber';
 import { DESIGN_NUMBERS as N } from '../../../catalogue/numbers/design';
 import type { HouseRules } from '../../../model/houseRules';
+import type { Applique, AppliqueStep } from '../../../model/ticket/applique';
 import type { Artwork } from '../../../model/ticket/artwork';
 import type { Stitching } from '../../../model/ticket/made';
 import type { Part, Way } from '../../../model/ticket/part';
 import type { Fabric } from '../../../model/ticket/piece';
 import type { DrawnPart } from '../parts/drawnPart';
-import type { DesignStop } from '../parts/stopsOfDesign';
+import { type DesignStop, placesOf } from '../parts/stopsOfDesign';
 import { mappedPath } from '../pathData';
 import { stitchFigures } from '../stitchFigures';
 import type { HowToStitch } from './howToStitch';
@@ -19,10 +20,20 @@ export interface StitchShape {
   strokeMm: number | null;
   stop: number;
   part: string;
-  /** Its place among the part's own stops. */
+  /** Which colour of its part it is, and which step of an appliqué. */
   partStop: number;
+  step: AppliqueStep | null;
+  /** How the cloth is held of which it is; null for thread alone. */
+  applique: HeldCloth | null;
   angleDeg: number | null;
   way: Way | null;
+}
+
+/** How cloth is stitched down: at which lines, mm. */
+export interface HeldCloth extends Pick<Applique, 'edge' | 'edgeMm'> {
+  /** So far inside its outline it is tacked down. */
+  tackInMm: number;
+  blanketPitchMm: number;
 }
 
 /** All that the stitches of a design follow from. A later shape of another part lies on an earlier one. */
@@ -90,13 +101,14 @@ const hundredth = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 /** What of a part its stitches follow from. */
 function keyOfPart({ part }: DrawnPart, centre: Point): unknown[] {
-  const { at, turnDeg, mirrored, scalePercent, elementMoves, ways, artwork } = part;
+  const { at, turnDeg, mirrored, scalePercent, elementMoves, ways, artwork, appliques } = part;
   const from = subtract(at, centre);
   return [
     artwork ? pathsHash(artwork.paths) : '',
     [hundredth(from.x), hundredth(from.y), turnDeg, mirrored, scalePercent],
     elementMoves,
     ways,
+    appliques.map(({ cloth: _, ...held }) => held),
   ];
 }
 
@@ -104,8 +116,18 @@ function keyOfPart({ part }: DrawnPart, centre: Point): unknown[] {
 export function stitchKey(asked: Asked): string {
   const parts = asked.parts.map((part) => keyOfPart(part, asked.centre));
   const order = asked.stops.map(({ of }) => of);
-  return hashOf(JSON.stringify([parts, order, howOf(asked), asked.stitching.cutUnder]));
+  const { rules, stitching } = asked;
+  const held = [N.tackInMm, N.rawInMm, N.blanketPitchMm].map((number) => numberFor(rules, number));
+  return hashOf(JSON.stringify([parts, order, howOf(asked), stitching.cutUnder, held]));
 }
+
+/** How a cloth is held by the shop's figures. */
+const heldOf = ({ way, edge, edgeMm }: Applique, rules: HouseRules): HeldCloth => ({
+  edge,
+  edgeMm,
+  tackInMm: numberFor(rules, way === 'rawEdge' ? N.rawInMm : N.tackInMm),
+  blanketPitchMm: numberFor(rules, N.blanketPitchMm),
+});
 
 /** The angle of rows in the design, of one in a part's own frame. */
 const angleIn = ({ mirrored, turnDeg }: Part, angleDeg: number): number =>
@@ -113,19 +135,21 @@ const angleIn = ({ mirrored, turnDeg }: Part, angleDeg: number): number =>
 
 /** The shapes of a design to be stitched; sizes off a machine have none. */
 export function stitchQuestion(asked: Asked): StitchQuestion {
-  const { parts, stops, centre, stitching } = asked;
-  const stopOf = new Map(stops.flatMap(({ of }, i) => of.map(({ part, stop }) => [`${part} ${stop}`, i])));
+  const { parts, stops, centre, stitching, rules } = asked;
+  const stopOf = placesOf(stops);
   const shapes = parts.flatMap(({ part, paths }): StitchShape[] =>
     !part.artwork
       ? []
-      : paths.map(({ d, strokeMm, stop }) => {
+      : paths.map(({ d, strokeMm, stop, step, applique }) => {
           const way = part.ways.find((one) => one.stop === stop);
           return {
             d: mappedPath(d, (p) => subtract(p, centre)),
             strokeMm,
-            stop: stopOf.get(`${part.id} ${stop}`) ?? stop,
+            stop: stopOf({ part: part.id, stop, step }) ?? stop,
             part: part.id,
             partStop: stop,
+            step,
+            applique: applique && heldOf(applique, rules),
             angleDeg: way?.angleDeg == null ? null : angleIn(part, way.angleDeg),
             way: way?.way ?? null,
           };

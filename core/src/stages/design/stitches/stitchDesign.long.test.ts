@@ -1,4 +1,4 @@
-import { areaOf, type Clipper, islandsOf, type Region } from '../../../base/geometry/clip';
+import { areaOf, type Clipper, isInside, islandsOf, type Region } from '../../../base/geometry/clip';
 import { rotate } from '../../../base/geometry/point';
 import {
   coveredShare,
@@ -11,7 +11,6 @@ import {
 import { toolsInNode } from '../../../testing/toolsInNode';
 import { variedShape } from '../../../testing/variedShapes';
 import { byWidth } from './byWidth';
-import { isInside } from './element';
 import { longestWayDeg } from './longestWay';
 import { kindOf, LONGEST_MM, type Stitches } from './stitches';
 import { countStops } from './summary';

@@ -1,9 +1,9 @@
 import { type Box, boxContainsPoint, boxOf, clampTo } from '../../../base/geometry/box';
 import { boxIndex } from '../../../base/geometry/boxIndex';
-import type { Clipper } from '../../../base/geometry/clip';
+import { type Clipper, isInside } from '../../../base/geometry/clip';
 import { distance, type Point } from '../../../base/geometry/point';
 import { sharesArea } from '../../../base/geometry/sharesArea';
-import { type Element, isInside, stitchElement } from './element';
+import { type Element, stitchElement } from './element';
 import { type Stitches, type StitchWriter, stitchWriter } from './stitches';
 
 /** How far the stitching has come: elements done, of how many, and stitches so far. */

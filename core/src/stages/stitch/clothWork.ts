@@ -1,0 +1,54 @@
+import { mm, type Phrase, phrase } from '../../base/units/phrase';
+import { type HouseNumber, numberFor } from '../../catalogue/houseNumber';
+import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
+import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
+import type { HouseRules } from '../../model/houseRules';
+import type { Applique } from '../../model/ticket/applique';
+import type { PlannedStop } from '../design/parts/drawnPart';
+
+/** What hands do with the cloth of an appliqué behind a stop: the machine stands still. */
+export interface ClothWork {
+  id: 'lay' | 'trim';
+  minutes: number;
+  what: Phrase;
+  how: Phrase;
+  caution: Phrase;
+}
+
+const STILL = phrase`The machine stands still before a hand goes into the hoop.`;
+const IRON = phrase`Iron and steam burn: tip of a small iron, away from the frame. Check beneath the hoop.`;
+const SNIPS = phrase`Scissors away from you; the hoop comes off the machine, the cloth never out of the hoop.`;
+
+function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
+  if (way === 'trimmed')
+    return phrase`Right side up, flat, at least ${mm(numberFor(rules, DESIGN_NUMBERS.cutInHoopMm))} past the line all round.`;
+  if (way === 'turned')
+    return phrase`Every piece right side up, its edges turned under, the fold on the line.`;
+  return cloth.fused
+    ? phrase`Every piece right side up, web down, even all round its line; press and lift, do not slide.`
+    : phrase`Every piece right side up, even all round its line; a touch of temporary spray adhesive holds it.`;
+}
+
+/** What is done with the cloth once a stop of its appliqué is stitched; null where hands do nothing. */
+export function clothWork(applique: PlannedStop['applique'], rules: HouseRules): ClothWork | null {
+  if (!applique) return null;
+  const { step, of } = applique;
+  const name = of.cloth.name.trim() || 'cloth';
+  const minutesOf = (number: HouseNumber): number => numberFor(rules, number) / 60;
+  if (step === 'placement')
+    return {
+      id: 'lay',
+      minutes: minutesOf(STITCH_NUMBERS.layCloth),
+      what: phrase`lay the ${name} on its line`,
+      how: layHow(of, rules),
+      caution: of.cloth.fused && of.way !== 'trimmed' ? IRON : STILL,
+    };
+  if (step !== 'tackDown' || of.way !== 'trimmed') return null;
+  return {
+    id: 'trim',
+    minutes: minutesOf(STITCH_NUMBERS.trimCloth),
+    what: phrase`trim the ${name} close to its tack-down`,
+    how: phrase`Between ${mm(1)} and ${mm(2)} outside the line; small curved scissors, the cloth lifted, nothing beneath caught.`,
+    caution: SNIPS,
+  };
+}
