@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PointSchema } from '../base/geometry/schema';
 import { HoopSchema, MachineSchema } from './shelf';
+import { MOST_STOPS } from './ticket/designBounds';
 import { ObstacleSchema } from './ticket/mount';
 import { HexSchema } from './ticket/piece';
 
@@ -14,6 +15,12 @@ const PracticeStopSchema = z.object({
   stitches: z.number().int(),
   /** The way the needle goes, mm about the file's centre, straight from point to point. */
   path: z.array(PointSchema),
+  /** The points that are reached without thread: it was cut. Each point is a stitch then; null where the way is all that is known. */
+  cutBefore: z.array(z.number().int()).nullable(),
+  /** Whether its thread is that of the stop before. */
+  sameThread: z.boolean(),
+  /** What hands do with the cloth of an appliqué once it is stitched; null for nothing. */
+  handsAfter: z.string().nullable(),
 });
 
 /** What lies on the practice machine's table: a ticket's design and all it will meet. Lengths in mm. */
@@ -46,6 +53,7 @@ export type PracticeJob = z.infer<typeof PracticeJobSchema>;
 export const HALTS = [
   'stopped',
   'colour-change',
+  'hands-at-cloth',
   'bobbin-out',
   'needle-broken',
   'foot-touches',
@@ -101,7 +109,14 @@ export const PracticeCommandSchema = z.discriminatedUnion('press', [
   plain('mirror'),
   z.object({ press: z.literal('resize'), percent: z.number().min(10).max(400) }),
   plain('trace'),
-  z.object({ press: z.literal('thread'), stop: z.number().int().min(0).max(59) }),
+  z.object({
+    press: z.literal('thread'),
+    stop: z
+      .number()
+      .int()
+      .min(0)
+      .max(MOST_STOPS - 1),
+  }),
   plain('new-bobbin'),
   plain('new-needle'),
   z.object({ press: z.literal('back'), stitches: z.number().int().min(1).max(500) }),

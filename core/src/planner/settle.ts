@@ -50,7 +50,7 @@ const ANSWERS: Record<Stage, Answer> = {
           phrase`move ${sidesInWords(mount.keys.move, 'nothing')}`,
         ]
       : [],
-  stitch: ({ stitch }) => (stitch?.stops ?? []).map((stop) => phrase`${stop.thread?.name ?? stop.name}`),
+  stitch: ({ stitch }) => (stitch?.stops ?? []).map((stop) => phrase`${stop.called}`),
   finish: ({ finish }) => (finish?.steps ?? []).map((step) => step.text),
   log: () => [],
 };

@@ -12,7 +12,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { handOver } from '../../hooks/handOver';
-import { useTicket, useUnits } from '../../hooks/useTicket';
+import { usePlan, useTicket, useUnits } from '../../hooks/useTicket';
 import type { Shop } from '../../shop/useShop';
 import { WithTicket } from '../../stages/WithTicket';
 import { usePalette } from '../../theme/palette';
@@ -80,6 +80,34 @@ function Cloth({ sheet, index, called }: { sheet: CutSheet; index: number; calle
   );
 }
 
+/** The stops of the cloth, and what hands do between them. */
+function InTheHoop() {
+  const { stitch } = usePlan('stitch');
+  const units = useUnits();
+  const stops = (stitch?.stops ?? []).map((stop, i) => ({ stop, i })).filter(({ stop }) => stop.applique);
+  if (stops.length === 0) return null;
+  return (
+    <Stack gap={4}>
+      <Txt as="heading" level={2}>
+        In the hoop
+      </Txt>
+      {stops.map(({ stop: { called, time }, i }) => (
+        <Stack key={i}>
+          <Txt>{`${i + 1} ${called}`}</Txt>
+          {time.cloth ? (
+            <Stack indent>
+              <Txt as="strong">{say(time.cloth.what, units)}</Txt>
+              <Txt as="small" tone="graphite">
+                {say(time.cloth.how, units)}
+              </Txt>
+            </Stack>
+          ) : null}
+        </Stack>
+      ))}
+    </Stack>
+  );
+}
+
 function Cloths({ shop }: { shop: Shop }) {
   const units = useUnits();
   const ticket = useTicket();
@@ -128,6 +156,7 @@ function Cloths({ shop }: { shop: Shop }) {
       {cutting.state === 'laid'
         ? cutting.sheets.map((sheet, i) => <Cloth key={i} sheet={sheet} index={i} called={called} />)
         : null}
+      <InTheHoop />
     </Screen>
   );
 }

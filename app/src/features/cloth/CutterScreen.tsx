@@ -3,7 +3,7 @@ import { MAT, type OnCutter } from '@zt/core/model/cutter';
 import { writeCutFile } from '@zt/core/uses/cutFile/cutFile';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { Slip } from '../../components/Slip';
 import { FilePress } from '../../components/ui/FilePress';
 import { IconPress } from '../../components/ui/IconPress';
@@ -86,23 +86,19 @@ function Cutter() {
         </Stack>
       </View>
       <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-        <View style={{ flex: wide ? 2 : 1 }}>
+        <View style={wide ? { flex: 2 } : { height: '45%' }}>
           <MatDrawing on={on} clothHex={hex} />
         </View>
-        <View
-          style={{
-            flex: wide ? 1 : 0,
-            borderColor: p.ink,
-            borderLeftWidth: wide ? 1.5 : 0,
-            backgroundColor: p.panel,
-          }}
-        >
+        <View style={{ flex: 1, minHeight: 0, borderColor: p.ink, borderLeftWidth: wide ? 1.5 : 0 }}>
           <Slip
             ok={refused === null && failed === null}
             message={refused ?? failed ?? on?.message ?? 'Waiting for a file.'}
             testID="cutter-says"
           />
-          <View style={{ padding: 14, gap: 10 }}>
+          <ScrollView
+            contentContainerStyle={{ padding: 14, gap: 10 }}
+            style={{ flex: 1, backgroundColor: p.panel }}
+          >
             <Txt as="small">
               {on && !isDone && next !== undefined
                 ? `Next: ${next}. Holes are cut before outlines.`
@@ -125,7 +121,7 @@ function Cutter() {
                 onFile={(given) => void given.text().then(put)}
               />
             </Row>
-          </View>
+          </ScrollView>
         </View>
       </View>
     </View>

@@ -12,6 +12,8 @@ interface BedProps {
   state: PracticeState;
 }
 
+/** How wide a thread is drawn, mm. */
+const THREAD_MM = 0.5;
 const BED = '#39424E';
 const GROOVE = '#57626F';
 const PLATE = '#C9CDD2';
@@ -94,7 +96,7 @@ function OnCarriage({ job, state, hoop }: BedProps & { hoop: Hoop }) {
           )}
           fill="none"
           stroke={hex}
-          strokeWidth={Math.max(1, 1.1 * view.scale)}
+          strokeWidth={Math.max(1, THREAD_MM * view.scale)}
           strokeLinejoin="round"
         />
       ))}

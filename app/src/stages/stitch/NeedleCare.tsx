@@ -68,7 +68,7 @@ export function NeedleCare({ machine }: { machine: Machine }) {
             const stop = stops.find((s) => s.needle === i);
             return {
               ...needle,
-              ...(stop ? { thread: { hex: stop.hex, name: stop.thread?.name ?? stop.name } } : {}),
+              ...(stop ? { thread: { hex: stop.hex, name: stop.called } } : {}),
             };
           })}
           mostHours={most}

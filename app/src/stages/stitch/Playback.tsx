@@ -45,7 +45,7 @@ function Played({ out }: { out: StitchOut }) {
     if (isPlaying) play(paceOf[chosen]);
   };
   const stop = stopAt(out, at);
-  const name = out.plan.stops[stop]?.thread?.name ?? out.plan.stops[stop]?.name ?? '';
+  const name = out.plan.stops[stop]?.called ?? '';
   const said = `stitch ${Math.ceil(at)} of ${total}, colour ${stop + 1}, ${name}`;
   return (
     <Stack gap={6}>

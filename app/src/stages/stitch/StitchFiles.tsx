@@ -24,7 +24,7 @@ export function StitchFiles() {
   const called = design.name || name || 'design';
   const file: StitchFile = {
     name: called,
-    stops: out.plan.stops.map(({ hex, thread, name: own }) => ({ hex, name: thread?.name ?? own })),
+    stops: out.plan.stops.map(({ hex, called: name }) => ({ hex, name })),
     stitches: out.answer.stitches,
   };
   const fileName = called.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();

@@ -70,7 +70,7 @@ function StopRow({
     >
       <Swatch hex={stop.hex} />
       <Stack grow>
-        <Txt as="strong">{`${number} ${stop.thread?.name ?? stop.name}${done ? ' ✓' : ''}`}</Txt>
+        <Txt as="strong">{`${number} ${stop.called}${done ? ' ✓' : ''}`}</Txt>
         <Txt
           as="small"
           tone="graphite"
@@ -79,6 +79,12 @@ function StopRow({
       <Txt as="figure">{`${oneDigit(stop.minutes)} min`}</Txt>
     </Pressable>
   );
+}
+
+/** Colours; with an appliqué, which takes several stops in one of them, stops. */
+function stopsInWords(stops: readonly StitchStop[]): string {
+  const what = stops.some(({ applique }) => applique) ? 'stop' : 'colour';
+  return `${stops.length} ${stops.length === 1 ? what : `${what}s`}`;
 }
 
 /** Colour by colour: how long, how much thread, and whether the bobbin lasts. */
@@ -103,7 +109,7 @@ export function StitchPanel() {
         <Txt
           as="heading"
           level={2}
-        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stitch.stops.length} ${stitch.stops.length === 1 ? 'colour' : 'colours'}${counted.map((words) => `, ${words}`).join('')}`}</Txt>
+        >{`${oneDigit(stitch.totalMinutes)} min in all, ${stopsInWords(stitch.stops)}${counted.map((words) => `, ${words}`).join('')}`}</Txt>
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>

@@ -1,4 +1,5 @@
 import { say } from '@zt/core';
+import { bobbinWords } from '@zt/core/stages/stitch/bobbinEnd';
 import { minuteIn, type Stretch } from '@zt/core/stages/stitch/timeline';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -80,21 +81,15 @@ function Strip({ stretches, hexes, whole, marks, width }: StripProps) {
 
 /** Where the bobbin ends, and where it is better changed. */
 function BobbinEnds({ out }: { out: StitchOut }) {
+  const units = useUnits();
   const { bobbin, plan } = out;
   if (!bobbin) return null;
-  const nameAt = (stitch: number): string => {
-    const stop = plan.stops[stopAt(out, stitch + 1)];
-    return stop?.thread?.name ?? stop?.name ?? '';
-  };
-  const which = plan.stitchings > 1 ? `In stitching ${bobbin.stitching} the` : 'The';
-  const better =
-    bobbin.changeAt > 0
-      ? `Change it before stitch ${bobbin.changeAt + 1}, in ${nameAt(bobbin.changeAt)}: the thread is new there.`
-      : 'Change it before you start.';
+  const called = (stitch: number): string => plan.stops[stopAt(out, stitch + 1)]?.called ?? '';
+  const words = bobbinWords(bobbin, { stitchings: plan.stitchings, called });
   return (
     <Stack gap={4}>
       <Txt as="small" testID="bobbin-ends">
-        {`${which} bobbin ends at stitch ${bobbin.stitch + 1}, in ${nameAt(bobbin.stitch)}. ${better}`}
+        {say(words, units)}
       </Txt>
       <Press title="Show where it ends" onPress={() => goTo(bobbin.stitch + 1)} />
     </Stack>

@@ -1,6 +1,7 @@
 import { randomLcg } from 'd3-random';
+import { say } from '../../base/units/phrase';
 import { codeOf, type Stitches } from '../design/stitches/stitches';
-import { whereBobbinEnds } from './bobbinEnd';
+import { bobbinWords, whereBobbinEnds } from './bobbinEnd';
 
 const PER_STITCH = { factor: 1.15, extraMm: 0.6 };
 
@@ -74,4 +75,16 @@ it('a full bobbin lasts, an empty one ends at the first stitch', () => {
   const neededM = Array.from({ length: stops }, () => 1);
   expect(whereBobbinEnds(stitches, { neededM, leftM: 99, perStitch: PER_STITCH })).toBeNull();
   expect(whereBobbinEnds(stitches, { neededM, leftM: 0, perStitch: PER_STITCH })?.stitch).toBe(1);
+});
+
+it('says where it ends and where it is better changed', () => {
+  const called = (stitch: number) => (stitch < 500 ? 'navy' : 'oak');
+  const words = (changeAt: number, stitchings: number) =>
+    say(bobbinWords({ stitch: 612, changeAt, stitching: 2 }, { stitchings, called }), { system: 'mm' });
+  expect(words(430, 1)).toBe(
+    'The bobbin ends at stitch 613, in oak. Change it before stitch 431, in navy: the thread is new there.',
+  );
+  expect(words(0, 3)).toBe(
+    'In stitching 2 the bobbin ends at stitch 613, in oak. Change it before you start.',
+  );
 });

@@ -1,3 +1,4 @@
+import { type Phrase, phrase } from '../../base/units/phrase';
 import { codeOf, laysThread, type Stitches } from '../design/stitches/stitches';
 
 /** What one penetration takes of the bobbin, in any unit: its stretch of thread, and a little for the stitch. */
@@ -67,6 +68,19 @@ export function bobbinEndOf(
   const whole = Math.floor(plan.bobbinLeftM / once);
   const end = whereBobbinEnds(stitches, { neededM, leftM: plan.bobbinLeftM - whole * once, perStitch });
   return end && { ...end, stitching: whole + 1 };
+}
+
+/** Where a bobbin ends, and where it is better changed, in words; `called` names the stop of a penetration. */
+export function bobbinWords(
+  { stitch, changeAt, stitching }: BobbinEndsIn,
+  { stitchings, called }: { stitchings: number; called: (stitch: number) => string },
+): Phrase {
+  const which = stitchings > 1 ? phrase`In stitching ${String(stitching)} the` : phrase`The`;
+  const better =
+    changeAt > 0
+      ? phrase`Change it before stitch ${String(changeAt + 1)}, in ${called(changeAt)}: the thread is new there.`
+      : phrase`Change it before you start.`;
+  return phrase`${which} bobbin ends at stitch ${String(stitch + 1)}, in ${called(stitch)}. ${better}`;
 }
 
 /** The first penetration of each stop; the number of all for one without any. */

@@ -9,12 +9,14 @@ import type { Machine, Shelf, Thread } from '../../model/shelf';
 import type { StitchInput } from '../../model/ticket/stitch';
 import { type ThreadMatch, threadFor } from '../../stock/fromShelf';
 import { needlesOf } from '../../stock/supplies';
+import { nameOfStep } from '../design/applique/appliqued';
 import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
 import type { StopCounts } from '../design/stitches/asMade';
 import type { PerStitch } from './bobbinEnd';
 import { clothWork } from './clothWork';
 import { fewestThreadings } from './needles';
+import { needlesDue, withNeedles } from './needlesDue';
 import { type StopTime, type Timeline, timelineOf } from './timeline';
 
 export interface StitchStop extends PlannedStop, StopCounts {
@@ -23,6 +25,8 @@ export interface StitchStop extends PlannedStop, StopCounts {
   bobbinM: number;
   time: StopTime;
   thread: Thread | null;
+  /** By its thread, off the shelf where there is one; a step of an appliqué by what it is too. */
+  called: string;
   match: ThreadMatch;
   /** The machine's needle it is on, from 0. */
   needle: number;
@@ -76,6 +80,11 @@ export const perStitchOf = (rules: HouseRules): PerStitch => ({
 
 type ThreadedStop = Omit<StitchStop, 'minutes' | 'topM' | 'bobbinM' | 'time'>;
 
+const calledBy = ({ name, applique }: PlannedStop, thread: Thread | null): string => {
+  if (!thread) return name;
+  return applique ? `${thread.name}, ${nameOfStep(applique.step, applique.of)}` : thread.name;
+};
+
 /**
  * The thread of each stop and the needle it is on: threads go onto the needles in order, and where there are more of them
  * than needles as few as can be are put on again.
@@ -94,10 +103,12 @@ export function threadNeedles(
   ).flatMap(({ needles: [needle = 0], putOn }, i): ThreadedStop[] => {
     const [stop, match] = [stops[i], matched[i]];
     if (!stop || !match) return [];
-    const isSame = i > 0 && colours[i] === colours[i - 1];
+    // What only stands in for two colours is none of them: the shop may yet get both.
+    const isItself = match.match !== 'substitute' && matched[i - 1]?.match !== 'substitute';
+    const isSame = i > 0 && colours[i] === colours[i - 1] && (isItself || stop.hex === stops[i - 1]?.hex);
     const rethreads = !isSame && (needles === 1 ? i > 0 : putOn.length > 0 && used.has(needle));
     used.add(needle);
-    return [{ ...stop, ...match, needle, rethreads, isSame }];
+    return [{ ...stop, ...match, called: calledBy(stop, match.thread), needle, rethreads, isSame }];
   });
 }
 
@@ -228,7 +239,11 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
     bobbinNeededM,
     bobbinLeftM,
     runsOut: runsOut(stops, bobbinLeftM, context),
-    timeline: timelineOf(stops.map(({ name, thread, time }) => ({ name: thread?.name ?? name, time }))),
+    timeline: withNeedles(
+      timelineOf(stops.map(({ called, time }) => ({ name: called, time }))),
+      needlesDue(stops, { machine, rules }),
+      rules,
+    ),
     bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
   };
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
@@ -247,10 +262,10 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
             phrase`Change a thread by cutting it at the spool and pulling it out forwards, through the needle.`,
           ]
         : []),
-      ...stops.flatMap(({ rethreads, needle, thread, name }, i) =>
+      ...stops.flatMap(({ rethreads, needle, called }, i) =>
         needles > 1 && rethreads
           ? [
-              phrase`Colour ${String(i + 1)} is on needle ${String(needle + 1)} again: thread it with ${thread?.name ?? name}.`,
+              phrase`Colour ${String(i + 1)} is on needle ${String(needle + 1)} again: thread it with ${called}.`,
             ]
           : [],
       ),

@@ -89,9 +89,7 @@ export function benchNeedles(
     const putOn = here.flatMap(({ putOn: threads }, k) =>
       threads.flatMap((thread): PutOn[] => {
         const stop = stops.find((one) => threadOf(one) === thread);
-        return stop
-          ? [{ needle: onNeedle[k]?.get(thread) ?? 0, name: stop.thread?.name ?? stop.name, hex: stop.hex }]
-          : [];
+        return stop ? [{ needle: onNeedle[k]?.get(thread) ?? 0, name: stop.called, hex: stop.hex }] : [];
       }),
     );
     return { ticketId: ticket.id, title: titleOf(ticket), putOn, needles: stops.map(needleOf) };

@@ -83,17 +83,13 @@ const checkSteps = ({ mount }: Plan): Step[] =>
 
 const stitchSteps = ({ stitch }: Plan): Step[] =>
   (stitch?.stops ?? []).flatMap((stop, i) => [
-    stepOf('stitch', `stitch ${i}`, phrase`Colour ${String(i + 1)}: ${calledInDeck(stop)}.`, {
+    stepOf('stitch', `stitch ${i}`, phrase`Colour ${String(i + 1)}: ${stop.called}.`, {
       figure: minutes(Math.max(1, Math.round(stop.minutes))),
       hint: stitch?.acts[0] ?? null,
       caution: phrase`Hands away from the moving hoop; never reach in while it runs.`,
     }),
     ...clothSteps(stop, i),
   ]);
-
-/** A stop by its thread; one of an appliqué by what it is too. */
-const calledInDeck = ({ thread, name, applique }: StitchStop): string =>
-  applique || !thread ? name : thread.name;
 
 /** Laying and trimming the cloth of an appliqué, each on a card of its own. */
 function clothSteps({ time: { cloth } }: StitchStop, i: number): Step[] {

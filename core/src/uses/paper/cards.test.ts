@@ -74,7 +74,7 @@ it.each(CARD_PAPER_IDS)(
       ...(finish?.steps ?? []).map(({ text }) => say(text, A.rules.units)),
       ...(mount?.checklist ?? []).map(({ text }) => say(text, A.rules.units)),
       ...(layers?.stack ?? []).map(({ name }) => name),
-      ...(stitch?.stops ?? []).map((stop) => stop.thread?.name ?? stop.name),
+      ...(stitch?.stops ?? []).map((stop) => stop.called),
       '20 1/2 in',
       'Rowing club crest',
     ];

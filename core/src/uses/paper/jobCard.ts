@@ -148,7 +148,7 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
           : []),
         ...(stitch?.stops ?? []).map(
           (stop, i): Row => ({
-            words: `${i + 1}  ${stop.thread?.name ?? stop.name}`,
+            words: `${i + 1}  ${stop.called}`,
             before: { hex: stop.thread?.hex ?? stop.hex },
             figure: `${Math.max(1, Math.round(stop.minutes))} min`,
           }),

@@ -1,6 +1,7 @@
 import { boxOf } from '../../base/geometry/box';
 import { add, fullTurnDeg, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
+import { type Phrase, say } from '../../base/units/phrase';
 import type { HouseRules } from '../../model/houseRules';
 import type { PracticeJob, PracticePose } from '../../model/practice';
 import type { Machine, Shelf } from '../../model/shelf';
@@ -8,6 +9,7 @@ import type { Ticket } from '../../model/ticket';
 import type { Plan } from '../../planner/planned';
 import type { DesignFacts } from '../../stages/design/designFacts';
 import { pointsOfPath } from '../../stages/design/pathData';
+import { codeOf, type Stitches } from '../../stages/design/stitches/stitches';
 import { factsInHoop, type LaidHoop } from '../../stages/hoop/layHoop';
 import { inHoopFrame } from '../../stages/hoop/ring';
 import { keysTo } from '../../stages/mount/keys';
@@ -31,15 +33,45 @@ function rowsOver(hull: Polygon): Point[] {
   }).flat();
 }
 
-/** The way the needle goes in each colour stop: along the drawing's shapes, or in rows over the hull. */
-function pathsOf(facts: DesignFacts, hull: Polygon): Point[][] {
-  const { artwork, scale } = facts;
+/** The way the needle goes in one colour stop. */
+type Way = Pick<PracticeJob['stops'][number], 'path' | 'cutBefore'>;
+
+/** Along the drawing's shapes, or in rows over the hull. */
+function wayAlong({ artwork, scale, hull }: DesignFacts, stop: number): Way {
+  const points = (artwork?.paths ?? [])
+    .filter((path) => path.stop === stop)
+    .flatMap((path) => pointsOfPath(path.d).map((p) => ({ x: p.x * scale, y: p.y * scale })));
+  return { path: points.length > 1 ? points : rowsOver(hull), cutBefore: null };
+}
+
+const TRIM = codeOf('trim');
+const hundredth = (value: number): number => Math.round(value * 100) / 100;
+
+/** Stitch after stitch as they were made. */
+function wayOfStitches({ x, y, kind, stop: stops }: Stitches, { scale }: DesignFacts, stop: number): Way {
+  const [path, cutBefore]: [Point[], number[]] = [[], []];
+  for (const [i, own] of stops.entries()) {
+    if (own !== stop) continue;
+    if (kind[i] === TRIM) cutBefore.push(path.length);
+    path.push({ x: hundredth((x[i] ?? 0) * scale), y: hundredth((y[i] ?? 0) * scale) });
+  }
+  return { path, cutBefore };
+}
+
+/** Each stop's way: by its stitches where it has some and the design is stitched in one go. */
+function waysOf(facts: DesignFacts, stitches: Stitches | null): Way[] {
   return facts.stops.map((_, stop) => {
-    const points = (artwork?.paths ?? [])
-      .filter((path) => path.stop === stop)
-      .flatMap((path) => pointsOfPath(path.d).map((p) => ({ x: p.x * scale, y: p.y * scale })));
-    return points.length > 1 ? points : rowsOver(hull);
+    const made = stitches && wayOfStitches(stitches, facts, stop);
+    return made && made.path.length > 1 ? made : wayAlong(facts, stop);
   });
+}
+
+/** What is laid on the machine beside the plan. */
+export interface LaidOn {
+  /** How the piece really sits in the hoop. */
+  lie?: PracticePose | undefined;
+  /** The stitches of its design; null where they were not made: then the needle follows its shapes. */
+  stitches?: Stitches | null;
 }
 
 /**
@@ -50,7 +82,7 @@ export function practiceJob(
   ticket: Ticket,
   plan: Plan,
   shop: { shelf: Shelf; rules: HouseRules },
-  lie: PracticePose = STRAIGHT,
+  { lie = STRAIGHT, stitches = null }: LaidOn = {},
 ): PracticeJob | null {
   const { mount, hoop, design, piece } = plan;
   const laid = hoop?.laid;
@@ -58,6 +90,11 @@ export function practiceJob(
   const facts = factsInHoop(design.facts, laid);
   const aboutFile = (p: Point) => subtract(p, facts.fileCentre);
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
+  const isWhole = laid.split === null || laid.split.split.parts.length < 2;
+  const ways = waysOf(facts, isWhole ? stitches : null);
+  const countOf = (i: number): number =>
+    ways[i]?.cutBefore ? (ways[i]?.path.length ?? 0) : (facts.stops[i]?.stitches ?? 0);
+  const count = facts.stops.reduce((sum, _, i) => sum + countOf(i), 0);
   const inHoop = (p: Point) => add(rotate(p, lie.turnDeg), lie.shift);
   return {
     ticketId: ticket.id,
@@ -66,22 +103,27 @@ export function practiceJob(
     hoops: hoopsFor(mount.machine, laid, shop.shelf),
     hoopId: laid.verdict.hoop.id,
     hull: facts.hull.map(aboutFile),
-    stops: pathsOf(facts, facts.hull).map((path, i) => ({
+    stops: ways.map(({ path, cutBefore }, i) => ({
       hex: facts.stops[i]?.hex ?? '#59626E',
       name: facts.stops[i]?.name ?? '',
-      stitches: facts.stops[i]?.stitches ?? 0,
+      stitches: countOf(i),
       path: path.map(aboutFile),
+      cutBefore,
+      sameThread: plan.stitch?.stops[i]?.isSame ?? false,
+      handsAfter: wordsOf(plan.stitch?.stops[i]?.time.cloth?.what ?? null),
     })),
     obstacles: ticket.mount.obstacles,
     footMm: mount.trace.footMm,
     bobbinM: ticket.stitch.bobbinLeftM ?? mount.machine.bobbinMetres,
-    bobbinMPerStitch: bobbinM({ stitches: 1, threadMm: threadMm / Math.max(1, facts.stitches) }, shop.rules),
+    bobbinMPerStitch: bobbinM({ stitches: 1, threadMm: threadMm / Math.max(1, count) }, shop.rules),
     marks: Object.fromEntries(Object.entries(mount.marksShould).map(([mark, p]) => [mark, inHoop(p)])),
     cloth: piece.geometry.outline.map((p) => inHoop(inHoopFrame(p, laid))),
     clothHex: piece.colour,
     wanted: wantedFor(facts, laid, ticket.mount.mirror, lie),
   };
 }
+
+const wordsOf = (words: Phrase | null): string | null => words && say(words, { system: 'mm' });
 
 /** The keys that bring the design onto the piece as it really lies. */
 function wantedFor(

@@ -11,12 +11,12 @@ import { alongPath, keyedHull, obey, practiceJob, practiceOutcome, practiceStart
 
 function jobOf(ticket: Ticket = exampleA(), shelf: Shelf = SAMPLE_SHELF, lie?: PracticeLie): PracticeJob {
   const plan = planTicket(ticket, shelf, DEFAULT_HOUSE_RULES);
-  const job = practiceJob(ticket, plan, { shelf, rules: DEFAULT_HOUSE_RULES }, lie);
+  const job = practiceJob(ticket, plan, { shelf, rules: DEFAULT_HOUSE_RULES }, { lie });
   if (!job) throw new Error('the example has no hoop');
   return job;
 }
 const MM = { system: 'mm' } as const;
-type PracticeLie = Parameters<typeof practiceJob>[3];
+type PracticeLie = NonNullable<Parameters<typeof practiceJob>[3]>['lie'];
 
 /** Presses one after the other; the last answer, and all the codes on the way. */
 function pressed(job: PracticeJob, commands: readonly PracticeCommand[], from?: PracticeState) {

@@ -1,3 +1,4 @@
+import { ORIGIN, type Point } from '../../base/geometry/point';
 import type { PracticeJob, PracticeState } from '../../model/practice';
 import type { Hoop } from '../../model/shelf';
 import type { Press } from './keys';
@@ -47,14 +48,19 @@ export const start: Press<'start'> = (job, state) =>
   whyNotStart(job, state) ??
   done({ ...state, running: true, met: null }, `Stitching ${job.stops[state.stop]?.name ?? ''}.`);
 
+/** Where a stitch of a stop comes down, counted from 0, about the file's centre. */
+function pointOf({ path, stitches, cutBefore }: PracticeJob['stops'][number], stitch: number): Point {
+  if (cutBefore) return path[stitch] ?? ORIGIN;
+  return alongPath(path, stitches > 1 ? stitch / (stitches - 1) : 0);
+}
+
 /** One more stitch, or what stops the machine in place of it. */
 function oneStitch(job: PracticeJob, state: PracticeState, hoop: Hoop): KeyOutcome {
   const stop = job.stops[state.stop];
   if (!stop) return halted(state, 'finished', 'Finished.');
   if (state.bobbinM < job.bobbinMPerStitch)
     return halted({ ...state, bobbinM: 0 }, 'bobbin-out', `The bobbin is empty in ${stop.name}.`);
-  const share = stop.stitches > 1 ? state.done / (stop.stitches - 1) : 0;
-  const needle = keyedPoint(alongPath(stop.path, share), state);
+  const needle = keyedPoint(pointOf(stop, state.done), state);
   const next = {
     ...state,
     needle,
@@ -72,11 +78,17 @@ function oneStitch(job: PracticeJob, state: PracticeState, hoop: Hoop): KeyOutco
   return next.done < stop.stitches ? done(next, `Stitching ${stop.name}.`) : afterStop(job, next);
 }
 
-/** What follows a colour's last stitch: the end, a stop to thread the next, or the next needle by itself. */
+/** What follows a colour's last stitch: the end, hands at the cloth, a stop to thread the next, or the next needle by itself. */
 function afterStop(job: PracticeJob, state: PracticeState): KeyOutcome {
-  const next = { ...state, stop: state.stop + 1, done: 0 };
-  const stop = job.stops[next.stop];
+  const ended = job.stops[state.stop];
+  const stop = job.stops[state.stop + 1];
+  const threaded = stop?.sameThread ? state.stop + 1 : state.threaded;
+  const next = { ...state, stop: state.stop + 1, done: 0, threaded };
   if (!stop) return halted(next, 'finished', 'Finished.');
+  if (ended?.handsAfter)
+    return halted(next, 'hands-at-cloth', `Stopped for your hands: ${ended.handsAfter}. Then ${stop.name}.`);
+  if (stop.sameThread && job.machine.needles === 1)
+    return halted(next, 'colour-change', `Stop: ${stop.name} is next, in the same thread.`);
   if (job.machine.needles > 1) return done(next, `Stitching ${stop.name}.`);
   return halted(next, 'colour-change', `Colour change: thread ${stop.name}.`);
 }

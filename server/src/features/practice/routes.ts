@@ -10,6 +10,7 @@ import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, ErrorSchema, failures } from '../../errors';
 import { planKept } from '../shop';
+import { stitchesOf } from '../stitches';
 import { createBeds } from './bed';
 
 const RunSchema = z.uuid();
@@ -54,7 +55,8 @@ export function practiceRoutes({ store }: Context) {
     .openapi(load, async (c) => {
       const asked = c.req.valid('json');
       const { ticket, plan, ...shop } = await planKept(store.db, asked);
-      const job = practiceJob(ticket, plan, shop, asked.lie);
+      const stitches = await stitchesOf(ticket, plan, shop.rules);
+      const job = practiceJob(ticket, plan, shop, { lie: asked.lie, stitches });
       if (!job)
         throw new ApiError(
           400,
