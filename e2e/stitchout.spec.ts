@@ -166,3 +166,113 @@ test('three columns that cross are a hot spot, and what is offered mends it', as
   await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
   await expect(alert).toHaveCount(0);
 });
+
+/** A part of so many round shapes in rows: much to stitch. */
+function dots(many: number) {
+  const across = Math.ceil(Math.sqrt(many));
+  const circle = (i: number): string => {
+    const [cx, cy] = [(i % across) * 2 - across, Math.floor(i / across) * 2 - across];
+    const points = Array.from({ length: 24 }, (_, k) => {
+      const a = (2 * Math.PI * k) / 24;
+      return `${(cx + 0.8 * Math.cos(a)).toFixed(2)} ${(cy + 0.8 * Math.sin(a)).toFixed(2)}`;
+    });
+    return `M${points.join('L')}Z`;
+  };
+  const hull = [
+    { x: -across, y: -across },
+    { x: across, y: -across },
+    { x: across, y: across },
+    { x: -across, y: across },
+  ];
+  const part = bar('many-dots', 0);
+  return {
+    ...part,
+    widthMm: 2 * across,
+    heightMm: 2 * across,
+    artwork: {
+      ...part.artwork,
+      hull,
+      paths: Array.from({ length: many }, (_, i) => ({ d: circle(i), stop: 0, strokeMm: null })),
+    },
+  };
+}
+
+test('making is stopped and begun again; the ticket stays, and its figures are told', async ({ page }) => {
+  const address = await copyOf(page, 'demo-ticket-01', (ticket) => ({
+    ...ticket,
+    design: { ...ticket.design, parts: [dots(1600)], order: null, made: null },
+  }));
+  await page.goto(`${address}/stitch`);
+  await expect(page.getByRole('progressbar', { name: 'Stitches being made' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await onTicket(page).reads(/^Its stitches are not made: the figures are those of its parts/);
+  await expect(page.getByTestId('thread-sum')).toHaveText(/^Top thread [\d.]+ m/);
+  await page.getByRole('button', { name: 'Make the stitches' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Stitches being made' })).toBeVisible();
+  // The page answers while they are made.
+  await onTicket(page).stage('Finish');
+  await expect(page.getByRole('heading', { name: /^Finish: / })).toBeVisible();
+});
+
+test.describe('where something fails', () => {
+  test.use({ allowed: [/Failed to load resource|ERR_FAILED|Worker/i] });
+
+  test('stitches that cannot be made here are said not to be, and can be tried again', async ({ page }) => {
+    await page.route(/\/stitch-[0-9a-f]+\.js/, (route) => route.abort());
+    await page.goto('/ticket/demo-ticket-01/stitch');
+    await onTicket(page).reads(/^The stitching could not be worked on here\. Your ticket is as it was\.$/);
+    await page.unroute(/\/stitch-[0-9a-f]+\.js/);
+    await page.getByRole('button', { name: 'Make the stitches' }).click();
+    await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  });
+});
+
+test('a stitch file comes in again, is played, and its figures go onto the ticket; a broken one is told by its line', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  const address = await copyOf(page, 'demo-ticket-01');
+  await page.goto(`${address}/stitch`);
+  await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
+  const count = Number(/of (\d+)/.exec((await stitchAt(page).textContent()) ?? '')?.[1]);
+  await page.getByRole('button', { name: 'Stitches as a file' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Stitches as CSV' }).click();
+  const csv = await readFile(await (await download).path(), 'utf8');
+  await page.getByRole('button', { name: 'Open a stitch file' }).click();
+  const give = (name: string, text: string) =>
+    page
+      .getByLabel('Stitch file', { exact: true })
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+  const lines = csv.split('\n');
+  const last = lines.findLastIndex((line) => line.trim() !== '');
+  const withLast = (change: (cells: string[]) => string[]): string =>
+    lines.map((line, i) => (i === last ? change(line.split(',')).join(',') : line)).join('\n');
+  const refused = page.getByTestId('file-refused');
+  const line = new RegExp(`^Line ${last + 1}`);
+  for (const [name, text, why] of [
+    ['broken.csv', withLast((cells) => cells.slice(0, 2)), line],
+    ['far.csv', withLast((cells) => cells.map((cell, i) => (i === cells.length - 1 ? '99999' : cell))), line],
+    ['none.csv', 'just, some, words', /./],
+    ['none.json', '{"format":"stitches"', /./],
+  ] as const) {
+    await give(name, text);
+    await expect(page.getByText(`${name} was not taken.`)).toBeVisible();
+    await expect(refused).toHaveText(why);
+  }
+
+  await give('gull.csv', csv);
+  await expect(page.getByTestId('file-told')).toHaveText(/^\d+ stitches in 4 stops, /);
+  await expect(stitchAt(page)).toHaveText(new RegExp(`^stitch ${count} of ${count}, colour 4, `));
+  await page.getByRole('slider', { name: 'How far it is stitched' }).fill('300');
+  await expect(
+    page.getByRole('img', { name: `The stitches of gull.csv at stitch 300 of ${count}.` }),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await expectNoSidewaysScroll(page);
+  await page.getByRole('button', { name: 'Put its figures on the ticket' }).click();
+  await ticket.reads('Parts, the lowest first: 2');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Parts, the lowest first: 2')).toHaveCount(0);
+});

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
+import { stitchFileJsonSchema } from '@zt/core/uses/stitchFiles/json';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { etag } from 'hono/etag';
@@ -154,6 +155,7 @@ export function createApp(context: Context) {
   app.route('/api/practice', practiceRoutes(context));
   app.route('/api/cutter', cutterRoutes());
   app.doc31('/api/openapi.json', API_DOCUMENT);
+  app.get('/api/schemas/stitches.json', (c) => c.json(stitchFileJsonSchema()));
   app.all('/api/*', (c) =>
     c.json({ code: 'not-found', message: 'There is no such address.' } satisfies ErrorBody, 404),
   );

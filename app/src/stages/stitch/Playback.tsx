@@ -1,86 +1,28 @@
 import { DEFAULT_SPEED } from '@zt/core/stages/stitch/planStitch';
-import { useState } from 'react';
-import { countOf, oneDigit } from '../../components/figures';
-import { Choice } from '../../components/ui/Choice';
-import { IconPress } from '../../components/ui/IconPress';
+import { countOf } from '../../components/figures';
 import { Meter } from '../../components/ui/Meter';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
-import { Scrub } from '../../components/ui/Scrub';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePlan } from '../../hooks/useTicket';
-import { goTo, lookAt, play, usePlayhead } from '../../stitches/playhead';
+import { PlayControls } from '../../stitches/PlayControls';
 import { makeAgain, stopMaking, useStitches } from '../../stitches/useStitchesMade';
 import { usePalette } from '../../theme/palette';
 import { type StitchOut, stopAt, useStitchOut } from './useStitchOut';
 
-const PACES = [
-  { id: 'machine', name: 'as the machine' },
-  { id: 'quick', name: '20 times' },
-  { id: 'whole', name: 'all in 20 s' },
-] as const;
-type Pace = (typeof PACES)[number]['id'];
-const WHOLE_S = 20;
-
-const LOOKS = [
-  { id: 'thread', name: 'thread' },
-  { id: 'density', name: 'how thick it lies' },
-] as const;
-
 /** The stitch-out, played and scrubbed on the sheet. */
 function Played({ out }: { out: StitchOut }) {
   const { mount, design } = usePlan('mount', 'design');
-  const scale = design.facts?.scale ?? 1;
-  const { at, total, isPlaying, isDensity } = usePlayhead();
-  const [pace, setPace] = useState<Pace>('whole');
-  const perSecond = (mount?.machine?.stitchesPerMinute ?? DEFAULT_SPEED) / 60;
-  const paceOf: Record<Pace, number> = {
-    machine: perSecond,
-    quick: perSecond * 20,
-    whole: total / WHOLE_S,
-  };
-  const choose = (chosen: Pace) => {
-    setPace(chosen);
-    if (isPlaying) play(paceOf[chosen]);
-  };
-  const stop = stopAt(out, at);
-  const name = out.plan.stops[stop]?.called ?? '';
-  const said = `stitch ${Math.ceil(at)} of ${total}, colour ${stop + 1}, ${name}`;
   return (
-    <Stack gap={6}>
-      <Row gap={4} align="middle">
-        <IconPress
-          icon={isPlaying ? 'pause' : 'play'}
-          label={isPlaying ? 'Stand still' : 'Play the stitch-out'}
-          onPress={() => play(isPlaying ? null : paceOf[pace])}
-        />
-        <Scrub
-          label="How far it is stitched"
-          said={said}
-          value={Math.ceil(at)}
-          most={total}
-          onChange={goTo}
-        />
-      </Row>
-      <Txt as="small" testID="stitch-at">
-        {said}
-      </Txt>
-      <Choice
-        label="On the sheet"
-        quiet
-        small
-        options={LOOKS}
-        chosen={isDensity ? 'density' : 'thread'}
-        onChoose={(look) => lookAt(look === 'density')}
-      />
-      {isDensity ? (
-        <Txt as="small">{`The darker, the thicker: at most ${oneDigit(out.answer.made.mostCover / scale)} mm of thread on a mm². Chequered is too thick.`}</Txt>
-      ) : null}
-      {!isPlaying ? null : (
-        <Choice label="Pace" quiet small options={PACES} chosen={pace} onChoose={choose} />
-      )}
-    </Stack>
+    <PlayControls
+      perSecond={(mount?.machine?.stitchesPerMinute ?? DEFAULT_SPEED) / 60}
+      stopAt={(at) => {
+        const stop = stopAt(out, at);
+        return { stop, called: out.plan.stops[stop]?.called ?? '' };
+      }}
+      mostCover={out.answer.made.mostCover / (design.facts?.scale ?? 1)}
+    />
   );
 }
 

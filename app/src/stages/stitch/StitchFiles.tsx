@@ -2,13 +2,14 @@ import { writeCsv } from '@zt/core/uses/stitchFiles/csv';
 import { writeJson } from '@zt/core/uses/stitchFiles/json';
 import type { StitchFile } from '@zt/core/uses/stitchFiles/stitchFile';
 import { writeSvg } from '@zt/core/uses/stitchFiles/svg';
+import { useRouter } from 'expo-router';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Txt } from '../../components/ui/Txt';
 import { handOver } from '../../hooks/handOver';
 import { useTicket } from '../../hooks/useTicket';
-import { useStitchOut } from './useStitchOut';
+import { type StitchOut, useStitchOut } from './useStitchOut';
 
 const FORMS: readonly { name: string; type: string; write: (file: StitchFile) => string }[] = [
   { name: 'CSV', type: 'text/csv', write: writeCsv },
@@ -16,20 +17,18 @@ const FORMS: readonly { name: string; type: string; write: (file: StitchFile) =>
   { name: 'SVG', type: 'image/svg+xml', write: writeSvg },
 ];
 
-/** The stitches to hand on, in open forms: mm, stops, kinds. */
-export function StitchFiles() {
+/** The stitches to hand on, in each of the forms. */
+function HandOn({ out }: { out: StitchOut }) {
   const { name, design } = useTicket('name', 'design');
-  const out = useStitchOut();
-  if (!out) return null;
   const called = design.name || name || 'design';
   const file: StitchFile = {
     name: called,
-    stops: out.plan.stops.map(({ hex, called: name }) => ({ hex, name })),
+    stops: out.plan.stops.map(({ hex, called: ownName }) => ({ hex, name: ownName })),
     stitches: out.answer.stitches,
   };
   const fileName = called.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   return (
-    <Disclosure title="Stitches as a file">
+    <>
       <Txt as="small">
         Every penetration in mm about the visible centre, with its kind and its colour stop.
       </Txt>
@@ -43,6 +42,19 @@ export function StitchFiles() {
           />
         ))}
       </Row>
+    </>
+  );
+}
+
+/** Stitches as a file: out, in open forms with mm, stops and kinds; and in again. */
+export function StitchFiles() {
+  const { id } = useTicket('id');
+  const router = useRouter();
+  const out = useStitchOut();
+  return (
+    <Disclosure title="Stitches as a file">
+      {out ? <HandOn out={out} /> : null}
+      <Press kind="link" title="Open a stitch file" onPress={() => router.push(`/ticket/${id}/stitches`)} />
     </Disclosure>
   );
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { IdSchema } from '../../base/ids';
 import { lengthMm } from '../../base/units/schema';
 import { designPoint } from './artwork';
 import { ARTWORK_BOUNDS, MOST_STITCHES, MOST_STOPS } from './designBounds';
@@ -55,5 +56,10 @@ export const MadeSchema = z.object({
   spots: z.array(HotSpotSchema).max(12),
   /** Of the thickest place: what each way of thinning brings it to; none tried where nothing is thick. */
   thinned: z.partialRecord(z.enum(THINNERS), z.number().min(0).max(ARTWORK_BOUNDS.cover)),
+  /** The part that, laid over the others there, would make it thinnest, and to what; null where none lies beneath. */
+  onTop: z
+    .object({ part: IdSchema, cover: z.number().min(0).max(ARTWORK_BOUNDS.cover) })
+    .nullable()
+    .default(null),
 });
 export type Made = z.infer<typeof MadeSchema>;

@@ -90,6 +90,20 @@ it('three columns that cross are a hot spot at their crossing, and each offered 
   for (const mend of found?.mends ?? []) expect(hot(made(applyMend(ticket, mend)))).toBeUndefined();
 });
 
+it('columns that cross over a fill come thinner in another order: the fill on top covers them', () => {
+  const over = [0, 90].map((deg, n) => partOf(idOf(n + 1), bars(deg)));
+  const ticket = made(withParts(partOf(idOf(0), SQUARE), ...over));
+  const found = hot(ticket);
+  const mend = found?.mends.find(({ label }) => say(label, MM).startsWith('Another order'));
+  expect(mend && [say(mend.label, MM), say(mend.cost ?? [], MM)]).toEqual([
+    'Another order: “shape” on top',
+    'it covers what it lay under',
+  ]);
+  const mended = mend && applyMend(ticket, mend);
+  expect(mended?.design.parts.map(({ id }) => id)).toEqual([idOf(1), idOf(2), idOf(0)]);
+  expect(mended && hot(made(mended))).toBeUndefined();
+});
+
 it('nothing is said of a design of one layer, nor of one whose stitches are not made', () => {
   expect(hot(made(withParts(partOf(idOf(0), SQUARE))))).toBeUndefined();
   expect(hot(withParts(...[0, 60, 120].map((deg, n) => partOf(idOf(n), bars(deg)))))).toBeUndefined();

@@ -4,8 +4,10 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS as N } from '../../catalogue/numbers/design';
 import { type Finding, finding, type Mend } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
+import type { DesignInput } from '../../model/ticket/design';
 import type { Made, Stitching, Thinner } from '../../model/ticket/made';
 import type { DesignFacts } from '../../stages/design/designFacts';
+import { nameOfPart } from '../../stages/design/parts/drawnPart';
 import { wider } from '../../stages/design/stitches/question';
 import { stitchFigures } from '../../stages/design/stitchFigures';
 import type { Results } from '../planned';
@@ -60,7 +62,8 @@ const THINNINGS: Readonly<Record<Thinner, Thinning>> = {
   },
 };
 
-function mendsFor(made: Made, { stitching, rules, scale, most }: MendFrom): Mend[] {
+function thinningMends(made: Made, { design, rules, scale, most }: MendFrom): Mend[] {
+  const { stitching } = design;
   return (Object.entries(made.thinned) as [Thinner, number][]).flatMap(([thinner, cover]) => {
     if (cover / scale > most) return [];
     const { label, cost, set } = THINNINGS[thinner];
@@ -75,12 +78,34 @@ function mendsFor(made: Made, { stitching, rules, scale, most }: MendFrom): Mend
   });
 }
 
+/** Another order: a part that lies beneath is laid over the others, which are cut away under it. */
+function orderMend({ onTop }: Made, { design, scale, most }: MendFrom): Mend[] {
+  const part = design.parts.find(({ id }) => id === onTop?.part);
+  if (!onTop || !part || onTop.cover / scale > most) return [];
+  return [
+    {
+      label: phrase`Another order: “${nameOfPart(part)}” on top`,
+      result: phrase`the thickest place then has ${count(onTop.cover / scale)} mm on a mm²`,
+      cost: phrase`it covers what it lay under`,
+      change: {
+        stage: 'design',
+        set: { parts: [...design.parts.filter((one) => one !== part), part], order: null },
+      },
+    },
+  ];
+}
+
 interface MendFrom {
-  stitching: Stitching;
+  design: DesignInput;
   rules: HouseRules;
   scale: number;
   most: number;
 }
+
+const mendsFor = (made: Made, from: MendFrom): Mend[] => [
+  ...thinningMends(made, from),
+  ...orderMend(made, from),
+];
 
 const layersWords = (layers: number): Phrase =>
   layers > 1 ? phrase`${count(layers)} layers lie on each other here` : phrase`One layer lies on itself here`;
@@ -92,7 +117,7 @@ const onPiece = (at: Made['spots'][number]['at'], scale: number, place: Results[
 /** The place where thread lies thickest, if thicker than the cloth with its sheets takes; how many others are too. */
 export function hotSpotFindings(
   facts: DesignFacts | null,
-  stitching: Stitching,
+  design: DesignInput,
   { piece, place, layers }: Pick<Results, 'piece' | 'place' | 'layers'>,
   rules: HouseRules,
 ): Finding[] {
@@ -112,7 +137,7 @@ export function hotSpotFindings(
   const at = onPiece(worst.at, scale, place);
   return [
     finding('stitch', isBoard ? 'stitch-board' : 'stitch-hot-spot', isBoard ? 'stop' : 'warn', text, {
-      mends: mendsFor(made, { stitching, rules, scale, most: limit.cover }),
+      mends: mendsFor(made, { design, rules, scale, most: limit.cover }),
       ...(at ? { at } : {}),
     }),
   ];

@@ -18,8 +18,7 @@ const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] =
   ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
   ({ rules }, { piece, hoop, layers }) =>
     hoop && layers ? stackFindings(hoop, { fabric: piece.fabric, layers }, rules) : [],
-  ({ ticket, rules }, results) =>
-    hotSpotFindings(results.design.facts, ticket.design.stitching, results, rules),
+  ({ ticket, rules }, results) => hotSpotFindings(results.design.facts, ticket.design, results, rules),
   (_, { piece, hoop }) => (hoop?.laid ? ringByUsual(piece) : []),
   ({ ticket }, results) => changedSince(ticket, results),
 ];

@@ -132,6 +132,7 @@ it('what the stitches of a design come to is never asked about, and stays whole'
         mostCover: 3,
         spots: [],
         thinned: {},
+        onTop: null,
       },
     },
   });

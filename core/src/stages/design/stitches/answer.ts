@@ -156,6 +156,42 @@ function* tried(question: StitchQuestion, clip: Clipper): Generator<StitchProgre
   return thinned;
 }
 
+/** A question with one part laid over all the others, and stitched after them. */
+function withOnTop(question: StitchQuestion, part: string): StitchQuestion {
+  const [under, over] = [false, true].map((isOver) =>
+    question.shapes.filter((shape) => (shape.part === part) === isOver),
+  );
+  const last = question.stops;
+  return {
+    ...question,
+    shapes: [...(under ?? []), ...(over ?? []).map((shape) => ({ ...shape, stop: last + shape.stop }))],
+    stops: last * 2,
+  };
+}
+
+/** So many parts are tried on top. */
+const MOST_ON_TOP = 3;
+
+/** Which part that lies beneath at a spot makes it thinnest where it is laid over the others. */
+function* triedOnTop(
+  question: StitchQuestion,
+  { at }: HotSpot,
+  { elements, clip }: { elements: readonly Element[]; clip: Clipper },
+): Generator<StitchProgress, Made['onTop']> {
+  const here = question.shapes.flatMap(({ part }, i) =>
+    isInside(elements[i]?.region ?? [], at) ? [part] : [],
+  );
+  const beneath = [...new Set(here)].slice(0, -1).slice(0, MOST_ON_TOP);
+  let best: Made['onTop'] = null;
+  for (const part of beneath) {
+    const { stitches } = yield* stitched(withOnTop(question, part), clip);
+    const map = densityMap(stitches);
+    const cover = bounded(map ? mostFelt(map) : 0);
+    if (best === null || cover < best.cover) best = { part, cover };
+  }
+  return best;
+}
+
 /**
  * The stitches of a design: shapes as regions, what is hidden of them taken away, stitched one after the other; and what
  * they come to. Yields how far it has come. The same question has the same answer.
@@ -168,6 +204,8 @@ export function* answerStitches(
   const map = densityMap(stitches);
   const spots = map ? hotSpots(map, LOOKED_AT, MOST_SPOTS) : [];
   const thinned = spots.length > 0 ? yield* tried(question, clip) : {};
+  const [worst] = spots;
+  const onTop = worst ? yield* triedOnTop(question, worst, { elements, clip }) : null;
   const made: Made = {
     madeFrom: question.key,
     stops: stopsOf(question, stitches),
@@ -178,6 +216,7 @@ export function* answerStitches(
       layers: layersAt(spot, elements),
     })),
     thinned,
+    onTop,
   };
   return { made, stitches, map };
 }

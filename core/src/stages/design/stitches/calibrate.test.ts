@@ -36,6 +36,7 @@ const madeOf = (fill: number, satin: number, other: number): Made => ({
   mostCover: 3,
   spots: [],
   thinned: {},
+  onTop: null,
 });
 const withNumbers = (numbers: Record<string, number>) => ({ ...DEFAULT_HOUSE_RULES, numbers });
 

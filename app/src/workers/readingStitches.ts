@@ -1,0 +1,14 @@
+import type { FileShown, FileWorker } from './file.worker';
+import { inWorker, type WorkerJob } from './inWorker';
+
+/** No file of a design takes longer. */
+const LIMIT_MS = 30_000;
+
+/** Reads a stitch file in a worker of its own. */
+export const readingStitches = (text: string): WorkerJob<FileShown> =>
+  inWorker<FileWorker, FileShown>({
+    make: () => new Worker(new URL('./file.worker.ts', import.meta.url)),
+    ask: (remote) => remote.read(text),
+    limitMs: LIMIT_MS,
+    what: 'The stitch file',
+  });
