@@ -250,7 +250,8 @@ test('a stitch file comes in again, is played, and its figures go onto the ticke
   const withLast = (change: (cells: string[]) => string[]): string =>
     lines.map((line, i) => (i === last ? change(line.split(',')).join(',') : line)).join('\n');
   const refused = page.getByTestId('file-refused');
-  const line = new RegExp(`^Line ${last + 1}`);
+  // Figures of four digits and more are set apart by a narrow space.
+  const line = new RegExp(`^Line ${[...String(last + 1)].join('\\s?')}`);
   for (const [name, text, why] of [
     ['broken.csv', withLast((cells) => cells.slice(0, 2)), line],
     ['far.csv', withLast((cells) => cells.map((cell, i) => (i === cells.length - 1 ? '99999' : cell))), line],

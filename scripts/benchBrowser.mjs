@@ -160,4 +160,89 @@ const again = await usableAfter(page, url + TICKET, () => page.getByTestId('shee
 row('a ticket is usable again after', ms(again), timesBare(again, bareAgain));
 await page.waitForLoadState('networkidle');
 row('fetched at the next visit', kB(bytes));
+
+/** A design of so many squares: much thread to lay. */
+const squares = (many) =>
+  Array.from({ length: many }, (_, i) => {
+    const [x, y] = [(i % 18) * 25 - 220, Math.floor(i / 18) * 25 - 220];
+    return { d: `M${x} ${y}L${x + 22} ${y}L${x + 22} ${y + 22}L${x} ${y + 22}Z`, stop: 0, strokeMm: null };
+  });
+
+/** Frames while something goes on, ms each. */
+const framesWhile = (shown, ms) =>
+  shown.evaluate(
+    (lasting) =>
+      new Promise((done) => {
+        const frames = [];
+        let [before, begun] = [0, 0];
+        const next = (now) => {
+          if (before > 0) frames.push(now - before);
+          else begun = now;
+          before = now;
+          if (now - begun < lasting) requestAnimationFrame(next);
+          else done(frames);
+        };
+        requestAnimationFrame(next);
+      }),
+    ms,
+  );
+
+/** A ticket whose design is so many squares, laid over the demo's own. */
+async function ticketOfSquares(many) {
+  const kept = await (await page.request.get(`${url}/api/tickets/demo-ticket-01`)).json();
+  const id = `bench-squares-${many}`;
+  const [part] = kept.ticket.design.parts;
+  const artwork = { ...part.artwork, paths: squares(many), source: null, madeFrom: '' };
+  const own = {
+    ...part,
+    widthMm: 450,
+    heightMm: 450,
+    stitches: 600 * many,
+    artwork,
+    elementMoves: [],
+    ways: [],
+  };
+  const colours = [{ ...part.colours[0], stitches: null }];
+  const design = { ...kept.ticket.design, parts: [{ ...own, colours }], order: null, made: null };
+  await page.request.put(`${url}/api/tickets/${id}`, {
+    data: { ticket: { ...kept.ticket, id, design }, rev: 0 },
+  });
+  return `${url}/ticket/${id}/stitch`;
+}
+
+console.log('\nA stitch-out, scrubbed and played, the processor as it is:');
+const stitching = await browser.newPage({ viewport: PHONE });
+const still = await browser.newPage({ viewport: PHONE });
+await still.setContent('<body>still</body>');
+const stillFrames = await framesWhile(still, 1500);
+for (const many of [18, 90, 340]) {
+  await stitching.goto(await ticketOfSquares(many));
+  const word = stitching.getByTestId('stitch-at');
+  await word.waitFor({ timeout: 120_000 });
+  const count = /of (\d+)/.exec(await word.textContent())[1];
+  await stitching.getByRole('button', { name: 'Play the stitch-out' }).click();
+  const played = await framesWhile(stitching, 3000);
+  const stop = stitching.getByRole('button', { name: 'Stand still' });
+  if ((await stop.count()) > 0) await stop.click();
+  const scrub = stitching.getByRole('slider', { name: 'How far it is stitched' });
+  const box = await scrub.boundingBox();
+  await stitching.mouse.move(box.x + 4, box.y + box.height / 2);
+  await stitching.mouse.down();
+  const scrubbed = framesWhile(stitching, 2500);
+  for (let i = 0; i < 100; i++)
+    await stitching.mouse.move(box.x + 4 + ((box.width - 8) * i) / 100, box.y + box.height / 2);
+  await stitching.mouse.up();
+  const times = await scrubbed;
+  const besideStill = (frames) => `${(median(frames) / median(stillFrames)).toFixed(2)} × a still page`;
+  row(
+    `${count} stitches, a frame while played`,
+    ms(median(played)),
+    `${besideStill(played)}; p95 ${ms(p95(played))}`,
+  );
+  row(
+    `${count} stitches, a frame while scrubbed`,
+    ms(median(times)),
+    `${besideStill(times)}; p95 ${ms(p95(times))}`,
+  );
+}
 await close();
