@@ -240,6 +240,7 @@ test('a stitch file comes in again, is played, and its figures go onto the ticke
   await page.getByRole('button', { name: 'Stitches as CSV' }).click();
   const csv = await readFile(await (await download).path(), 'utf8');
   await page.getByRole('button', { name: 'Open a stitch file' }).click();
+  await expect(page.getByRole('heading', { name: 'A stitch file' })).toBeVisible();
   const give = (name: string, text: string) =>
     page
       .getByLabel('Stitch file', { exact: true })

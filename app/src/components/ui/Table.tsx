@@ -29,7 +29,7 @@ export interface TableOrder {
   falling: boolean;
 }
 
-interface TableProps<T> {
+export interface TableProps<T> {
   label: string;
   rows: readonly T[];
   columns: readonly TableColumn<T>[];

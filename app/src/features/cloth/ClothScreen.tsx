@@ -1,5 +1,4 @@
 import { formatLength, say, titleOf } from '@zt/core';
-import { writeCutFile } from '@zt/core/uses/cutFile/cutFile';
 import type { CutSheet } from '@zt/core/uses/cutFile/cutSheet';
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
@@ -64,9 +63,10 @@ function Cloth({ sheet, index, called }: { sheet: CutSheet; index: number; calle
             <Press
               title="Cut file"
               label={`Cut file of the ${name}`}
-              onPress={() =>
-                handOver(writeCutFile(sheet, file), 'image/svg+xml', `${fileNameOf(file)}.cut.svg`)
-              }
+              onPress={async () => {
+                const { writeCutFile } = await import('../../files/svgFiles');
+                handOver(writeCutFile(sheet, file), 'image/svg+xml', `${fileNameOf(file)}.cut.svg`);
+              }}
             />
             <Press
               title="Paper patterns"

@@ -1,6 +1,5 @@
 import { titleOf } from '@zt/core';
 import { MAT, type OnCutter } from '@zt/core/model/cutter';
-import { writeCutFile } from '@zt/core/uses/cutFile/cutFile';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -51,8 +50,19 @@ function useSheetFile(called: string): { file: string | null; hex: string; faile
   const { cloth } = useLocalSearchParams<{ cloth?: string }>();
   const cutting = useCutSheets();
   const sheet = cutting.state === 'laid' ? cutting.sheets[Number(cloth ?? 0)] : undefined;
+  const [file, setFile] = useState<string | null>(null);
+  useEffect(() => {
+    if (!sheet) return;
+    let over = false;
+    void import('../../files/svgFiles').then(({ writeCutFile }) => {
+      if (!over) setFile(writeCutFile(sheet, called));
+    });
+    return () => {
+      over = true;
+    };
+  }, [sheet, called]);
   return {
-    file: sheet ? writeCutFile(sheet, called) : null,
+    file,
     hex: sheet?.cloth.hex ?? '#EFE6D2',
     failed: cutting.state === 'failed' ? cutting.message : null,
   };

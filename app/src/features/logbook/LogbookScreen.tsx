@@ -19,11 +19,11 @@ import { Pressable } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { LateTable } from '../../components/ui/LateTable';
 import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
-import { Table } from '../../components/ui/Table';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useKindPlans } from '../../hooks/useKindPlans';
@@ -142,7 +142,7 @@ function EntryTable({ entries, order, onOrder }: EntryTableProps) {
   const wordsOf = useEntryWords();
   const plans = useKindPlans();
   return (
-    <Table
+    <LateTable
       label="Pieces"
       rows={entries}
       keyOf={({ id }) => id}

@@ -7,11 +7,11 @@ import { AmongPlaces } from '../../components/AmongPlaces';
 import { SaveWord } from '../../components/SaveWord';
 import { UndoBar } from '../../components/UndoBar';
 import { FieldsContext } from '../../components/ui/fields';
+import { LateTable } from '../../components/ui/LateTable';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
-import { Table } from '../../components/ui/Table';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useThing } from '../../hooks/useThing';
@@ -136,7 +136,7 @@ function NounList<N extends ShelfNoun>({ noun, open, onOpen, onTakeOff }: NounLi
       ) : null}
       {view.above?.()}
       {board && items.length > 0 ? (
-        <Table
+        <LateTable
           label={view.title}
           rows={items}
           keyOf={({ id }) => id}

@@ -75,7 +75,7 @@ function FileTold({ opened }: { opened: Opened }) {
     const part = partOfFile(file, newId());
     const parts = design.parts.every(isBlank) ? [part] : [...design.parts, part];
     change({ stage: 'design', set: { parts } });
-    router.push(`/ticket/${id}/design`);
+    router.replace(`/ticket/${id}/design`);
   };
   return (
     <Stack gap={12}>
@@ -145,7 +145,8 @@ function StitchFileOpened() {
   const p = usePalette();
   const wide = useWide();
   const { now, read } = useStitchFile();
-  const back = () => (router.canGoBack() ? router.back() : router.replace(`/ticket/${ticket.id}/stitch`));
+  // It took the place of Stitch, whose stitches would be played in its stead.
+  const back = () => router.replace(`/ticket/${ticket.id}/stitch`);
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>

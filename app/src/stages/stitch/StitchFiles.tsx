@@ -1,7 +1,6 @@
 import { writeCsv } from '@zt/core/uses/stitchFiles/csv';
 import { writeJson } from '@zt/core/uses/stitchFiles/json';
 import type { StitchFile } from '@zt/core/uses/stitchFiles/stitchFile';
-import { writeSvg } from '@zt/core/uses/stitchFiles/svg';
 import { useRouter } from 'expo-router';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
@@ -11,7 +10,16 @@ import { handOver } from '../../hooks/handOver';
 import { useTicket } from '../../hooks/useTicket';
 import { type StitchOut, useStitchOut } from './useStitchOut';
 
-const FORMS: readonly { name: string; type: string; write: (file: StitchFile) => string }[] = [
+const writeSvg = async (file: StitchFile): Promise<string> =>
+  (await import('../../files/svgFiles')).writeSvg(file);
+
+interface Form {
+  name: string;
+  type: string;
+  write: (file: StitchFile) => string | Promise<string>;
+}
+
+const FORMS: readonly Form[] = [
   { name: 'CSV', type: 'text/csv', write: writeCsv },
   { name: 'JSON', type: 'application/json', write: writeJson },
   { name: 'SVG', type: 'image/svg+xml', write: writeSvg },
@@ -38,7 +46,9 @@ function HandOn({ out }: { out: StitchOut }) {
             key={form}
             title={form}
             label={`Stitches as ${form}`}
-            onPress={() => handOver(write(file), type, `${fileName}.stitches.${form.toLowerCase()}`)}
+            onPress={async () =>
+              handOver(await write(file), type, `${fileName}.stitches.${form.toLowerCase()}`)
+            }
           />
         ))}
       </Row>
@@ -54,7 +64,11 @@ export function StitchFiles() {
   return (
     <Disclosure title="Stitches as a file">
       {out ? <HandOn out={out} /> : null}
-      <Press kind="link" title="Open a stitch file" onPress={() => router.push(`/ticket/${id}/stitches`)} />
+      <Press
+        kind="link"
+        title="Open a stitch file"
+        onPress={() => router.replace(`/ticket/${id}/stitches`)}
+      />
     </Disclosure>
   );
 }
