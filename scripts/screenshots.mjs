@@ -54,8 +54,34 @@ async function named(page) {
   await page.getByText(/more than the 4 in allowed/).waitFor();
 }
 
+/** A word of cloth, its pieces laid on it. */
+async function ofCloth(page) {
+  await page.getByRole('button', { name: 'Add letters' }).click();
+  await page.getByLabel('letters', { exact: true }).fill('Mira');
+  await page.getByLabel('letters', { exact: true }).blur();
+  const high = page.getByRole('textbox', { name: 'height of a capital' });
+  await high.fill('2 in');
+  await high.blur();
+  await page.getByRole('button', { name: 'appliqué of this part' }).click();
+  await page.getByRole('checkbox', { name: /is of cloth$/ }).click();
+  const cloth = page.getByRole('textbox', { name: 'Cloth', exact: true });
+  await cloth.fill('gingham');
+  await cloth.blur();
+  await page
+    .getByRole('button', { name: /^Colour of the cloth/ })
+    .nth(6)
+    .click();
+  await page.getByRole('button', { name: 'Cut the cloth' }).click();
+  await page.getByTestId('cloth-taken').waitFor();
+}
+
 /** The screen is there: the page as it was sent is taken down once more while its fonts are fetched. */
-const shown = (page) => page.locator('h1, h2, [role="heading"], [data-testid="card-text"]').first().waitFor();
+const shown = (page) =>
+  page
+    .locator('h1, h2, [role="heading"], [data-testid="card-text"]')
+    .filter({ visible: true })
+    .first()
+    .waitFor();
 
 /** The picture that no longer changes, with the screen still there. */
 async function stillPicture(page) {
@@ -95,9 +121,9 @@ const SHOTS = [
   ['shelf', PHONE, '/shelf'],
   ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],
   ['wide-practice', WIDE, '/ticket/demo-ticket-01/practice', practise],
-  ['wide-bench', WIDE, '/'],
   ['wide-logbook', WIDE, '/logbook'],
   ['wide-rules', WIDE, '/rules'],
+  ['cloth', PHONE, '/ticket/demo-ticket-04/design', ofCloth],
 ];
 
 const { url, browser, close } = await openDemo();
