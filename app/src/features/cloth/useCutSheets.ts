@@ -1,6 +1,8 @@
+import { cutAskedOf } from '@zt/core/uses/cutFile/cutAsked';
 import type { CutAsked, CutProgress, CutSheet } from '@zt/core/uses/cutFile/cutSheet';
-import { useEffect, useMemo, useState } from 'react';
-import { usePlan, useRules } from '../../hooks/useTicket';
+import isEqual from 'fast-deep-equal';
+import { useEffect, useState } from 'react';
+import { usePlan, useRules, useTicket } from '../../hooks/useTicket';
 import { cuttingCloth } from '../../workers/cuttingCloth';
 
 /** How the pieces of the open ticket lie on their cloth, or how far that has come. */
@@ -12,19 +14,19 @@ export type Cutting =
 
 const NOTHING: Cutting = { state: 'nothing' };
 
-/** What is to be cut of the open ticket; null where it is all thread. */
+/** What is to be cut of the open ticket, kept while it asks the same. */
 function useAsked(): CutAsked | null {
-  const { design, stitch } = usePlan('design', 'stitch');
+  const ticket = useTicket();
+  const plan = usePlan('piece', 'design', 'place', 'stitch');
   const rules = useRules();
-  const { facts } = design;
-  const times = Math.max(1, Math.ceil(stitch?.stitchings ?? 1));
-  return useMemo(
-    () =>
-      facts && facts.cloths.length > 0
-        ? { facts: { cloths: facts.cloths, scale: facts.scale }, times, rules }
-        : null,
-    [facts, times, rules],
-  );
+  return useSame(cutAskedOf(ticket, plan, rules));
+}
+
+/** The very object that was before, while what is in it is the same. */
+function useSame<T>(value: T): T {
+  const [kept, setKept] = useState(value);
+  if (kept !== value && !isEqual(kept, value)) setKept(value);
+  return isEqual(kept, value) ? kept : value;
 }
 
 /** Lays the pieces of every cloth of the open ticket in a worker. */

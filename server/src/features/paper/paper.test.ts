@@ -1,4 +1,5 @@
 import { newTicket } from '@zt/core';
+import { appliqued } from '@zt/core/testing/appliqued';
 import { designed } from '@zt/core/testing/designed';
 import { named, plainSetting } from '@zt/core/testing/named';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
@@ -41,6 +42,18 @@ describe('paper', () => {
     const id = await kept(named(exampleA(), ['Alma', 'Bo', 'Maximiliane'], { setting }));
     expect((await pdfOf(`/api/paper/${id}/template.pdf`)).getPageCount()).toBe(3);
     expect((await shop.raw(`/api/paper/${id}/preview.png?what=template&paper=a4`)).status).toBe(200);
+  });
+
+  it('prints patterns of the cloth that is laid on, and says so where there is none', async () => {
+    const id = await kept({
+      ...exampleA(),
+      id: 'ticket-of-cloth',
+      design: { ...exampleA().design, parts: [appliqued({ way: 'turned' })] },
+    });
+    expect((await pdfOf(`/api/paper/${id}/pattern.pdf`)).getPageCount()).toBe(1);
+    expect((await shop.raw(`/api/paper/${id}/preview.png?what=pattern&paper=a4`)).status).toBe(200);
+    const none = await shop.get(`/api/paper/${await kept()}/pattern.pdf`);
+    expect([none.status, (await none.json()).code]).toEqual([400, 'no-cloth']);
   });
 
   it('tiles what is larger than the paper', async () => {

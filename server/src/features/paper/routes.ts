@@ -1,5 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { heightOf, IdSchema, widthOf } from '@zt/core';
+import { cutAskedOf } from '@zt/core/uses/cutFile/cutAsked';
 import {
   CARD_PAPER_IDS,
   CARDS,
@@ -112,10 +113,9 @@ function drawn(paper: Paper): PaperDrawing {
 const drawingOf = (name: PaperName, printed: Printed): PaperDrawing => drawn(PAPER[name](printed));
 
 /** The patterns of the cloth that is laid on. */
-async function patternsOf({ plan, rules }: Printed): Promise<Titled[]> {
-  const { facts } = plan.design;
-  const times = plan.stitch?.stitchings ?? 1;
-  const patterns = facts ? patternDrawings({ facts, times, rules }, await clipperHere()) : [];
+async function patternsOf({ ticket, plan, rules }: Printed): Promise<Titled[]> {
+  const asked = cutAskedOf(ticket, plan, rules);
+  const patterns = asked ? patternDrawings(asked, await clipperHere()) : [];
   if (patterns.length === 0)
     throw new ApiError(400, 'no-cloth', 'No shape of this design is of cloth: there is nothing to cut.');
   return patterns;

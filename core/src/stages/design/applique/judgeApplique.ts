@@ -2,6 +2,7 @@ import { mm, phrase } from '../../../base/units/phrase';
 import { type Finding, finding } from '../../../model/finding';
 import type { DesignInput } from '../../../model/ticket/design';
 import type { Part } from '../../../model/ticket/part';
+import { partsOnTable } from '../names/onTable';
 import { withPart } from '../parts/acts';
 import { nameOfPart } from '../parts/drawnPart';
 import { appliqueAt } from './appliqued';
@@ -79,7 +80,7 @@ function hiddenLetters(part: Part, scale: number, { parts }: DesignInput): Findi
 
 /** What of a design's cloth is not there any more, or would not be seen. */
 export const judgeApplique = (input: DesignInput): Finding[] =>
-  input.parts.flatMap((part) => [
+  partsOnTable(input).flatMap((part) => [
     ...goneFindings(part, input),
     ...hiddenLetters(part, input.scalePercent / 100, input),
   ]);
