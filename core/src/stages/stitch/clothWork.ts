@@ -32,7 +32,7 @@ function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
 /** What is done with the cloth once a stop of its appliqué is stitched; null where hands do nothing. */
 export function clothWork(applique: PlannedStop['applique'], rules: HouseRules): ClothWork | null {
   if (!applique) return null;
-  const { step, of } = applique;
+  const { step, of, shapes } = applique;
   const name = of.cloth.name.trim() || 'cloth';
   const minutesOf = (number: HouseNumber): number => numberFor(rules, number) / 60;
   if (step === 'placement')
@@ -46,7 +46,7 @@ export function clothWork(applique: PlannedStop['applique'], rules: HouseRules):
   if (step !== 'tackDown' || of.way !== 'trimmed') return null;
   return {
     id: 'trim',
-    minutes: minutesOf(STITCH_NUMBERS.trimCloth),
+    minutes: minutesOf(STITCH_NUMBERS.trimCloth) * shapes,
     what: phrase`trim the ${name} close to its tack-down`,
     how: phrase`Between ${mm(1)} and ${mm(2)} outside the line; small curved scissors, the cloth lifted, nothing beneath caught.`,
     caution: SNIPS,

@@ -27,12 +27,14 @@ const APPLIQUE_CUTS: Record<AppliqueWay, string> = {
 };
 
 /** The cloth of an appliqué: the web first, where it has one, then every piece. */
-export function clothCutSteps({ design, stitch }: Plan): Step[] {
+export function clothCutSteps({ design, place, piece }: Plan): Step[] {
   const cloths = design.facts?.cloths ?? [];
+  // Of an order of names the deck is that of the one on the table.
+  const times = (place?.copies.length || 1) * (design.allNames === null ? piece.pieces : 1);
   const kinds = [...new Set(cloths.map(({ applique }) => applique))];
   return kinds.flatMap((applique, i) => {
     const { cloth, way } = applique;
-    const pieces = cloths.filter((one) => one.applique === applique).length * (stitch?.stitchings ?? 1);
+    const pieces = cloths.filter((one) => one.applique === applique).length * times;
     const name = cloth.name.trim() || 'cloth';
     const cut = stepOf(
       'cut',

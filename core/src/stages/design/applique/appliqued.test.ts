@@ -1,7 +1,7 @@
 import type { Clipper } from '../../../base/geometry/clip';
 import { say } from '../../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
-import type { Applique } from '../../../model/ticket/applique';
+import { type Applique, USUAL_APPLIQUE } from '../../../model/ticket/applique';
 import { DesignInputSchema, EMPTY_DESIGN } from '../../../model/ticket/design';
 import type { Part } from '../../../model/ticket/part';
 import { appliqued, SQUARES } from '../../../testing/appliqued';
@@ -80,6 +80,12 @@ it('two cloths in one thread are laid in one go where neither lies on the other'
   const other = { ...appliqued(), id: 'part-of-others', at: { x: 0, y: 60 } };
   const apart = stopsOf(appliqued(), other).map(({ name }) => name);
   expect(apart.filter((name) => name.includes('placement'))).toHaveLength(1);
+  const laid = stopsOf(appliqued(), other).find(({ name }) => name.includes('tack-down'));
+  expect(laid?.applique?.shapes).toBe(4);
+  const cloth = { ...USUAL_APPLIQUE.cloth, name: 'gingham' };
+  const another = { ...other, appliques: appliqued({ cloth }).appliques };
+  const two = stopsOf(appliqued(), another).map(({ name }) => name);
+  expect(two.filter((name) => name.includes('placement'))).toHaveLength(2);
   const onIt = { ...other, at: { x: 10, y: 10 } };
   const steps = stopsOf(appliqued(), onIt).map(({ of }) =>
     of.map(({ part, step }) => `${part} ${step}`).join(),

@@ -40,6 +40,10 @@ export const withSteps = (part: Pick<Part, 'appliques'>, paths: Artwork['paths']
       : [{ ...path, step: null, applique: null }];
   });
 
+/** How many shapes of a part are of a cloth. */
+export const shapesOfCloth = (part: Part, applique: Applique): number =>
+  (part.artwork?.paths ?? []).filter((path, i) => appliqueAt(part, path, i) === applique).length;
+
 const EDGE_NAMES: Record<AppliqueEdge, string> = { satin: 'satin edge', blanket: 'blanket edge' };
 
 /** What a stop of an appliqué is called. */

@@ -48,7 +48,7 @@ function hiddenLetters(part: Part, scale: number, { parts }: DesignInput): Findi
   const thinnest = Math.min(...letters.map(({ strokeMm }) => (strokeMm * part.scalePercent) / 100)) * scale;
   const edgeMm = applique.edgeMm * scale;
   if (thinnest - edgeMm >= SEEN_MM) return [];
-  const narrower = Math.floor((thinnest / scale - SEEN_MM) * 2) / 2;
+  const narrower = Math.floor(((thinnest - SEEN_MM) / scale) * 2) / 2;
   const fits = narrower >= 1.5;
   return [
     finding(

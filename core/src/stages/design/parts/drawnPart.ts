@@ -10,6 +10,7 @@ import {
   type DrawnShape,
   nameOfStep,
   plainShare,
+  shapesOfCloth,
   stepsOf,
   stitchesOfStep,
   withSteps,
@@ -22,8 +23,14 @@ export interface PlannedStop {
   hex: string;
   name: string;
   stitches: number;
-  /** The step and the cloth of an appliqué that is stitched in it; null for thread alone. */
-  applique: { step: AppliqueStep; of: Applique } | null;
+  /** The step and the cloth of an appliqué that is stitched in it, and how many shapes; null for thread alone. */
+  applique: StopOfApplique | null;
+}
+
+export interface StopOfApplique {
+  step: AppliqueStep;
+  of: Applique;
+  shapes: number;
 }
 
 /** A stop of a part, in the order that the part is stitched in. */
@@ -96,7 +103,7 @@ function plannedStops(part: Part, stitches: number): StopOfPart[] {
             hex,
             name: `${name}, ${nameOfStep(step, applique)}`,
             stitches: stitchesOfStep(part, applique, step),
-            applique: { step, of: applique },
+            applique: { step, of: applique, shapes: shapesOfCloth(part, applique) },
           }))
         : []),
     ];

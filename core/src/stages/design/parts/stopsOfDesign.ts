@@ -169,8 +169,14 @@ export function swappedIn(blocks: readonly Block[], order: readonly number[]): S
   );
 }
 
-/** What is stitched in one go: one thread, and of appliqués the same step, after which the machine stands still. */
-const goOf = (block: Block): string => `${block.hex} ${block.step ?? ''}`;
+/**
+ * What is stitched in one go: one thread, and of appliqués the same step of the same cloth, after which the machine stands
+ * still for the same work.
+ */
+const goOf = ({ hex, step, applique }: Block): string =>
+  [hex, step ?? '', applique ? `${applique.of.way} ${applique.of.edge} ${applique.of.cloth.name}` : ''].join(
+    ' ',
+  );
 
 /** Neighbours of one thread, of different parts, are one stop. */
 function joinedStops(blocks: readonly Block[]): DesignStop[] {
@@ -181,6 +187,8 @@ function joinedStops(blocks: readonly Block[]): DesignStop[] {
     const last = before && goOf(before) === goOf(block) ? stops[stops.length - 1] : undefined;
     if (last) {
       last.stitches += stitches;
+      if (last.applique && applique)
+        last.applique = { ...last.applique, shapes: last.applique.shapes + applique.shapes };
       last.of.push({ part, stop, step });
     } else stops.push({ hex, name, stitches, applique, of: [{ part, stop, step }] });
     before = block;
