@@ -256,6 +256,9 @@ describe('the interface’s own description', () => {
       [
         '/api/backups',
         '/api/backups/{name}/restore',
+        '/api/cutter',
+        '/api/cutter/press',
+        '/api/cutter/{run}',
         '/api/devices',
         '/api/devices/code',
         '/api/devices/me',
@@ -271,6 +274,7 @@ describe('the interface’s own description', () => {
         '/api/logbook/{id}',
         '/api/paper/{id}/card.pdf',
         '/api/paper/{id}/label.pdf',
+        '/api/paper/{id}/pattern.pdf',
         '/api/paper/{id}/preview.png',
         '/api/paper/{id}/ruler.pdf',
         '/api/paper/{id}/sheet.png',

@@ -6,7 +6,7 @@ import { clipperHere } from '../compiled';
 
 /** So long the computer stitches before it looks after others, ms, and so long at most in all. */
 const TURN_MS = 25;
-const LIMIT_MS = 20_000;
+const LIMIT_MS = 4000;
 
 const turnOfOthers = (): Promise<void> => new Promise((next) => setImmediate(next));
 

@@ -55,15 +55,17 @@ export function practiceRoutes({ store }: Context) {
     .openapi(load, async (c) => {
       const asked = c.req.valid('json');
       const { ticket, plan, ...shop } = await planKept(store.db, asked);
-      const stitches = await stitchesOf(ticket, plan, shop.rules);
-      const job = practiceJob(ticket, plan, shop, { lie: asked.lie, stitches });
-      if (!job)
+      const { lie } = asked;
+      const bare = practiceJob(ticket, plan, shop, { lie });
+      if (!bare)
         throw new ApiError(
           400,
           'not-planned',
           'The plan has no hoop and machine yet: nothing to practise on.',
         );
-      return c.json(beds.lay(job), 200);
+      const stitches = await stitchesOf(ticket, plan, shop.rules);
+      const job = stitches && practiceJob(ticket, plan, shop, { lie, stitches });
+      return c.json(beds.lay(job ?? bare), 200);
     })
     .openapi(read, (c) => {
       const laid = beds.laid(c.req.valid('param').run);
