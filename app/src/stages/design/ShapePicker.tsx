@@ -28,7 +28,8 @@ export function ShapePicker({ part, applique, onShape }: PickerProps) {
   const shapes = useMemo(
     () =>
       shapesOf(part, stop).map((shape) => {
-        const d = part.artwork?.paths[shape]?.d ?? '';
+        const path = part.artwork?.paths[shape];
+        const d = path?.whole ?? path?.d ?? '';
         return { shape, d, box: boxOf(ringsOfPath(d).flat()) };
       }),
     [part, stop],

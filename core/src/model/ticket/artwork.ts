@@ -2,7 +2,14 @@ import { z } from 'zod';
 import { pointWithin } from '../../base/geometry/schema';
 import { lengthMm } from '../../base/units/schema';
 import { DrawingIdSchema } from '../drawing';
-import { ARTWORK_BOUNDS, LEAST_STROKE_MM, MOST_DESIGN_MM, MOST_LETTERS, MOST_STITCHES } from './designBounds';
+import {
+  ARTWORK_BOUNDS,
+  LEAST_STROKE_MM,
+  lettersOfPaths,
+  MOST_DESIGN_MM,
+  MOST_LETTERS,
+  MOST_STITCHES,
+} from './designBounds';
 import { HexSchema } from './piece';
 
 /** A place on a design, mm. */
@@ -24,6 +31,12 @@ export const ArtworkPathSchema = z.object({
     .max(ARTWORK_BOUNDS.stops - 1),
   /** Line width in mm; null for a filled shape. */
   strokeMm: lengthMm(LEAST_STROKE_MM, MOST_DESIGN_MM).nullable(),
+  /** Where something drawn later hides some of it: all of it, as it would be cut from cloth. */
+  whole: z
+    .string()
+    .max(ARTWORK_BOUNDS.letters)
+    .refine(onTheDesign, `A hidden point lies over ${MOST_DESIGN_MM} mm from the centre.`)
+    .optional(),
 });
 
 /** A letter as it was set: what is judged of it, mm at the size it was set in. */
@@ -59,7 +72,7 @@ export const ArtworkSchema = z.object({
     .array(ArtworkPathSchema)
     .max(ARTWORK_BOUNDS.paths)
     .refine(
-      (paths) => paths.reduce((sum, { d }) => sum + d.length, 0) <= ARTWORK_BOUNDS.letters,
+      (paths) => lettersOfPaths(paths) <= ARTWORK_BOUNDS.letters,
       `The shapes take over ${ARTWORK_BOUNDS.letters} letters.`,
     ),
   hull: z.array(designPoint).max(ARTWORK_BOUNDS.hull),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { APPLIQUE_STEPS } from './applique';
-import { ARTWORK_BOUNDS, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
+import { ARTWORK_BOUNDS, lettersOfPaths, MOST_DESIGN_NAME, MOST_PARTS, MOST_STOPS } from './designBounds';
 import { MadeSchema, StitchingSchema, USUAL_STITCHING } from './made';
 import { NameSetsSchema, NamesSchema } from './names';
 import { EMPTY_PART, PartSchema } from './part';
@@ -36,10 +36,8 @@ export const DesignInputSchema = z.object({
     )
     .refine(
       (parts) =>
-        parts.reduce(
-          (sum, { artwork }) => sum + (artwork?.paths.reduce((n, { d }) => n + d.length, 0) ?? 0),
-          0,
-        ) <= ARTWORK_BOUNDS.letters,
+        parts.reduce((sum, { artwork }) => sum + (artwork ? lettersOfPaths(artwork.paths) : 0), 0) <=
+        ARTWORK_BOUNDS.letters,
       `The shapes of its parts take over ${ARTWORK_BOUNDS.letters} letters.`,
     ),
   /** The order of stitching that a person holds to; null for the one of fewest thread changes. */

@@ -23,6 +23,10 @@ export const ARTWORK_BOUNDS = {
   cover: 1000,
 } as const;
 
+/** How many letters the path data of some shapes take, what of them is hidden too. */
+export const lettersOfPaths = (paths: readonly { d: string; whole?: string | undefined }[]): number =>
+  paths.reduce((sum, { d, whole }) => sum + d.length + (whole?.length ?? 0), 0);
+
 /** The most parts of a design, and the most colour stops of all of them. */
 export const MOST_PARTS = 60;
 export const MOST_STOPS = 240;

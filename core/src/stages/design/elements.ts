@@ -2,7 +2,7 @@ import { boxOf, centreOf } from '../../base/geometry/box';
 import { add, type Point, subtract } from '../../base/geometry/point';
 import { clearanceBetween, hullOf, type Polygon } from '../../base/geometry/polygon';
 import type { Artwork } from '../../model/ticket/artwork';
-import { mappedPath, pointsOfPath } from './pathData';
+import { mappedShape, pointsOfPath } from './pathData';
 import { withWordsWhole } from './words';
 
 /** A part of a drawing that stands by itself: a word, a leaf, a paw. mm about the design's centre at 100 %. */
@@ -76,7 +76,7 @@ export function arranged(artwork: Artwork, moves: readonly Point[]): Artwork {
     ...artwork,
     paths: artwork.paths.map((path, i) => {
       const by = moveOf.get(i);
-      return by ? { ...path, d: mappedPath(path.d, (p) => add(p, by)) } : path;
+      return by ? mappedShape(path, (p) => add(p, by)) : path;
     }),
     hull: hullOf(elements.flatMap(({ hull }, i) => hull.map((p) => add(p, moves[i] ?? p)))),
   };

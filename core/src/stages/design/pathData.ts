@@ -17,3 +17,13 @@ export const mappedPath = (d: string, map: (p: Point) => Point): string =>
     const to = map({ x: Number(x), y: Number(y) });
     return `${hundredth(to.x)} ${hundredth(to.y)}`;
   });
+
+/** A shape with every point of it mapped, what of it is hidden too. */
+export const mappedShape = <T extends { d: string; whole?: string | undefined }>(
+  shape: T,
+  map: (p: Point) => Point,
+): T => ({
+  ...shape,
+  d: mappedPath(shape.d, map),
+  ...(shape.whole === undefined ? {} : { whole: mappedPath(shape.whole, map) }),
+});

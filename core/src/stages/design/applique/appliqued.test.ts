@@ -1,18 +1,22 @@
+import { boxOf } from '../../../base/geometry/box';
 import type { Clipper } from '../../../base/geometry/clip';
 import { say } from '../../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
 import { type Applique, USUAL_APPLIQUE } from '../../../model/ticket/applique';
 import { DesignInputSchema, EMPTY_DESIGN } from '../../../model/ticket/design';
-import type { Part } from '../../../model/ticket/part';
+import { EMPTY_PART, type Part } from '../../../model/ticket/part';
 import { appliqued, SQUARES } from '../../../testing/appliqued';
 import { toolsInNode } from '../../../testing/toolsInNode';
 import { fabricOf } from '../../piece/planPiece';
 import { drawnPart } from '../parts/drawnPart';
 import { blocksOf, stopsOfDesign } from '../parts/stopsOfDesign';
+import { ringsOfPath } from '../pathData';
 import { planDesign } from '../planDesign';
 import { answerStitches, type StitchAnswer } from '../stitches/answer';
 import { stitchesAsked } from '../stitches/asked';
 import { kindOf } from '../stitches/stitches';
+import { stitchFigures } from '../stitchFigures';
+import { readSvg } from '../svg/readSvg';
 import { plainShare } from './appliqued';
 
 let clip: Clipper;
@@ -179,6 +183,48 @@ describe('its stitches', () => {
     expect(answer.stitches.x.length).toBeGreaterThan(50);
     expect(answer.stitches.x.every(Number.isFinite)).toBe(true);
   });
+});
+
+it('of a drawing the cloth is whole where something is drawn on it: neither hole nor notch is cut for that', async () => {
+  const text = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="60mm" viewBox="0 0 60 60">
+    <rect x="10" y="10" width="40" height="40" fill="#A93F36"/><circle cx="30" cy="30" r="8" fill="#1F3A5F"/>
+    <circle cx="50" cy="30" r="6" fill="#E9B93A"/></svg>`;
+  const read = readSvg(text, 'sun.svg', {
+    figures: stitchFigures(DEFAULT_HOUSE_RULES),
+    tools: await toolsInNode(),
+    cloth: '#ffffff',
+    widthMm: null,
+  });
+  if (!read.ok) throw new Error('not read');
+  const { widthMm, heightMm, stitches, colours, artwork } = read;
+  expect(artwork.paths.map(({ whole }) => whole !== undefined)).toEqual([true, false, false]);
+  const plain: Part = { ...EMPTY_PART, id: 'part-of-sun', widthMm, heightMm, stitches, colours, artwork };
+  const part: Part = {
+    ...plain,
+    appliques: [{ ...USUAL_APPLIQUE, stop: 0 }],
+    turnDeg: 90,
+    scalePercent: 150,
+  };
+  const { facts } = planDesign(designOf(part), DEFAULT_HOUSE_RULES, FABRIC);
+  const [cloth] = facts?.cloths ?? [];
+  const rings = ringsOfPath(cloth?.d ?? '');
+  expect(rings).toHaveLength(1);
+  const box = boxOf(rings.flat());
+  // A whole square of 40 mm, half as large again.
+  expect([box.right - box.left, box.bottom - box.top]).toEqual([
+    expect.closeTo(60, 1),
+    expect.closeTo(60, 1),
+  ]);
+  expect(rings[0]).toHaveLength(4);
+  expect(facts?.stops.map(({ name }) => name.replace(/.*, /, ''))).toEqual([
+    'placement line',
+    'tack-down',
+    'satin edge',
+    expect.anything(),
+    expect.anything(),
+  ]);
+  // Of thread it is as it is seen: what lies on it is cut out.
+  expect(ringsOfPath(plain.artwork?.paths[0]?.d ?? '').length).toBeGreaterThan(1);
 });
 
 it('a part keeps what is said of its cloth through its schema; old parts have none', () => {

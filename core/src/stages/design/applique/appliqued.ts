@@ -31,12 +31,15 @@ export const appliqueAt = (
 ): Applique | null =>
   appliques.find((one) => one.stop === stop && (one.shapes?.includes(at) ?? true)) ?? null;
 
+/** The outline of a cloth: all of it, whatever lies on it. */
+const outlineOf = ({ d, whole }: ArtworkPath): string => whole ?? d;
+
 /** Shapes with what is stitched of them: those of cloth once for each of its stops. */
 export const withSteps = (part: Pick<Part, 'appliques'>, paths: Artwork['paths']): DrawnShape[] =>
   paths.flatMap((path, i): DrawnShape[] => {
     const applique = appliqueAt(part, path, i);
     return applique
-      ? stepsOf(applique).map((step) => ({ ...path, step, applique }))
+      ? stepsOf(applique).map((step) => ({ ...path, d: outlineOf(path), step, applique }))
       : [{ ...path, step: null, applique: null }];
   });
 
@@ -53,8 +56,8 @@ export const nameOfStep = (step: AppliqueStep, { edge }: Applique): string =>
 /** Stitches to a mm of outline, before they are made: a run, two penetrations of satin to a pitch, a prong and its way. */
 const TO_A_MM = { run: 1 / 2.5, satin: 2 / 0.4, blanket: 1 } as const;
 
-const aroundMm = ({ d }: ArtworkPath): number =>
-  ringsOfPath(d).reduce(
+const aroundMm = (path: ArtworkPath): number =>
+  ringsOfPath(outlineOf(path)).reduce(
     (sum, ring) => sum + ring.reduce((long, p, i) => long + distance(ring[i - 1] ?? ring.at(-1) ?? p, p), 0),
     0,
   );

@@ -16,7 +16,7 @@ import {
   withSteps,
 } from '../applique/appliqued';
 import { arranged, elementsOf } from '../elements';
-import { mappedPath } from '../pathData';
+import { mappedShape } from '../pathData';
 import { inDesign, isAsItCame, wayInDesign } from './pose';
 
 export interface PlannedStop {
@@ -114,10 +114,9 @@ function plannedStops(part: Part, stitches: number): StopOfPart[] {
 function pathsOf(part: Part, artwork: Artwork): Artwork['paths'] {
   if (isAsItCame(part)) return artwork.paths;
   const scale = part.scalePercent / 100;
-  return artwork.paths.map(({ d, stop, strokeMm }) => ({
-    d: mappedPath(d, (p) => inDesign(part, p)),
-    stop,
-    strokeMm: strokeMm === null ? null : strokeMm * scale,
+  return artwork.paths.map((path) => ({
+    ...mappedShape(path, (p) => inDesign(part, p)),
+    strokeMm: path.strokeMm === null ? null : path.strokeMm * scale,
   }));
 }
 
@@ -126,10 +125,9 @@ function resizedArtwork(artwork: Artwork, by: number): Artwork {
   const resize = ({ x, y }: Point): Point => ({ x: x * by, y: y * by });
   return {
     ...artwork,
-    paths: artwork.paths.map(({ d, stop, strokeMm }) => ({
-      d: mappedPath(d, resize),
-      stop,
-      strokeMm: strokeMm === null ? null : strokeMm * by,
+    paths: artwork.paths.map((path) => ({
+      ...mappedShape(path, resize),
+      strokeMm: path.strokeMm === null ? null : path.strokeMm * by,
     })),
     hull: artwork.hull.map(resize),
     fileCentre: resize(artwork.fileCentre),

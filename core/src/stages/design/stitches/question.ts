@@ -92,7 +92,9 @@ const hashes = new WeakMap<Artwork['paths'], string>();
 function pathsHash(paths: Artwork['paths']): string {
   const known = hashes.get(paths);
   if (known !== undefined) return known;
-  const hash = hashOf(paths.map(({ d, stop, strokeMm }) => `${stop} ${strokeMm ?? ''} ${d}`).join('\n'));
+  const hash = hashOf(
+    paths.map(({ d, stop, strokeMm, whole }) => `${stop} ${strokeMm ?? ''} ${d} ${whole ?? ''}`).join('\n'),
+  );
   hashes.set(paths, hash);
   return hash;
 }

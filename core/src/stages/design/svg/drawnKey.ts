@@ -1,6 +1,9 @@
 import type { DrawingId } from '../../../model/drawing';
 import { STITCHED, type StitchFigures } from '../stitchFigures';
 
+/** Counts up where the same drawing comes to other shapes: what was read before is read again. */
+const READ = 2;
+
 /** What a drawing was read for: its size, the shop's figures, the cloth that shows through. */
 export interface ReadFor {
   drawing: DrawingId;
@@ -14,6 +17,7 @@ export function drawnKey({ drawing, widthMm, figures, cloth }: ReadFor): string 
   const { fillRowMm, fillStitchMm, underlay, satinPitchMm, satinMostMm, satinLeastMm, runStitchMm } = figures;
   return JSON.stringify([
     STITCHED,
+    READ,
     drawing,
     Math.round(widthMm * 100) / 100,
     cloth.toUpperCase(),

@@ -7,7 +7,7 @@ import { type Point, subtract } from '../../../base/geometry/point';
 import { hullOf } from '../../../base/geometry/polygon';
 import { drawingIdOf } from '../../../model/drawingId';
 import type { Artwork, ColourStop } from '../../../model/ticket/artwork';
-import { ARTWORK_BOUNDS, MOST_DESIGN_MM } from '../../../model/ticket/designBounds';
+import { ARTWORK_BOUNDS, lettersOfPaths, MOST_DESIGN_MM } from '../../../model/ticket/designBounds';
 import { colourOrder, runsOf } from '../order/colourOrder';
 import { countStitches, tooManyStitches } from '../stitches/countStitches';
 import type { StitchFigures } from '../stitchFigures';
@@ -49,8 +49,13 @@ export interface ReadSetting {
   widthMm: number | null;
 }
 
+/** Of so much or less nobody says that it is hidden, mm². */
+const HIDDEN_MM2 = 0.05;
+
 interface Stitched {
   rings: readonly Ring[];
+  /** All of it, where something drawn later hides some of it; null where nothing does. */
+  whole: readonly Ring[] | null;
   hex: string;
   /** The parts that it lies on, by their place in the drawing. */
   on: readonly number[];
@@ -92,7 +97,14 @@ function stitchedOf(
   if (!seen) remarks.add('So many shapes lie on each other that what is hidden was left in.');
   const ground = plainPaint(cloth) ?? WHITE;
   const all = seen ?? shapes.map((shape, i) => ({ ...shape, seen: shape.region, on: i > 0 ? [i - 1] : [] }));
-  return all.map(({ seen: rings, paint, on }): Stitched => ({ rings, hex: seenOn(paint, ground), on }));
+  return all.map(
+    ({ seen: rings, region, paint, on }): Stitched => ({
+      rings,
+      whole: areaOf(region) - areaOf(rings) > HIDDEN_MM2 ? region : null,
+      hex: seenOn(paint, ground),
+      on,
+    }),
+  );
 }
 
 /** The parts in the order of fewest thread changes; none comes before one it lies on. What is gained is said. */
@@ -190,12 +202,11 @@ function joinedPaths(paths: Artwork['paths']): Artwork['paths'] {
   const joined = new Map<number, Artwork['paths'][number]>();
   for (const path of paths) {
     const before = joined.get(path.stop);
-    joined.set(path.stop, before ? { ...before, d: before.d + path.d } : path);
+    joined.set(path.stop, before ? { d: before.d + path.d, stop: path.stop, strokeMm: null } : path);
   }
   return [...joined.values()];
 }
 
-const letters = (paths: Artwork['paths']): number => paths.reduce((sum, { d }) => sum + d.length, 0);
 /** Coarser and coarser: a drawing of very many points is thinned until a ticket holds it. */
 const THINNINGS_UM = [FINE_UM, 150, 400];
 
@@ -206,12 +217,15 @@ function pathsOf(
   centre: Point,
 ): Artwork['paths'] | null {
   for (const thinUm of THINNINGS_UM) {
-    const paths = parts.map(({ rings }, i) => ({
-      d: rings.map((ring) => ringData(ring, centre, thinUm)).join(''),
-      stop: stopOf[i] ?? 0,
-      strokeMm: null,
-    }));
-    if (letters(paths) > ARTWORK_BOUNDS.letters) continue;
+    const data = (rings: readonly Ring[]): string =>
+      rings.map((ring) => ringData(ring, centre, thinUm)).join('');
+    const seen = parts.map(({ rings }, i) => ({ d: data(rings), stop: stopOf[i] ?? 0, strokeMm: null }));
+    if (lettersOfPaths(seen) > ARTWORK_BOUNDS.letters) continue;
+    const wholes = seen.map((path, i) => {
+      const { whole } = parts[i] ?? {};
+      return whole ? { ...path, whole: data(whole) } : path;
+    });
+    const paths = lettersOfPaths(wholes) > ARTWORK_BOUNDS.letters ? seen : wholes;
     const held = paths.length > ARTWORK_BOUNDS.paths ? joinedPaths(paths) : paths;
     return held.length > ARTWORK_BOUNDS.paths ? null : held;
   }
