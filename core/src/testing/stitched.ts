@@ -16,6 +16,7 @@ export const USUAL_STITCHING: HowToStitch = {
   satinLeastMm: 1,
   runStitchMm: 2.5,
   pullMm: 0.15,
+  edgeRuns: true,
   angleDeg: null,
   way: null,
 };

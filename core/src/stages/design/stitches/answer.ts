@@ -71,7 +71,9 @@ function elementsOf(question: StitchQuestion, clip: Clipper): Element[] {
   );
   return shapes.map(({ stop, angleDeg, way, applique }, i) => {
     const { region = [], line } = held[i] ?? {};
-    const own = { ...how, angleDeg, way: applique ? 'satin' : way } as const;
+    const own = applique
+      ? ({ ...how, angleDeg, edgeRuns: false, way: 'satin' } as const)
+      : { ...how, angleDeg, way };
     return line ? { region, line, stop, how: own } : { region: seen[i] ?? region, stop, how: own };
   });
 }

@@ -13,6 +13,7 @@ export type Stopped = readonly { region: Region; stop: number }[];
 export const plainly = (figures: StitchFigures): HowToStitch => ({
   ...figures,
   pullMm: 0,
+  edgeRuns: true,
   angleDeg: null,
   way: null,
 });

@@ -6,6 +6,8 @@ export interface HowToStitch extends StitchFigures {
   pullMm: number;
   /** Rows of a fill run at this angle, clockwise from the x axis; null along the longest way of each. */
   angleDeg: number | null;
+  /** Whether wide columns have runs along both edges beneath; the edge of a cloth lies on its tack-down instead. */
+  edgeRuns: boolean;
   /** How everything is stitched, whatever its width; null as its width says. */
   way: 'run' | 'satin' | 'fill' | null;
 }

@@ -80,6 +80,7 @@ function howOf({ stitching, fabric, rules }: Asked): StitchQuestion['how'] {
     satinPitchMm: (figures.satinPitchMm * fillRowMm) / figures.fillRowMm,
     underlay: stitching.underlay ? figures.underlay : 0,
     pullMm: pullOf(fabric, rules),
+    edgeRuns: true,
   };
 }
 

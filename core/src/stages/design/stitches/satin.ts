@@ -148,7 +148,7 @@ export function stitchSatin(writer: StitchWriter, columns: Columns, how: HowToSt
     const own = ordered(rungs[strand] ?? [], from);
     if (way === 'back') zigzag(writer, own, how);
     else {
-      edges(writer, own, how);
+      if (how.edgeRuns) edges(writer, own, how);
       stitchAlong(writer, middleOf(columns, rungs, { strand, from }), {
         stitchMm: how.runStitchMm,
         kind: 'underlay',
