@@ -1,6 +1,8 @@
 import { createCanvas } from '@napi-rs/canvas';
+import type { APIRequestContext } from '@playwright/test';
 import type { Shelf } from '@zt/core';
 import type { PieceKindId } from '@zt/core/model/pieceKindIds';
+import type { StabilizerId } from '@zt/core/model/ticket/layers';
 import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { oneDesign } from '@zt/core/testing/designed';
 import { measuredTicket } from '@zt/core/testing/samples';
@@ -51,17 +53,21 @@ test('switching “always two” says at once which tickets change, and the rule
   await ticket.saved();
 });
 
+/** Offcuts that other tests left are put away. */
+async function putOffcutsAway(request: APIRequestContext, stabilizer: StabilizerId): Promise<void> {
+  const { materials } = (await (await request.get('/api/shelf')).json()) as Shelf;
+  const put = materials
+    .filter(({ type }) => type === stabilizer)
+    .map((roll) => ({ noun: 'materials', item: { ...roll, loose: [] } }));
+  await request.post('/api/shelf', { data: { put } });
+}
+
 test('a missing stabilizer has its substitute with what it costs in risk, and stands on the shopping list', async ({
   page,
   request,
 }) => {
   const ticket = onTicket(page);
-  // Offcuts that other tests left are put away first.
-  const { materials } = (await (await request.get('/api/shelf')).json()) as Shelf;
-  const put = materials
-    .filter(({ type }) => type === 'cut-away')
-    .map((roll) => ({ noun: 'materials', item: { ...roll, loose: [] } }));
-  await request.post('/api/shelf', { data: { put } });
+  await putOffcutsAway(request, 'cut-away');
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^Cut-away, medium, 75 g\/m²: / }).click();
   await ticket.fill('metres left', '0');
@@ -352,8 +358,10 @@ test('an offcut on the shelf serves before the roll', async ({ page }) => {
 
 test('what a logged piece took is off the shelf, its offcut is in the drawer, and taking it back undoes both', async ({
   page,
+  request,
 }) => {
   const ticket = onTicket(page);
+  await putOffcutsAway(request, 'tear-away-light-fusible');
   const roll = page.getByRole('button', { name: /^Tear-away, light, fusible: / });
   await page.goto('/shelf');
   await page.getByRole('radio', { name: 'millimetres' }).click();

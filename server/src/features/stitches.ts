@@ -1,14 +1,30 @@
-import type { HouseRules, Plan, Ticket } from '@zt/core';
-import { answerStitches } from '@zt/core/stages/design/stitches/answer';
+import { boxOf, type HouseRules, heightOf, type Plan, type Ticket, widthOf } from '@zt/core';
+import { ringsOfPath } from '@zt/core/stages/design/pathData';
+import { stitchesAlone } from '@zt/core/stages/design/stitches/answer';
 import { stitchesAsked } from '@zt/core/stages/design/stitches/asked';
+import type { StitchQuestion } from '@zt/core/stages/design/stitches/question';
 import type { Stitches } from '@zt/core/stages/design/stitches/stitches';
 import { clipperHere } from '../compiled';
 
 /** So long the computer stitches before it looks after others, ms, and so long at most in all. */
 const TURN_MS = 25;
-const LIMIT_MS = 4000;
+const LIMIT_MS = 1500;
+/** More is more than one hooping of anything: nobody practises it stitch by stitch. */
+const MOST_STITCHES = 150_000;
+const MOST_MM2 = 160_000;
 
 const turnOfOthers = (): Promise<void> => new Promise((next) => setImmediate(next));
+
+/** Whether a design is stitched in one hooping, as far as is said of it. */
+const isOneHooping = ({ design, hoop }: Plan): boolean =>
+  (design.facts?.stitches ?? 0) <= MOST_STITCHES && (hoop?.laid?.split?.split.parts.length ?? 1) < 2;
+
+/** Whether its shapes, whatever is said of them, are small enough to be stitched while somebody waits. */
+function isSmall({ shapes }: StitchQuestion): boolean {
+  const box = boxOf(shapes.flatMap(({ d }) => ringsOfPath(d)).flat());
+  const widest = Math.max(0, ...shapes.map(({ strokeMm }) => strokeMm ?? 0));
+  return (widthOf(box) + widest) * (heightOf(box) + widest) <= MOST_MM2;
+}
 
 /**
  * The stitches of a ticket's design; null for sizes off a machine, and where they take longer than anybody waits. Others
@@ -16,17 +32,17 @@ const turnOfOthers = (): Promise<void> => new Promise((next) => setImmediate(nex
  */
 export async function stitchesOf(
   { design }: Ticket,
-  { piece }: Plan,
+  plan: Plan,
   rules: HouseRules,
 ): Promise<Stitches | null> {
-  const question = stitchesAsked(design, { fabric: piece.fabric, rules });
-  if (!question) return null;
-  const work = answerStitches(question, await clipperHere());
+  const question = isOneHooping(plan) ? stitchesAsked(design, { fabric: plan.piece.fabric, rules }) : null;
+  if (!question || !isSmall(question)) return null;
+  const work = stitchesAlone(question, await clipperHere());
   const begun = performance.now();
   let turn = begun;
   for (;;) {
     const { value, done } = work.next();
-    if (done) return value.stitches;
+    if (done) return value;
     const now = performance.now();
     if (now - begun > LIMIT_MS) return null;
     if (now - turn < TURN_MS) continue;

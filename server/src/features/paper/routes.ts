@@ -112,9 +112,18 @@ function drawn(paper: Paper): PaperDrawing {
 }
 const drawingOf = (name: PaperName, printed: Printed): PaperDrawing => drawn(PAPER[name](printed));
 
+/** Nobody cuts more by hand, and the shop’s computer lays them out while others wait. */
+const MOST_PATTERNS = 120;
+
 /** The patterns of the cloth that is laid on. */
 async function patternsOf({ ticket, plan, rules }: Printed): Promise<Titled[]> {
   const asked = cutAskedOf(ticket, plan, rules);
+  if ((asked?.facts.cloths.length ?? 0) > MOST_PATTERNS)
+    throw new ApiError(
+      400,
+      'too-many',
+      `More than ${MOST_PATTERNS} shapes are of cloth: take the cut file, or mark fewer. The ticket is as it was.`,
+    );
   const patterns = asked ? patternDrawings(asked, await clipperHere()) : [];
   if (patterns.length === 0)
     throw new ApiError(400, 'no-cloth', 'No shape of this design is of cloth: there is nothing to cut.');

@@ -1,4 +1,5 @@
 import { applyChange } from '@zt/core';
+import { appliqued } from '@zt/core/testing/appliqued';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
@@ -42,6 +43,25 @@ describe('the practice machine over its own interface', () => {
     await press({ press: 'turn', deg: 90 });
     const kept = await (await shop.get(`/api/practice/${first.run}`)).json();
     expect([kept.state.onId, kept.state.turnDeg]).toEqual(['hoop-100x100', 0]);
+  });
+
+  it('stitches a drawing stitch by stitch, and one that is more than a hooping along its shapes', async () => {
+    const drawn = (scalePercent: number) => ({
+      ...upright(),
+      design: { ...upright().design, parts: [{ ...appliqued(), scalePercent }] },
+    });
+    const small = await lay({ ticket: drawn(70) });
+    expect(small.job.stops.map(({ handsAfter }: { handsAfter: string | null }) => handsAfter)).toEqual([
+      'lay the cotton on its line',
+      null,
+      null,
+      null,
+    ]);
+    const [first] = small.job.stops;
+    expect(first.path).toHaveLength(first.stitches);
+    expect(first.cutBefore.length).toBeGreaterThan(0);
+    const large = await lay({ ticket: drawn(1000) });
+    expect(large.job?.stops?.[0]?.cutBefore ?? null).toBeNull();
   });
 
   it('plays a whole run with a bobbin change, driven by a script', async () => {

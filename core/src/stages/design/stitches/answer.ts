@@ -145,6 +145,11 @@ function* stitched(
   return { stitches: yield* stitchDesign(elements, clip), elements };
 }
 
+/** The stitches of a design alone, without what they come to. The same question has the same stitches. */
+export function* stitchesAlone(question: StitchQuestion, clip: Clipper): Generator<StitchProgress, Stitches> {
+  return (yield* stitched(question, clip)).stitches;
+}
+
 /** How thick the thickest place is, stitched each way that makes it thinner. */
 function* tried(question: StitchQuestion, clip: Clipper): Generator<StitchProgress, Made['thinned']> {
   const thinned: Made['thinned'] = {};
