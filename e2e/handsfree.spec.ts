@@ -96,7 +96,8 @@ async function wholePiece(page: Page, { press, type }: Way): Promise<void> {
   await expect(page.getByRole('button', { name: /^Take it back/ })).toBeVisible();
   // What was done is said.
   await expect(page.getByTestId('announced')).toHaveText(/logbook/);
-  // Other tests count what is on the shelf.
+  // What it took is read before it is taken back; other tests count what is on the shelf.
+  await expect(page.getByText('Taken off the shelf').filter({ visible: true }).first()).toBeVisible();
   await press('button', /^Take it back/);
   await expect(page.getByRole('button', { name: /^Came out well$/ })).toBeVisible();
   await expect(page.getByTestId('save-state').filter({ visible: true })).toContainText('saved');

@@ -124,7 +124,8 @@ async function wholeJob(page: Page, job: Job): Promise<{ taps: number; swipes: n
   await press('On to Log');
   await press(/^(Came out well|Put it in the logbook)$/);
   await expect(page.getByRole('button', { name: /^Open the entry/ })).toBeVisible();
-  // Other tests count what is on the shelf.
+  // What it took is read before it is taken back; other tests count what is on the shelf.
+  await expect(page.getByText('Taken off the shelf').filter({ visible: true }).first()).toBeVisible();
   await page.getByRole('button', { name: /^Take it back/ }).click();
   await onTicket(page).saved();
   return count;
