@@ -4,11 +4,10 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Slip } from '../../components/Slip';
+import { BackBar } from '../../components/ui/BackBar';
 import { FilePress } from '../../components/ui/FilePress';
-import { IconPress } from '../../components/ui/IconPress';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
-import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useTicket } from '../../hooks/useTicket';
 import { useLayOnCutterMutation, usePressCutterMutation } from '../../services/cutterApi';
@@ -84,17 +83,12 @@ function Cutter() {
   const next = on?.job.pieces[on.state.cut]?.name;
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>
-        <IconPress icon="back" label="Back to the cloth" onPress={back} />
-        <Stack grow>
-          <Txt as="heading" level={1} lines={1}>
-            {`Cutter: ${titleOf(ticket)}`}
-          </Txt>
-          <Txt as="small" tone="graphite" lines={1}>
-            {`Stand-in, its mat ${MAT.widthMm} × ${MAT.heightMm} mm`}
-          </Txt>
-        </Stack>
-      </View>
+      <BackBar
+        title={`Cutter: ${titleOf(ticket)}`}
+        subtitle={`Stand-in, its mat ${MAT.widthMm} × ${MAT.heightMm} mm`}
+        backLabel="Back to the cloth"
+        onBack={back}
+      />
       <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
         <View style={wide ? { flex: 2 } : { height: '45%' }}>
           <MatDrawing on={on} clothHex={hex} />

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { Slip } from '../../components/Slip';
-import { IconPress } from '../../components/ui/IconPress';
+import { BackBar } from '../../components/ui/BackBar';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
@@ -25,17 +25,12 @@ function Practised() {
   const back = () => (router.canGoBack() ? router.back() : router.replace(`/ticket/${ticket.id}/mount`));
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>
-        <IconPress icon="back" label="Back to Mount" onPress={back} />
-        <Stack grow>
-          <Txt as="heading" level={1} lines={1}>
-            {`Practice: ${ticket.name || 'this ticket'}`}
-          </Txt>
-          <Txt as="small" tone="graphite" lines={1}>
-            {on ? `Stand-in for ${on.job.machine.name}` : 'Stand-in machine'}
-          </Txt>
-        </Stack>
-      </View>
+      <BackBar
+        title={`Practice: ${ticket.name || 'this ticket'}`}
+        subtitle={on ? `Stand-in for ${on.job.machine.name}` : 'Stand-in machine'}
+        backLabel="Back to Mount"
+        onBack={back}
+      />
       {on ? (
         <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
           <View style={wide ? { flex: 2 } : { height: '40%' }}>

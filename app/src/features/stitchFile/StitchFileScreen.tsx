@@ -9,9 +9,9 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { oneDigit } from '../../components/figures';
+import { BackBar } from '../../components/ui/BackBar';
 import { Callout } from '../../components/ui/Callout';
 import { FilePress } from '../../components/ui/FilePress';
-import { IconPress } from '../../components/ui/IconPress';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
@@ -149,18 +149,9 @@ function StitchFileOpened() {
   const back = () => router.replace(`/ticket/${ticket.id}/stitch`);
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.paper }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', padding: 6, gap: 6 }}>
-        <IconPress icon="back" label="Back to Stitch" onPress={back} />
-        <Stack grow>
-          <Txt as="heading" level={1} lines={1}>
-            A stitch file
-          </Txt>
-          <Txt as="small" tone="graphite" lines={1}>
-            {titleOf(ticket)}
-          </Txt>
-        </Stack>
+      <BackBar title="A stitch file" subtitle={titleOf(ticket)} backLabel="Back to Stitch" onBack={back}>
         <FilePress title="Choose a file" label="Stitch file" accept={ACCEPTED} onFile={read} />
-      </View>
+      </BackBar>
       <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
         <View style={wide ? { flex: 2 } : { height: '42%' }}>
           {now.state === 'open' ? (

@@ -1,20 +1,12 @@
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
+import { HOOPED_TEE } from '../../testing/pieceConditions';
 import { likePieces } from './likeness';
 import { evidenceOf } from './likeThis';
-import type { PieceConditions, PieceRecord } from './pieceRecord';
+import type { PieceRecord } from './pieceRecord';
 
 const RULES = DEFAULT_HOUSE_RULES;
-const TEE: PieceConditions = {
-  fabricId: 'jersey-tee',
-  structure: 'knit',
-  stretchPercent: 20,
-  pileMm: 0,
-  rank: 2,
-  sizeMm: 90,
-  method: 'hooped',
-  stack: ['mesh'],
-};
+const TEE = HOOPED_TEE;
 const piece = (id: number, rest: Partial<PieceRecord> = {}): PieceRecord => ({
   ...TEE,
   id: `entry-${id}`,

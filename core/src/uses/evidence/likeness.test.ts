@@ -1,19 +1,11 @@
 import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
+import { HOOPED_TEE } from '../../testing/pieceConditions';
 import { differencesOf, distanceOf, LIKENESS, likePieces } from './likeness';
 import type { PieceConditions, PieceRecord } from './pieceRecord';
 
 const RULES = DEFAULT_HOUSE_RULES;
-const TEE: PieceConditions = {
-  fabricId: 'jersey-tee',
-  structure: 'knit',
-  stretchPercent: 20,
-  pileMm: 0,
-  rank: 2,
-  sizeMm: 90,
-  method: 'hooped',
-  stack: ['mesh-fusible fused', 'cut-away'],
-};
+const TEE: PieceConditions = { ...HOOPED_TEE, stack: ['mesh-fusible fused', 'cut-away'] };
 
 const anything = fc.record<PieceConditions>({
   fabricId: fc.constantFrom('jersey-tee', 'rib', 'terry', 'linen'),

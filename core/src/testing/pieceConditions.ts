@@ -1,0 +1,13 @@
+import type { PieceConditions } from '../uses/evidence/pieceRecord';
+
+/** A hooped tee on light mesh, as pieces are likened. */
+export const HOOPED_TEE: PieceConditions = {
+  fabricId: 'jersey-tee',
+  structure: 'knit',
+  stretchPercent: 20,
+  pileMm: 0,
+  rank: 2,
+  sizeMm: 90,
+  method: 'hooped',
+  stack: ['mesh'],
+};
