@@ -33,6 +33,9 @@ test('a word of cloth, cut before: from Design to the cut file, the cutter, the 
   await ticket.fill('Cloth', 'gingham');
   await ticket.fill('width of the satin', '3 mm');
   await ticket.reads('Appliqué of gingham: close');
+  await expect(page.getByTestId('cloth-cut')).toHaveText(
+    /^Cut .+ outside the line: its satin reaches .+ out and covers it\.$/,
+  );
 
   await button(page, 'Cut the cloth').click();
   await expect(page.getByRole('heading', { name: /^gingham: .+ × .+/ })).toBeVisible();

@@ -1,4 +1,4 @@
-import { nameOfColour, type Part } from '@zt/core';
+import { nameOfColour, type Part, say } from '@zt/core';
 import {
   APPLIQUE_EDGES,
   APPLIQUE_WAYS,
@@ -7,6 +7,7 @@ import {
   USUAL_APPLIQUE,
 } from '@zt/core/model/ticket/applique';
 import { shapesOf, withCloth, withShape } from '@zt/core/stages/design/applique/acts';
+import { cutWords } from '@zt/core/stages/design/applique/cutOffset';
 import { useRouter } from 'expo-router';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
@@ -16,7 +17,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useTicket } from '../../hooks/useTicket';
+import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { ColourField } from '../piece/ColourField';
 import { ShapePicker } from './ShapePicker';
 import { useParts } from './useParts';
@@ -47,6 +48,9 @@ function ClothOf({
   place,
 }: Omit<ColourProps, 'stop'> & { applique: Applique; place: number }) {
   const { set } = useParts();
+  const { design } = useTicket('design');
+  const rules = useRules();
+  const units = useUnits();
   const { cloth, way, edge, edgeMm, stop } = applique;
   const put = (more: Partial<Applique>) =>
     set(part.id, { appliques: withCloth(part, stop, { ...applique, ...more }) });
@@ -88,6 +92,9 @@ function ClothOf({
           />
         </>
       )}
+      <Txt as="strong" testID="cloth-cut">
+        {say(cutWords(applique, design.scalePercent / 100, rules), units)}
+      </Txt>
       <WordsField
         label="Cloth"
         at={at('cloth.name')}

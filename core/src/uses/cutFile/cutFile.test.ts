@@ -7,13 +7,14 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { type Applique, USUAL_APPLIQUE } from '../../model/ticket/applique';
 import { EMPTY_DESIGN } from '../../model/ticket/design';
 import type { ClothShape } from '../../stages/design/applique/cloths';
+import { cutOffsetMm, cutWords } from '../../stages/design/applique/cutOffset';
 import { planDesign } from '../../stages/design/planDesign';
 import { fabricOf } from '../../stages/piece/planPiece';
 import { appliqued } from '../../testing/appliqued';
 import { toolsInNode } from '../../testing/toolsInNode';
 import { variedShape } from '../../testing/variedShapes';
 import { readCutFile, writeCutFile } from './cutFile';
-import { cutOffsetMm, cutPieces } from './cutPieces';
+import { cutPieces } from './cutPieces';
 import { asCut, type CutSheet, cutSheets } from './cutSheet';
 import { type Nested, type NestQuestion, nest } from './nest';
 
@@ -67,6 +68,19 @@ describe('the shape that is cut', () => {
     [{ way: 'rawEdge' }, 0],
   ])('%j lies so far outside its outline', (rest, offset) => {
     expect(cutOffsetMm({ ...USUAL_APPLIQUE, stop: 0, ...rest }, 1, RULES)).toBeCloseTo(offset, 9);
+  });
+
+  it('is told with its figure', () => {
+    const told = (rest: Partial<Applique>) =>
+      say(cutWords({ ...USUAL_APPLIQUE, stop: 0, ...rest }, 1, RULES), MM);
+    expect(told({ edgeMm: 4 })).toBe(
+      'Cut 1.5 mm outside the line: its satin reaches 2 mm out and covers it.',
+    );
+    expect(told({ way: 'trimmed' })).toBe('Cut 10 mm past the line all round: it is cut back in the hoop.');
+    expect(told({ way: 'turned' })).toMatch(/^Cut 6 mm outside the line/);
+    expect(
+      [told({ way: 'rawEdge' }), told({ edge: 'blanket' })].every((words) => /along the line/.test(words)),
+    ).toBe(true);
   });
 
   it('lies everywhere as far from its outline as is asked, by sampling', () => {

@@ -9,11 +9,10 @@ import {
 } from '../../base/geometry/clip';
 import type { Point } from '../../base/geometry/point';
 import { mm, type Phrase, phrase } from '../../base/units/phrase';
-import { numberFor } from '../../catalogue/houseNumber';
-import { DESIGN_NUMBERS as N } from '../../catalogue/numbers/design';
 import type { HouseRules } from '../../model/houseRules';
-import type { Applique, AppliqueWay, Cloth } from '../../model/ticket/applique';
+import type { AppliqueWay, Cloth } from '../../model/ticket/applique';
 import type { ClothShape } from '../../stages/design/applique/cloths';
+import { cutOffsetMm } from '../../stages/design/applique/cutOffset';
 import { linesAsRings } from '../../stages/design/parts/stopsOfDesign';
 import { ringsOfPath } from '../../stages/design/pathData';
 
@@ -30,17 +29,6 @@ export interface ClothCut {
   pieces: CutPiece[];
   /** What is to be known before it is cut. */
   remarks: Phrase[];
-}
-
-/**
- * How far outside the outline the cloth is cut, mm. Cut before: half its satin less a little, so that the satin covers the
- * cut; at the line under a blanket stitch. In the hoop: enough to hold. Raw: at the line. Turned: the fold.
- */
-export function cutOffsetMm({ way, edge, edgeMm }: Applique, scale: number, rules: HouseRules): number {
-  if (way === 'trimmed') return numberFor(rules, N.cutInHoopMm);
-  if (way === 'turned') return numberFor(rules, N.turnedMm);
-  if (way === 'rawEdge' || edge === 'blanket') return 0;
-  return (edgeMm * scale) / 2 - numberFor(rules, N.cutShortMm);
 }
 
 const scaled = (rings: readonly Ring[], by: number): Point[][] =>

@@ -1,9 +1,9 @@
 import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { STABILIZERS } from '../../catalogue/materials';
 import type { HouseRules } from '../../model/houseRules';
-import type { AppliqueWay } from '../../model/ticket/applique';
 import type { Sheet } from '../../model/ticket/layers';
 import type { Plan } from '../../planner/planned';
+import { cutWords } from '../../stages/design/applique/cutOffset';
 import type { LayersPlan } from '../../stages/layers/planLayers';
 import { wantedPieces } from '../cutting/sheetPieces';
 import { type Step, stepOf } from './step';
@@ -19,15 +19,8 @@ const within = (name: string): string => name.charAt(0).toLowerCase() + name.sli
 export const nameOf = ({ stabilizer }: Pick<Sheet, 'stabilizer'>): string =>
   within(STABILIZERS[stabilizer].name);
 
-const APPLIQUE_CUTS: Record<AppliqueWay, string> = {
-  preCut: 'Along the pattern or the cut file: just inside the satin that will cover it.',
-  trimmed: 'Generous: it is cut back in the hoop.',
-  rawEdge: 'Along the line: the edge stays to be seen.',
-  turned: 'With what is folded under; press the folds before it is laid.',
-};
-
 /** The cloth of an appliqué: the web first, where it has one, then every piece. */
-export function clothCutSteps({ design, place, piece }: Plan): Step[] {
+export function clothCutSteps({ design, place, piece }: Plan, rules: HouseRules): Step[] {
   const cloths = design.facts?.cloths ?? [];
   // Of an order of names the deck is that of the one on the table.
   const times = (place?.copies.length || 1) * (design.allNames === null ? piece.pieces : 1);
@@ -42,7 +35,7 @@ export function clothCutSteps({ design, place, piece }: Plan): Step[] {
       way === 'trimmed'
         ? phrase`Cut the ${name} for the appliqué.`
         : phrase`Cut the ${name} for the appliqué: ${count(pieces)} ${pieces === 1 ? 'piece' : 'pieces'}.`,
-      { hint: phrase`${APPLIQUE_CUTS[way]}`, caution: SNIPS },
+      { hint: cutWords(applique, design.facts?.scale ?? 1, rules), caution: SNIPS },
     );
     if (!cloth.fused) return [cut];
     const web = phrase`Fuse the web to the wrong side of the ${name}, paper outwards; let it cool.`;

@@ -116,7 +116,7 @@ export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
   ...markSteps(plan),
   ...(plan.place ? measureSteps(plan, 'measure the rest') : []),
   ...cutSteps(plan, rules),
-  ...clothCutSteps(plan),
+  ...clothCutSteps(plan, rules),
   ...bondSteps(plan),
   ...needleSteps(plan),
   ...hoopSteps(plan, rules),
