@@ -5,7 +5,7 @@ import { PIECE_KIND_IDS } from './pieceKindIds';
 import { piecesOf } from './pieces';
 import { type Ticket, TicketSchema } from './ticket';
 import { METHODS } from './ticket/hoop';
-import { LogInputSchema, OUTCOMES, outcomeOf } from './ticket/log';
+import { LogInputSchema, OUTCOMES, offBy, outcomeOf, worstFault } from './ticket/log';
 
 /** One finished piece: the ticket, the plan as it was then, and the maker's report. Kept as it is. */
 export const LogEntrySchema = z.object({
@@ -33,6 +33,10 @@ export const LogSummarySchema = z.object({
   note: z.string(),
   /** How many pieces it stands for. */
   pieces: z.number().int().min(1).default(1),
+  /** How many of them came out without a fault; null where an older entry did not count. */
+  clean: z.number().int().min(0).nullable().default(null),
+  /** A trial on a scrap. */
+  swatch: z.boolean().default(false),
 });
 export type LogSummary = z.infer<typeof LogSummarySchema>;
 
@@ -45,6 +49,8 @@ export function summaryOf(entry: {
   log: Ticket['log'];
 }): LogSummary {
   const { ticket, log } = entry;
+  const pieces = piecesOf(ticket);
+  const bad = log.others.filter((one) => worstFault(one) > 0).length;
   return {
     id: entry.id,
     ticketId: ticket.id,
@@ -55,8 +61,10 @@ export function summaryOf(entry: {
     fabricId: ticket.piece.fabricId,
     method: log.used.method ?? entry.plan.hoop?.method ?? 'hooped',
     outcome: outcomeOf(log),
-    misplacementMm: log.misplacementMm,
+    misplacementMm: offBy(log, 0).mm,
     note: log.note,
-    pieces: piecesOf(ticket),
+    pieces,
+    clean: Math.max(0, worstFault(log) > 0 ? log.others.length - bad : pieces - bad),
+    swatch: log.swatch,
   };
 }

@@ -81,11 +81,22 @@ const NAMES: Record<string, string | Namer> = {
   'mount.readings.*.y': ({ mount }, [i]) => `${markName(mount.readings[Number(i)]?.mark)} along`,
   'stitch.bobbinLeftM': 'bobbin left, m',
   'log.misplacementMm': 'off its place by',
+  'log.off.right': 'off its place, sideways',
+  'log.off.down': 'off its place, up or down',
+  'log.off.endDown': 'its right end, up or down',
+  'log.others.*.off.right': (ticket, [i]) => `piece ${pieceOf(ticket, i)}: off its place, sideways`,
+  'log.others.*.off.down': (ticket, [i]) => `piece ${pieceOf(ticket, i)}: off its place, up or down`,
+  'log.others.*.off.endDown': (ticket, [i]) => `piece ${pieceOf(ticket, i)}: its right end, up or down`,
+  'log.used.keyed.turnDeg': 'turn that was keyed',
+  'log.used.keyed.x': 'keyed to the right',
+  'log.used.keyed.y': 'keyed towards you',
   'log.minutes.*': (_, [stage]) => `minutes, ${stage}`,
   'log.note': 'note',
   'log.nextTime': 'what to change next time',
   'log.by': 'done by',
 };
+
+const pieceOf = ({ log }: Ticket, i: string | undefined): number => log.others[Number(i)]?.piece ?? 0;
 
 function markName(mark: keyof typeof MARK_NAMES | undefined): string {
   return mark ? MARK_NAMES[mark] : 'a mark';

@@ -3,6 +3,7 @@ import type { PieceKindId } from '../model/pieceKindIds';
 import { STAGES } from '../model/stages';
 import type { Ticket } from '../model/ticket';
 import type { Inputs } from '../model/ticket/inputs';
+import { EMPTY_LOG } from '../model/ticket/log';
 import { designOfToday, type KeptDesign, offersOfToday, unreadOfToday } from '../stages/design/keptDesign';
 import { layersOfToday, sheetsOfToday } from '../stages/layers/keptSheets';
 import { STAGE_CONTRACTS } from './stage';
@@ -60,7 +61,8 @@ export function withTodaysFields(kept: KeptTicket): Ticket {
 }
 
 /** A report of any version as it is kept today; `planned` is the method asked for on its ticket. */
-export function logOfToday(log: Ticket['log'], planned: Ticket['hoop']['method']): Ticket['log'] {
+export function logOfToday(kept: Ticket['log'], planned: Ticket['hoop']['method']): Ticket['log'] {
+  const log = { ...EMPTY_LOG, ...kept, used: { ...EMPTY_LOG.used, ...kept.used } };
   const { sheets, method } = log.used;
   return sheets ? { ...log, used: { ...log.used, sheets: sheetsOfToday(sheets, method ?? planned) } } : log;
 }

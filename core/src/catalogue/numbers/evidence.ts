@@ -47,6 +47,36 @@ export const EVIDENCE_NUMBERS = houseNumbers({
     unit: 'count',
     reason: 'So many pieces at least before anything is said: fewer are chance.',
   },
+  believedBase: {
+    name: 'Goes wrong anyway',
+    value: 2,
+    unit: 'percent',
+    reason: 'So often any one fault is seen where no rule warns of it.',
+  },
+  believedMost: {
+    name: 'A risk of 100 points goes wrong',
+    value: 40,
+    unit: 'percent',
+    reason: 'Risk points order stacks; so they are read as chances until pieces of one’s own say better.',
+  },
+  interval: {
+    name: 'Chances are told within',
+    value: 90,
+    unit: 'percent',
+    reason: 'So surely the true share lies between the two figures that are told.',
+  },
+  contradicts: {
+    name: 'Evidence speaks against a rule from',
+    value: 95,
+    unit: 'percent',
+    reason: 'So sure it must be that another stack goes wrong less often.',
+  },
+  worthTelling: {
+    name: 'Worth another stack from',
+    value: 5,
+    unit: 'percent',
+    reason: 'So many of a hundred pieces fewer must go wrong: less is not worth the change.',
+  },
   priorPieces: {
     name: 'The rule counts as',
     value: 8,

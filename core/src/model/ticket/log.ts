@@ -1,9 +1,17 @@
 import { z } from 'zod';
-import { lengthMm } from '../../base/units/schema';
+import { PointSchema } from '../../base/geometry/schema';
+import { alongMm, lengthMm } from '../../base/units/schema';
 import { FAULT_IDS } from '../faults';
 import { STAGES } from '../stages';
 import { METHODS } from './hoop';
 import { CHOICE_IDS, SheetsSchema } from './layers';
+
+/** What was keyed at the machine: the turn clockwise, and how far right and towards you. */
+export const KeyedSchema = z.object({
+  turnDeg: z.number().min(-360).max(360),
+  x: alongMm(600),
+  y: alongMm(600),
+});
 
 /** What was really used; null means: as planned. */
 export const UsedSchema = z.object({
@@ -13,17 +21,60 @@ export const UsedSchema = z.object({
   topper: z.enum(CHOICE_IDS.topper).nullable(),
   needle: z.enum(CHOICE_IDS.needle).nullable(),
   bobbin: z.enum(CHOICE_IDS.bobbin).nullable(),
+  keyed: KeyedSchema.nullable().default(null),
 });
 export type Used = z.infer<typeof UsedSchema>;
 
 /** The most letters of what to do next time. */
 export const MOST_NEXT_TIME = 1000;
 
-/** The maker's report on one piece. Faults not named have not been seen (severity 0). */
+const severity = z.number().int().min(0).max(3);
+
+/** Where a fault was seen on the piece, piece frame, mm. */
+export const SpotSchema = z.object({ fault: z.enum(FAULT_IDS), at: PointSchema });
+export type Spot = z.infer<typeof SpotSchema>;
+
+/**
+ * Where the stitched design lies against where it was to lie, by the tape: its middle to the right and down, and its
+ * right end down, mm. Null where it was not measured.
+ */
+export const OffSchema = z.object({
+  right: alongMm(500).nullable(),
+  down: alongMm(500).nullable(),
+  endDown: alongMm(500).nullable(),
+});
+export type Off = z.infer<typeof OffSchema>;
+
+/** Nothing measured. */
+export const NOT_MEASURED: Off = { right: null, down: null, endDown: null };
+
+/** How one piece came out. Faults not named have not been seen (severity 0). */
+const RESULT = {
+  faults: z.partialRecord(z.enum(FAULT_IDS), severity),
+  spots: z.array(SpotSchema).max(60).default([]),
+  off: OffSchema.default(NOT_MEASURED),
+};
+
+/** A piece of a run that came out otherwise than the others: which, counted from 1, and how. */
+export const OtherPieceSchema = z.object({ piece: z.number().int().min(1).max(2000), ...RESULT });
+export type OtherPiece = z.infer<typeof OtherPieceSchema>;
+
+/** The most pieces of a run that are told one by one. */
+export const MOST_OTHERS = 200;
+/** The most ticks whose time is kept. */
+export const MOST_TICKS = 400;
+
+/** The maker's report: on all pieces of the ticket, and on those that came out otherwise. */
 export const LogInputSchema = z.object({
   used: UsedSchema,
-  faults: z.partialRecord(z.enum(FAULT_IDS), z.number().int().min(0).max(3)),
+  ...RESULT,
+  others: z.array(OtherPieceSchema).max(MOST_OTHERS).default([]),
+  /** How far off its place, as older reports say it: without a direction. */
   misplacementMm: lengthMm(0, 500).nullable(),
+  /** When steps of the deck were ticked: `2026-03-01T10:00:00Z stitch`, a set. */
+  ticks: z.array(z.string().max(60)).max(MOST_TICKS).default([]),
+  /** A trial on a scrap: nothing to hand over, but something to learn from. */
+  swatch: z.boolean().default(false),
   minutes: z.partialRecord(z.enum(STAGES), z.number().min(0).max(10_000)),
   note: z.string().max(4000),
   nextTime: z.string().max(MOST_NEXT_TIME),
@@ -39,15 +90,46 @@ export function worstFault(log: Pick<LogInput, 'faults'>): number {
 export const OUTCOMES = ['good', 'slight', 'plain', 'spoilt'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
-/** How a piece came out, in one word. */
-export function outcomeOf(log: Pick<LogInput, 'faults'>): Outcome {
-  return OUTCOMES[worstFault(log)] ?? 'good';
+/** How it came out, in one word: as the worst of its pieces did. */
+export function outcomeOf(log: Pick<LogInput, 'faults' | 'others'>): Outcome {
+  return OUTCOMES[worstOfAll(log)] ?? 'good';
+}
+
+/** The gravest fault of any piece of a report, 0 to 3. */
+export const worstOfAll = ({ faults, others }: Pick<LogInput, 'faults' | 'others'>): number =>
+  Math.max(worstFault({ faults }), ...others.map(worstFault));
+
+/** How far a piece is off its place, mm, and how far turned, clockwise; null where it was not measured. */
+export function offBy(
+  { off, misplacementMm }: { off: Off; misplacementMm?: number | null },
+  widthMm: number,
+): { mm: number | null; turnDeg: number | null } {
+  const { right, down, endDown } = off;
+  const mm = right === null && down === null ? (misplacementMm ?? null) : Math.hypot(right ?? 0, down ?? 0);
+  const turned = endDown !== null && widthMm > 0;
+  return {
+    mm,
+    turnDeg: turned ? (Math.atan2(endDown - (down ?? 0), widthMm / 2) * 180) / Math.PI : null,
+  };
 }
 
 /** Nothing reported: everything as planned, no fault seen. */
 export const EMPTY_LOG: LogInput = {
-  used: { method: null, hoopId: null, sheets: null, topper: null, needle: null, bobbin: null },
+  used: {
+    method: null,
+    hoopId: null,
+    sheets: null,
+    topper: null,
+    needle: null,
+    bobbin: null,
+    keyed: null,
+  },
   faults: {},
+  spots: [],
+  off: NOT_MEASURED,
+  others: [],
+  ticks: [],
+  swatch: false,
   misplacementMm: null,
   minutes: {},
   note: '',

@@ -70,10 +70,17 @@ export interface LayerFacts {
 const DARK_LIGHTNESS = 40;
 const SWEATSHIRT_MM = 1.5;
 
+/** What of a piece and its design the layer rules go by. */
+export type LayeredPiece = Pick<PiecePlan, 'fabric' | 'kind' | 'colour' | 'readings'>;
+export type LayeredDesign = Pick<
+  DesignFacts,
+  'densityClass' | 'stitches' | 'lettering' | 'letterHeightMm'
+> & { stops: readonly Pick<DesignFacts['stops'][number], 'hex'>[] };
+
 /** Gathers the facts of one ticket for the rules. */
 export function layerFacts(
-  piece: PiecePlan,
-  design: DesignFacts,
+  piece: LayeredPiece,
+  design: LayeredDesign,
   hoop: Pick<HoopPlan, 'method'> & Partial<Pick<HoopPlan, 'laid'>>,
   rules: HouseRules,
 ): LayerFacts {

@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { HOOPED_TEE } from '../../testing/pieceConditions';
 import { likePieces } from './likeness';
 import { evidenceOf } from './likeThis';
-import type { PieceRecord } from './pieceRecord';
+import { NO_RISK, type PieceRecord } from './pieceRecord';
 
 const RULES = DEFAULT_HOUSE_RULES;
 const TEE = HOOPED_TEE;
@@ -15,6 +15,7 @@ const piece = (id: number, rest: Partial<PieceRecord> = {}): PieceRecord => ({
   pieces: 1,
   who: '',
   faults: {},
+  risks: NO_RISK,
   ...rest,
 });
 const said = (records: readonly PieceRecord[]) => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { HOOPED_TEE } from '../../testing/pieceConditions';
 import { differencesOf, distanceOf, LIKENESS, likePieces } from './likeness';
-import type { PieceConditions, PieceRecord } from './pieceRecord';
+import { NO_RISK, type PieceConditions, type PieceRecord } from './pieceRecord';
 
 const RULES = DEFAULT_HOUSE_RULES;
 const TEE: PieceConditions = { ...HOOPED_TEE, stack: ['mesh-fusible fused', 'cut-away'] };
@@ -58,6 +58,7 @@ it('finds the nearest pieces, as a sort of all would, and none that are not alik
     pieces: 1,
     who: '',
     faults: {},
+    risks: NO_RISK,
   });
   fc.assert(
     fc.property(anything, fc.array(anything, { maxLength: 60 }), (target, others) => {

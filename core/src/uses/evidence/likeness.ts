@@ -78,19 +78,55 @@ export interface LikePiece {
   distance: number;
 }
 
-/** The past pieces most like one, the nearest first, the latest of those as near; none beyond what is still alike. */
+/** Puts a piece among the nearest, the latest first of those as near; none beyond so many. */
+function putAmong(near: LikePiece[], piece: LikePiece, most: number): void {
+  const comesBefore = (other: LikePiece): boolean =>
+    piece.distance < other.distance ||
+    (piece.distance === other.distance && piece.record.loggedAt > other.record.loggedAt);
+  const last = near.at(-1);
+  if (near.length >= most && last && !comesBefore(last)) return;
+  let at = near.length;
+  while (at > 0 && comesBefore(near[at - 1] as LikePiece)) at -= 1;
+  near.splice(at, 0, piece);
+  if (near.length > most) near.pop();
+}
+
+/**
+ * The past pieces most like one, the nearest first, the latest of those as near; none beyond what is still alike. One
+ * pass; what two stacks are apart is worked out once for each stack, so records that share theirs are fastest.
+ */
 export function likePieces(
   target: PieceConditions,
   records: Iterable<PieceRecord>,
   { rules, most }: { rules: HouseRules; most: number },
 ): LikePiece[] {
-  const farthest = numberFor(rules, N.likeWithin) / 100;
+  const weighed = ALL.map((thing) => ({
+    weight: numberFor(rules, LIKENESS[thing].weight),
+    apart: thing === 'stack' ? stackApartOf(target) : LIKENESS[thing].apart,
+  })).filter(({ weight }) => weight > 0);
+  const weights = weighed.reduce((sum, { weight }) => sum + weight, 0);
+  const farthest = weights === 0 ? Infinity : (numberFor(rules, N.likeWithin) / 100) * weights + 1e-12;
   const near: LikePiece[] = [];
+  if (most < 1) return near;
   for (const record of records) {
-    const distance = distanceOf(target, record, rules);
-    if (distance <= farthest) near.push({ record, distance });
+    let sum = 0;
+    for (const { weight, apart } of weighed) {
+      sum += weight * apart(target, record);
+      if (sum > farthest) break;
+    }
+    if (sum <= farthest) putAmong(near, { record, distance: weights === 0 ? 0 : sum / weights }, most);
   }
-  return near
-    .sort((a, b) => a.distance - b.distance || (a.record.loggedAt < b.record.loggedAt ? 1 : -1))
-    .slice(0, most);
+  return near;
+}
+
+/** How far stacks are apart from one, each worked out once. */
+function stackApartOf({ stack }: PieceConditions): Apart {
+  const known = new Map<readonly string[], number>();
+  return (_, other) => {
+    const kept = known.get(other.stack);
+    if (kept !== undefined) return kept;
+    const apart = stacksApart(stack, other.stack);
+    known.set(other.stack, apart);
+    return apart;
+  };
 }

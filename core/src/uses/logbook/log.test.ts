@@ -15,7 +15,7 @@ describe('the outcome', () => {
     [{ puckering: 1, gaps: 2 }, 'plain', 2],
     [{ 'needle-break': 3 }, 'spoilt', 3],
   ] as const)('%j is %s', (faults, outcome, worst) => {
-    expect(outcomeOf({ faults })).toBe(outcome);
+    expect(outcomeOf({ faults, others: [] })).toBe(outcome);
     expect(worstFault({ faults })).toBe(worst);
   });
 });
