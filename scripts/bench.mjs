@@ -3,5 +3,5 @@ import { bin, ensurePackages, run } from './lib.mjs';
 ensurePackages();
 for (const bench of ['planTicket', 'place', 'hoop', 'layers', 'order', 'stitches', 'nest'])
   run(bin('tsx'), [`core/bench/${bench}.ts`]);
-run(bin('tsx'), ['server/bench/load.ts']);
+for (const bench of ['load', 'logbook']) run(bin('tsx'), [`server/bench/${bench}.ts`]);
 for (const bench of ['benchGrowth', 'benchBrowser']) run(process.execPath, [`scripts/${bench}.mjs`]);

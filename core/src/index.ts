@@ -35,9 +35,12 @@ export {
   type KeptTicket,
   KeptTicketSchema,
   LayPracticeSchema,
+  LOG_FACETS,
   LOG_ORDERS,
+  type LogFacet,
   type LogFilter,
   LogFilterSchema,
+  type LogFound,
   type Logged,
   LoggedSchema,
   type LogOrder,
@@ -45,12 +48,15 @@ export {
   LogPageSchema,
   type LogPiece,
   LogPieceSchema,
+  type LogQuestion,
   LogQuestionSchema,
   MovementsSchema,
   type OnPractice,
   OnPracticeSchema,
   PlanAnswerSchema,
   PlanQuestionSchema,
+  type SavedSearch,
+  SavedSearchSchema,
   type SavedTicket,
   SavedTicketSchema,
   type SaveRules,
@@ -64,6 +70,7 @@ export {
   ShelfChangedSchema,
   type ShelfChanges,
   ShelfChangesSchema,
+  TicketQuestionSchema,
 } from './model/api';
 export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from './model/faults';
 export { allBounds, type Bounds, boundsAt } from './model/fields/bounds';
@@ -223,6 +230,14 @@ export { type CutFrom, layoutOf } from './uses/cutting/cutting';
 export { type SheetPiece, sheetPieces } from './uses/cutting/sheetPieces';
 export { deckOf } from './uses/deck/jobSteps';
 export type { RingPicture, Step } from './uses/deck/step';
+export {
+  type Advice,
+  AdviceSchema,
+  adviceFor,
+  type StackAdvice,
+  type ToldChance,
+} from './uses/evidence/advice';
+export type { EntryFacts, LearnedFacts } from './uses/find/entryFacts';
 export { HOUSE_NUMBERS } from './uses/houseRules/numbers';
 export { answersTo, textOfBelief, textOfNumber } from './uses/houseRules/search';
 export { type ChangedTicket, whatChanges } from './uses/houseRules/whatChanges';

@@ -4,6 +4,7 @@ import { logEntries } from '../src/db/schema/logEntries';
 import { NO_DAY, tickets } from '../src/db/schema/tickets';
 import { DEMO_SHELF } from '../src/demo/shelf';
 import { demoTickets } from '../src/demo/tickets';
+import { keepFacts } from '../src/features/logbook/facts';
 import { rowOf } from '../src/features/logbook/map';
 import { changeShelf } from '../src/features/shelf/writer';
 
@@ -49,9 +50,9 @@ for (let from = 0; from < Number(logged) + Number(open); from += AT_ONCE)
       });
       if (isLogged) {
         const plan = at(plans, n);
-        await tx
-          .insert(logEntries)
-          .values(rowOf({ id: entryId, loggedAt: day(n), ticket, plan, log: ticket.log }));
+        const entry = { id: entryId, loggedAt: day(n), ticket, plan, log: ticket.log };
+        await tx.insert(logEntries).values(rowOf(entry));
+        await keepFacts(tx, entry);
       }
     }
   });

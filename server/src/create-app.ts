@@ -12,7 +12,7 @@ import { StoreBusy, speaksOf } from './db/client';
 import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
-import { changesRoutes, tellingChanges } from './features/changes/routes';
+import { changesRoutes, isQuestion, tellingChanges } from './features/changes/routes';
 import { cutterRoutes } from './features/cutter/routes';
 import { devicesRoutes } from './features/devices/routes';
 import { drawingRoutes } from './features/drawings/routes';
@@ -23,6 +23,7 @@ import { paperRoutes } from './features/paper/routes';
 import { planRoutes } from './features/plan/routes';
 import { practiceRoutes } from './features/practice/routes';
 import { rulesRoutes } from './features/rules/routes';
+import { searchesRoutes } from './features/searches/routes';
 import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
@@ -38,9 +39,6 @@ const MOST_EXPORT_MB = 256;
 
 /** A file that bears the hash of what it holds: under this name it is never another. */
 const HASHED = /[-.][0-9a-f]{32}\.\w+$/;
-
-/** What is asked by POST and changes nothing of the data. */
-const QUESTIONS = /^\/api\/(plan|paper|backups$)/;
 
 const API_DOCUMENT = {
   openapi: '3.1.0',
@@ -120,8 +118,7 @@ export function createApp(context: Context) {
   const [limit, exportLimit] = [atMost(MOST_BODY_MB), atMost(MOST_EXPORT_MB)];
   app.use('/api/*', (c, next) => (c.req.path === '/api/export' ? exportLimit : limit)(c, next));
   app.use('/api/*', async (c, next) => {
-    const isQuestion = c.req.method === 'GET' || QUESTIONS.test(c.req.path);
-    if (context.readOnly && !isQuestion) throw new ApiError(403, 'read-only', context.readOnly);
+    if (context.readOnly && !isQuestion(c.req)) throw new ApiError(403, 'read-only', context.readOnly);
     await next();
   });
   app.onError((error, c) => {
@@ -145,6 +142,7 @@ export function createApp(context: Context) {
   app.route('/api/shelf', shelfRoutes(context));
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));
+  app.route('/api/searches', searchesRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/history', historyRoutes(context));
   app.route('/api/devices', devicesRoutes(context));

@@ -5,6 +5,7 @@ import { createContext } from './context';
 import { createApp } from './create-app';
 import { openDataFile } from './db/openDataFile';
 import { seedDemo } from './demo/seedDemo';
+import { tellFactsAnew } from './features/logbook/facts';
 import { packPlans } from './features/logbook/writer';
 import { forgetOldSendings } from './features/sending';
 import { isOpenToAll } from './http/guard';
@@ -31,9 +32,11 @@ async function run() {
   if (!readOnly) {
     await store.write((tx) => forgetOldSendings(tx, now()));
     // Nobody waits for it.
-    void packPlans(store).catch((error: Error) =>
-      process.stderr.write(`Plans were not packed: ${error.message}\n`),
-    );
+    void packPlans(store)
+      .then(() => tellFactsAnew(store))
+      .catch((error: Error) =>
+        process.stderr.write(`The logbook was not brought up to date: ${error.message}\n`),
+      );
   }
   setInterval(backUp, HOUR_MS).unref();
 

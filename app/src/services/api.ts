@@ -33,6 +33,17 @@ const inOrder: BaseQueryFn<string | FetchArgs> = async (args, ...rest) => {
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: inOrder,
-  tagTypes: ['tickets', 'ticket', 'shelf', 'rules', 'logbook', 'setAside', 'backups', 'movements', 'devices'],
+  tagTypes: [
+    'tickets',
+    'ticket',
+    'shelf',
+    'rules',
+    'logbook',
+    'setAside',
+    'backups',
+    'movements',
+    'devices',
+    'searches',
+  ],
   endpoints: () => ({}),
 });

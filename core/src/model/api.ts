@@ -4,6 +4,7 @@ import { FindingSchema } from './finding';
 import { HouseRulesSchema } from './houseRules';
 import { LogEntrySchema, LogSummarySchema } from './logEntry';
 import { MovementSchema } from './movement';
+import { PIECE_KIND_IDS } from './pieceKindIds';
 import { PracticeJobSchema, PracticePoseSchema, PracticeStateSchema } from './practice';
 import { ReasonSchema } from './reason';
 import { SHELF_ITEMS, SHELF_NOUNS, SHELF_ROOM, type ShelfNoun, ShelfSchema } from './shelf';
@@ -11,6 +12,8 @@ import { ShelfUseSchema } from './shelfUse';
 import { STAGES, type Stage } from './stages';
 import { TicketSchema } from './ticket';
 import { OUTCOMES } from './ticket/log';
+import { DENSITY_CLASSES } from './ticket/part';
+import { USE_TRAITS } from './way';
 
 /** What the shop's computer is asked and answers: one schema each, for the routes and for those who call them. */
 
@@ -110,15 +113,49 @@ export const BenchPageSchema = z.object({
 });
 export type BenchPage = z.infer<typeof BenchPageSchema>;
 
-/** What the logbook is filtered by. */
-export const LogFilterSchema = LogSummarySchema.pick({
-  kind: true,
-  fabricId: true,
-  method: true,
-  outcome: true,
-})
-  .partial()
-  .extend({ q: pageAsked.q });
+/** By what entries are told apart and counted, in the order it is shown. */
+export const LOG_FACETS = [
+  'outcome',
+  'kind',
+  'fabricId',
+  'use',
+  'density',
+  'method',
+  'stack',
+  'needle',
+  'customer',
+  'who',
+] as const;
+export type LogFacet = (typeof LOG_FACETS)[number];
+
+/** The values that are chosen of a facet; in an address the field is named once for each. */
+const chosen = <T extends z.ZodType<string>>(value: T) =>
+  z
+    .union([value, z.array(value).max(100)])
+    .transform((values): string[] => (Array.isArray(values) ? values : [values]))
+    .optional();
+const anyText = z.string().max(200);
+/** What a piece is for, as it is counted: `other` where it is none of these. */
+export const USES = [...USE_TRAITS, 'other'] as const;
+const FACET_FIELDS = {
+  outcome: chosen(z.enum(OUTCOMES)),
+  kind: chosen(z.enum(PIECE_KIND_IDS)),
+  fabricId: chosen(anyText),
+  use: chosen(z.enum(USES)),
+  density: chosen(z.enum(DENSITY_CLASSES)),
+  method: chosen(LogSummarySchema.shape.method),
+  stack: chosen(anyText),
+  needle: chosen(anyText),
+  customer: chosen(anyText),
+  who: chosen(anyText),
+} satisfies Record<LogFacet, z.ZodType>;
+/** What the logbook is filtered by: words, values of every facet, and the days between which it was logged. */
+export const LogFilterSchema = z.object({
+  ...FACET_FIELDS,
+  q: pageAsked.q,
+  from: z.iso.date().optional(),
+  to: z.iso.date().optional(),
+});
 
 /** By what the logbook is sorted; each way round. */
 export const LOG_ORDERS = ['date', 'name', 'customer', 'kind', 'cloth', 'method', 'outcome'] as const;
@@ -131,15 +168,41 @@ export const LogQuestionSchema = LogFilterSchema.extend({
   ...LogOrderSchema.shape,
   after: pageAsked.after,
 });
+export type LogQuestion = Omit<z.infer<typeof LogQuestionSchema>, 'after'>;
+
+/** The values of each facet with how many entries they would leave, the most frequent first. */
+const FacetsSchema = z.object(
+  Object.fromEntries(
+    LOG_FACETS.map((facet) => [facet, z.array(z.object({ value: z.string(), n: z.number().int() }))]),
+  ) as Record<LogFacet, z.ZodArray<z.ZodObject<{ value: z.ZodString; n: z.ZodNumber }>>>,
+);
+
+/** What is found: a page of ids and the key of the next, and of all that agree how many there are, by every facet. */
+export interface LogFound {
+  ids: string[];
+  next: string | null;
+  total: number;
+  facets: z.infer<typeof FacetsSchema>;
+  outcomes: Record<(typeof OUTCOMES)[number], number>;
+}
 
 /** A page of the logbook, the latest first unless it was asked otherwise; `counts` are of all that agree with the filter. */
 export const LogPageSchema = z.object({
   entries: z.array(LogSummarySchema),
   counts: z.record(z.enum(OUTCOMES), z.number().int()),
+  facets: FacetsSchema,
   ...pageOf,
 });
 export type LogPage = z.infer<typeof LogPageSchema>;
 export type LogFilter = z.infer<typeof LogFilterSchema>;
+
+/** A search that is kept under a name. */
+export const SavedSearchSchema = z.object({
+  id: IdSchema,
+  name: z.string().min(1).max(60),
+  filter: LogFilterSchema,
+});
+export type SavedSearch = z.infer<typeof SavedSearchSchema>;
 
 /** A finished piece: the id of its entry, and its ticket with the report on it. The plan is worked out once, there. */
 export const LogPieceSchema = z.object({ id: IdSchema, ticket: TicketSchema });
@@ -188,6 +251,9 @@ export type SetAside = z.infer<typeof SetAsideSchema>;
 /** A ticket, or the id of one that is kept. */
 const ofTicket = <T extends z.ZodRawShape>(more: T) =>
   z.union([z.object({ ticket: TicketSchema, ...more }), z.object({ ticketId: IdSchema, ...more })]);
+
+/** A ticket that something is asked of. */
+export const TicketQuestionSchema = ofTicket({});
 
 /** A plan asked for; shelf and house rules are the shop's own unless given. */
 export const PlanQuestionSchema = ofTicket({

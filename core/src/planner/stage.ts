@@ -1,6 +1,7 @@
 import type { HouseNumber } from '../catalogue/houseNumber';
 import { THREADS } from '../catalogue/materials';
 import { DESIGN_NUMBERS } from '../catalogue/numbers/design';
+import { EVIDENCE_NUMBERS } from '../catalogue/numbers/evidence';
 import { FINISH_NUMBERS } from '../catalogue/numbers/finish';
 import { HOOP_NUMBERS } from '../catalogue/numbers/hoop';
 import { LAYER_NUMBERS } from '../catalogue/numbers/layers';
@@ -167,7 +168,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   },
   log: {
     empty: () => EMPTY_LOG,
-    numbers: {},
+    numbers: EVIDENCE_NUMBERS,
     plan: ({ ticket }) => planLog(ticket.log),
   },
 };

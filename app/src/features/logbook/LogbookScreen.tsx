@@ -2,22 +2,26 @@ import {
   entryTitleOf,
   FABRICS,
   formatLength,
+  LOG_FACETS,
   LOG_ORDERS,
   type LogFilter,
   type LogOrder,
   type LogPage,
   type LogSummary,
   OUTCOMES,
-  PIECE_KIND_IDS,
   PIECE_KINDS,
+  type SavedSearch,
 } from '@zt/core';
 import { format } from 'date-fns/format';
+import { isValid } from 'date-fns/isValid';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
+import isEqual from 'fast-deep-equal';
 import { useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
-import { Choice } from '../../components/ui/Choice';
+import { UndoBar } from '../../components/UndoBar';
+import { Chip } from '../../components/ui/Chip';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LateTable } from '../../components/ui/LateTable';
 import { ListScreen } from '../../components/ui/ListScreen';
@@ -26,33 +30,21 @@ import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { newId } from '../../hooks/newId';
 import { useKindPlans } from '../../hooks/useKindPlans';
-import { useLogbookInfiniteQuery } from '../../services/logbookApi';
+import {
+  useKeepSearchMutation,
+  useLogbookInfiniteQuery,
+  useRemoveSearchMutation,
+  useSearchesQuery,
+} from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { useBoard } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
+import { Facets, useValueName } from './Facets';
 
-const ALL = { id: 'all', name: 'all' } as const;
-const FILTERS: readonly {
-  id: keyof LogFilter;
-  label: string;
-  options: readonly { id: string; name: string }[];
-}[] = [
-  {
-    id: 'kind',
-    label: 'Piece',
-    options: [ALL, ...PIECE_KIND_IDS.map((id) => ({ id, name: PIECE_KINDS[id].name }))],
-  },
-  { id: 'fabricId', label: 'Fabric', options: [ALL, ...FABRICS.map(({ id, name }) => ({ id, name }))] },
-  {
-    id: 'method',
-    label: 'Method',
-    options: [ALL, ...(['hooped', 'floated', 'partly'] as const).map((id) => ({ id, name: id }))],
-  },
-  { id: 'outcome', label: 'Outcome', options: [ALL, ...OUTCOMES.map((id) => ({ id, name: id }))] },
-];
 const OUTCOME_SIGNS: Record<LogSummary['outcome'], string> = {
   good: '✓ good',
   slight: '1 slight',
@@ -221,28 +213,130 @@ function NothingLogged() {
   );
 }
 
+/** What a filter comes to: what is chosen, in words. */
+function useFilterWords(): (filter: LogFilter) => string[] {
+  const nameOf = useValueName();
+  return ({ q, from, to, ...facets }) => [
+    ...LOG_FACETS.flatMap((facet) => (facets[facet] ?? []).map((value) => nameOf(facet, value))),
+    ...(q ? [`“${q}”`] : []),
+    ...(from ? [`from ${from}`] : []),
+    ...(to ? [`to ${to}`] : []),
+  ];
+}
+
+/** Searches that are kept, and keeping the one at hand. */
+function KeptSearches({ filter, onFilter }: { filter: LogFilter; onFilter: (filter: LogFilter) => void }) {
+  const { data: searches = [] } = useSearchesQuery();
+  const [keep] = useKeepSearchMutation();
+  const [remove] = useRemoveSearchMutation();
+  const [name, setName] = useState('');
+  const [gone, setGone] = useState<SavedSearch | null>(null);
+  const words = useFilterWords();
+  const isAny = words(filter).length > 0;
+  const kept = searches.find((one) => isEqual(one.filter, withoutEmpty(filter)));
+  return (
+    <Stack gap={8}>
+      {searches.length > 0 ? (
+        <Row gap={6} wrap role="group" aria-label="Kept searches">
+          {searches.map((search) => (
+            <Chip
+              key={search.id}
+              role="checkbox"
+              small
+              name={search.name}
+              on={kept?.id === search.id}
+              onPress={() => onFilter(kept?.id === search.id ? {} : search.filter)}
+            />
+          ))}
+        </Row>
+      ) : null}
+      {kept ? (
+        <Press
+          kind="link"
+          title={`keep “${kept.name}” no longer`}
+          onPress={() => {
+            setGone(kept);
+            void remove(kept.id);
+          }}
+        />
+      ) : null}
+      {isAny && !kept ? (
+        <Row gap={8} align="end" wrap>
+          <TextField grow label="Keep this search as" value={name} onText={setName} />
+          <Press
+            title="Keep it"
+            disabled={name.trim() === ''}
+            onPress={() => {
+              void keep({ id: newId(), name: name.trim().slice(0, 60), filter: withoutEmpty(filter) });
+              setName('');
+            }}
+          />
+        </Row>
+      ) : null}
+      {gone ? (
+        <UndoBar
+          text={`“${gone.name}” is kept no longer.`}
+          onPutBack={() => {
+            void keep(gone);
+            setGone(null);
+          }}
+        />
+      ) : null}
+    </Stack>
+  );
+}
+
+const withoutEmpty = (filter: LogFilter): LogFilter =>
+  Object.fromEntries(Object.entries(filter).filter(([, value]) => value !== undefined && value !== ''));
+
+/** A day as it is typed; what is none is said. */
+function DayField({
+  label,
+  day,
+  onDay,
+}: {
+  label: string;
+  day: string | undefined;
+  onDay: (day?: string) => void;
+}) {
+  const [typed, setTyped] = useState(day ?? '');
+  const isDay = typed.trim() === '' || /^\d{4}-\d\d-\d\d$/.test(typed.trim());
+  return (
+    <TextField
+      grow
+      label={label}
+      value={typed}
+      placeholder="2026-03-31"
+      error={isDay ? null : 'A day is written so: 2026-03-31.'}
+      onText={(text) => {
+        setTyped(text);
+        if (text.trim() === '') onDay(undefined);
+        else if (isValid(parseISO(text.trim())) && /^\d{4}-\d\d-\d\d$/.test(text.trim())) onDay(text.trim());
+      }}
+    />
+  );
+}
+
 /** What was done, how, and how it came out. */
 export function LogbookScreen() {
   const [filter, setFilter] = useState<LogFilter>({});
-  const [sought, setSought] = useState('');
   const [order, setOrder] = useState<LogOrder>({ by: 'date', way: 'falling' });
   const board = useBoard();
+  const words = useFilterWords();
   const asked = {
-    ...filter,
-    ...(sought.trim() === '' ? {} : { q: sought.trim() }),
+    ...withoutEmpty({ ...filter, q: filter.q?.trim() }),
     // The latest first is what is kept for a page without the shop's computer, too.
     ...(board && !(order.by === 'date' && order.way === 'falling') ? order : {}),
   };
   const logbook = useLogbookInfiniteQuery(asked, { refetchOnMountOrArgChange: true });
   const { data, hasNextPage, isFetching, fetchNextPage } = logbook;
   const entries = useMemo(() => data?.pages.flatMap((page) => page.entries) ?? [], [data]);
-  const chosen = FILTERS.flatMap(({ id, options }) => options.find((o) => o.id === filter[id])?.name ?? []);
-  const isNew = logbook.isSuccess && entries.length === 0 && chosen.length === 0 && sought === '';
+  const chosen = words(filter);
+  const isNew = logbook.isSuccess && entries.length === 0 && chosen.length === 0;
   const more = () => {
     if (hasNextPage && !isFetching) void fetchNextPage();
   };
-  const set = (id: keyof LogFilter, value: string) =>
-    setFilter(({ [id]: _, ...others }) => (value === 'all' ? others : { ...others, [id]: value }));
+  const facets = data?.pages[0]?.facets;
   return (
     <AmongPlaces>
       <ListScreen
@@ -266,25 +360,34 @@ export function LogbookScreen() {
           <>
             <TextField
               label="Find a piece"
-              value={sought}
-              onText={setSought}
-              placeholder="name, customer or note"
+              value={filter.q ?? ''}
+              onText={(q) => setFilter({ ...filter, q })}
+              placeholder="any words: name, cloth, thread, note"
             />
             <Disclosure
               title={chosen.length > 0 ? `Shown: ${chosen.join(', ')}` : 'Show only some'}
               label="Filters"
             >
-              {FILTERS.map(({ id, label, options }) => (
-                <Choice
-                  key={id}
-                  label={label}
-                  small
-                  options={options}
-                  chosen={filter[id] ?? 'all'}
-                  onChoose={(value) => set(id, value)}
-                />
-              ))}
+              <Stack gap={12}>
+                {facets ? <Facets facets={facets} filter={filter} onFilter={setFilter} /> : null}
+                <Row gap={8} wrap>
+                  <DayField
+                    key={`from ${filter.from ?? ''}`}
+                    label="Logged from"
+                    day={filter.from}
+                    onDay={(from) => setFilter({ ...filter, from })}
+                  />
+                  <DayField
+                    key={`to ${filter.to ?? ''}`}
+                    label="Logged to"
+                    day={filter.to}
+                    onDay={(to) => setFilter({ ...filter, to })}
+                  />
+                </Row>
+                {chosen.length > 0 ? <Press title="Show all" onPress={() => setFilter({})} /> : null}
+              </Stack>
             </Disclosure>
+            <KeptSearches filter={filter} onFilter={setFilter} />
           </>
         )}
         {logbook.isSuccess && entries.length === 0 && !isNew ? (

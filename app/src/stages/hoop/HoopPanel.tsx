@@ -21,6 +21,7 @@ import { announce } from '../../everyone/announce';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { WhichHoops } from '../../shop/Kit';
 import { usePalette } from '../../theme/palette';
+import { LatePastPieces } from '../LatePastPieces';
 import { hoopLaidBy } from './useRingDrag';
 
 const METHODS: readonly { id: Method; name: string }[] = [
@@ -239,6 +240,7 @@ export function HoopPanel() {
         </Stack>
       ) : null}
       <Why about="this hoop and method" reasons={hoop.reasons} units={units} />
+      <LatePastPieces on="hoop" />
       <View role="radiogroup" aria-label="Hoops on the shelf">
         {hoop.verdicts.map((verdict) => (
           <VerdictRow

@@ -5,6 +5,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
+import { LatePastPieces } from '../LatePastPieces';
 import { CutList } from './CutList';
 import { KeepWay } from './KeepWay';
 import { PartRow } from './PartRow';
@@ -44,6 +45,7 @@ export function LayersPanel() {
           />
           <KeepWay />
         </Row>
+        <LatePastPieces on="layers" />
       </Ruled>
       {CHOICE_PARTS.map((part) => (
         <PartRow

@@ -56,7 +56,11 @@ const RESULT = {
 };
 
 /** A piece of a run that came out otherwise than the others: which, counted from 1, and how. */
-export const OtherPieceSchema = z.object({ piece: z.number().int().min(1).max(2000), ...RESULT });
+export const OtherPieceSchema = z.object({
+  piece: z.number().int().min(1).max(2000),
+  ...RESULT,
+  note: z.string().max(400).default(''),
+});
 export type OtherPiece = z.infer<typeof OtherPieceSchema>;
 
 /** The most pieces of a run that are told one by one. */

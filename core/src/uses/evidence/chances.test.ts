@@ -4,7 +4,7 @@ import { type PlausibleCase, type PlausibleShop, plausibleShop } from '../../tes
 import { report } from '../../testing/report';
 import { meanOf, quantileOf, shareOf, surelySmaller } from './beta';
 import { believedOf, type Chance, type Taught, TROUBLES, type Trouble, taughtBy } from './chances';
-import { likePieces } from './likeness';
+import { likePieces, tableOf } from './likeness';
 import type { PieceRecord } from './pieceRecord';
 
 const RULES = DEFAULT_HOUSE_RULES;
@@ -126,7 +126,7 @@ describe('a shop with a hidden truth', () => {
           const [first] = question;
           const nearest =
             first &&
-            likePieces({ ...first.conditions, stack: [] }, clean, {
+            likePieces({ ...first.conditions, stack: [] }, tableOf(clean), {
               rules: { ...RULES, numbers: { likeStack: 0, likeWithin: 100 } },
               most: 1,
             })[0];

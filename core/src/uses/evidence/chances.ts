@@ -220,6 +220,8 @@ export interface Chance {
 
 /** What all past pieces teach, ready to be asked. */
 export interface Taught {
+  /** The stacks that were taken on cloth of the same kind held the same way, as their words, the usual first. */
+  stacksOn: (conditions: PieceConditions) => string[][];
   chancesOf: (conditions: PieceConditions, risks: RiskPoints) => Chance[];
 }
 
@@ -266,7 +268,15 @@ export function taughtBy(records: Iterable<PieceRecord>, rules: HouseRules): Tau
       ofKind: count.cells.get(at(of, CELL)) ?? 0,
     }));
   };
-  return { chancesOf };
+  const stacksOn = (conditions: PieceConditions): string[][] => {
+    const { cell } = wordsOf(conditions, '', '');
+    return [...(tally.numbers[CELL] ?? [])]
+      .filter(([word]) => word.startsWith(cell))
+      .sort(([, a], [, b]) => (count.cells.get(b) ?? 0) - (count.cells.get(a) ?? 0))
+      .map(([word]) => word.slice(cell.length))
+      .map((stack) => (stack === 'nothing' ? [] : stack.split(' + ')));
+  };
+  return { chancesOf, stacksOn };
 }
 
 /** A fault that is seen so often, where nothing is known of it. */

@@ -1,7 +1,7 @@
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { HOOPED_TEE } from '../../testing/pieceConditions';
-import { likePieces } from './likeness';
+import { likePieces, tableOf } from './likeness';
 import { evidenceOf } from './likeThis';
 import { NO_RISK, type PieceRecord } from './pieceRecord';
 
@@ -19,7 +19,7 @@ const piece = (id: number, rest: Partial<PieceRecord> = {}): PieceRecord => ({
   ...rest,
 });
 const said = (records: readonly PieceRecord[]) => {
-  const evidence = evidenceOf(TEE, likePieces(TEE, records, { rules: RULES, most: 50 }), RULES);
+  const evidence = evidenceOf(TEE, likePieces(TEE, tableOf(records), { rules: RULES, most: 50 }), RULES);
   return evidence && say(evidence.text, { system: 'mm' });
 };
 

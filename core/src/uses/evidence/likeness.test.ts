@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { HOOPED_TEE } from '../../testing/pieceConditions';
-import { differencesOf, distanceOf, LIKENESS, likePieces } from './likeness';
+import { differencesOf, distanceOf, LIKENESS, likePieces, tableOf } from './likeness';
 import { NO_RISK, type PieceConditions, type PieceRecord } from './pieceRecord';
 
 const RULES = DEFAULT_HOUSE_RULES;
@@ -63,7 +63,7 @@ it('finds the nearest pieces, as a sort of all would, and none that are not alik
   fc.assert(
     fc.property(anything, fc.array(anything, { maxLength: 60 }), (target, others) => {
       const records = others.map(recordOf);
-      const found = likePieces(target, records, { rules: RULES, most: 7 });
+      const found = likePieces(target, tableOf(records), { rules: RULES, most: 7 });
       const all = records
         .map((record) => distanceOf(target, record, RULES))
         .filter((distance) => distance <= 0.2)

@@ -29,6 +29,9 @@ function stacksApart(a: readonly string[], b: readonly string[]): number {
   return all === 0 ? 0 : 1 - both / all;
 }
 
+const sizesApart = (a: number, b: number): number =>
+  within(Math.abs(Math.log(Math.max(1, a) / Math.max(1, b))) / Math.log(SIZE_TIMES));
+
 /** What pieces are likened by, in the order it is told. */
 export const LIKENESS = {
   cloth: {
@@ -45,8 +48,7 @@ export const LIKENESS = {
   stack: { weight: N.likeStack, apart: (a, b) => stacksApart(a.stack, b.stack) },
   size: {
     weight: N.likeSize,
-    apart: (a, b) =>
-      within(Math.abs(Math.log(Math.max(1, a.sizeMm) / Math.max(1, b.sizeMm))) / Math.log(SIZE_TIMES)),
+    apart: (a, b) => sizesApart(a.sizeMm, b.sizeMm),
   },
 } satisfies Record<string, { weight: HouseNumber; apart: Apart }>;
 export type Likened = keyof typeof LIKENESS;
@@ -92,41 +94,66 @@ function putAmong(near: LikePiece[], piece: LikePiece, most: number): void {
 }
 
 /**
- * The past pieces most like one, the nearest first, the latest of those as near; none beyond what is still alike. One
- * pass; what two stacks are apart is worked out once for each stack, so records that share theirs are fastest.
+ * Past pieces, ready to be likened: what they were made with but for the size is kept once for all that were made so, since a
+ * shop makes much of the same.
  */
-export function likePieces(
-  target: PieceConditions,
-  records: Iterable<PieceRecord>,
-  { rules, most }: { rules: HouseRules; most: number },
-): LikePiece[] {
-  const weighed = ALL.map((thing) => ({
-    weight: numberFor(rules, LIKENESS[thing].weight),
-    apart: thing === 'stack' ? stackApartOf(target) : LIKENESS[thing].apart,
-  })).filter(({ weight }) => weight > 0);
-  const weights = weighed.reduce((sum, { weight }) => sum + weight, 0);
-  const farthest = weights === 0 ? Infinity : (numberFor(rules, N.likeWithin) / 100) * weights + 1e-12;
-  const near: LikePiece[] = [];
-  if (most < 1) return near;
-  for (const record of records) {
-    let sum = 0;
-    for (const { weight, apart } of weighed) {
-      sum += weight * apart(target, record);
-      if (sum > farthest) break;
-    }
-    if (sum <= farthest) putAmong(near, { record, distance: weights === 0 ? 0 : sum / weights }, most);
-  }
-  return near;
+export interface PieceTable {
+  records: PieceRecord[];
+  /** Every cloth, density, method and stack that there is among them, by one of its pieces. */
+  made: PieceRecord[];
+  /** Which of these each record is. */
+  madeOf: number[];
+  sizeMm: number[];
+  numbers: Map<string, number>;
 }
 
-/** How far stacks are apart from one, each worked out once. */
-function stackApartOf({ stack }: PieceConditions): Apart {
-  const known = new Map<readonly string[], number>();
-  return (_, other) => {
-    const kept = known.get(other.stack);
-    if (kept !== undefined) return kept;
-    const apart = stacksApart(stack, other.stack);
-    known.set(other.stack, apart);
-    return apart;
-  };
+export const emptyTable = (): PieceTable => ({
+  records: [],
+  made: [],
+  madeOf: [],
+  sizeMm: [],
+  numbers: new Map(),
+});
+
+export function addPiece(table: PieceTable, record: PieceRecord): void {
+  const { fabricId, structure, stretchPercent, pileMm, rank, method, stack } = record;
+  const key = `${fabricId}|${structure}|${stretchPercent}|${pileMm}|${rank}|${method}|${stack.join('+')}`;
+  let number = table.numbers.get(key);
+  if (number === undefined) {
+    number = table.made.length;
+    table.numbers.set(key, number);
+    table.made.push(record);
+  }
+  table.records.push(record);
+  table.madeOf.push(number);
+  table.sizeMm.push(record.sizeMm);
+}
+
+export function tableOf(records: Iterable<PieceRecord>): PieceTable {
+  const table = emptyTable();
+  for (const record of records) addPiece(table, record);
+  return table;
+}
+
+/** The past pieces most like one, the nearest first, the latest of those as near; none beyond what is still alike. */
+export function likePieces(
+  target: PieceConditions,
+  { records, made, madeOf, sizeMm }: PieceTable,
+  { rules, most }: { rules: HouseRules; most: number },
+): LikePiece[] {
+  const near: LikePiece[] = [];
+  if (most < 1) return near;
+  const weights = ALL.reduce((sum, thing) => sum + numberFor(rules, LIKENESS[thing].weight), 0);
+  const sizeWeight = weights === 0 ? 0 : numberFor(rules, LIKENESS.size.weight) / weights;
+  const farthest = numberFor(rules, N.likeWithin) / 100 + 1e-12;
+  // Whatever its size, one of these is at least so far.
+  const atLeast = made.map((record) => distanceOf(target, { ...record, sizeMm: target.sizeMm }, rules));
+  for (let i = records.length - 1; i >= 0; i--) {
+    const least = atLeast[madeOf[i] as number] as number;
+    const last = near.length >= most ? (near[most - 1] as LikePiece).distance : farthest;
+    if (least > Math.min(farthest, last)) continue;
+    const distance = least + sizeWeight * sizesApart(target.sizeMm, sizeMm[i] as number);
+    if (distance <= farthest) putAmong(near, { record: records[i] as PieceRecord, distance }, most);
+  }
+  return near;
 }

@@ -53,7 +53,7 @@ it('puts what was really used before what was planned, in the stack and in what 
 it('a run is as many pieces as came out alike, and each that came out otherwise', () => {
   const ticket = exampleA();
   const seven = { ...ticket, piece: { ...ticket.piece, sizes: [{ name: 'M', count: 6, readings: {} }] } };
-  const other = { spots: [], off: NOT_MEASURED };
+  const other = { spots: [], off: NOT_MEASURED, note: '' };
   const others = [
     { piece: 2, faults: { gaps: 3 }, ...other },
     { piece: 5, faults: {}, ...other },

@@ -101,6 +101,10 @@ function usedStack(
   };
 }
 
+/** The cloth of an entry as it was then; where that was not kept, as the library has it. */
+export const keptFabric = ({ ticket, plan }: Pick<LogEntry, 'ticket' | 'plan'>): Fabric =>
+  KeptPieceSchema.parse(plan.piece ?? {}).fabric ?? fabricOf(ticket.piece);
+
 /** One entry as it was made: its conditions, what the rules hold of it, and its needle. */
 export interface AsMade {
   conditions: PieceConditions;
@@ -121,13 +125,13 @@ export function asMade(
   const held: Method = method === 'partly' ? (plan.hoop?.method ?? 'hooped') : method;
   const stack = usedStack({ plan, log }, held);
   if (!facts || !stack) return null;
-  const piece = KeptPieceSchema.parse(plan.piece ?? {});
-  const fabric = piece.fabric ?? fabricOf(ticket.piece);
+  const fabric = keptFabric({ ticket, plan });
+  const { readings } = KeptPieceSchema.parse(plan.piece ?? {});
   const { widthMm, heightMm, stitches } = facts;
   const densityClass = densityClassOf(stitches / Math.max(0.01, (widthMm * heightMm) / 100));
   const design: LayeredDesign = { ...KeptDesignSchema.parse(facts), stitches, densityClass };
   const kind = PIECE_KINDS[ticket.piece.kind];
-  const of = { fabric, kind, colour: ticket.piece.colour, readings: piece.readings };
+  const of = { fabric, kind, colour: ticket.piece.colour, readings };
   return {
     conditions: {
       fabricId: ticket.piece.fabricId || fabric.id,

@@ -5,12 +5,17 @@ import type { Context } from '../../context';
 /** A line now and then, so that neither side takes a still connection for a lost one, ms. */
 const HEARTBEAT_MS = 20_000;
 
+/** What is asked by POST and changes nothing of the data. */
+const QUESTIONS = /^\/api\/(plan|paper|logbook\/advice$|backups$)/;
+export const isQuestion = ({ method, path }: { method: string; path: string }): boolean =>
+  method === 'GET' || QUESTIONS.test(path);
+
 /** Tells open pages of every change that was answered well, of nouns whose routes do not tell themselves. */
 export const tellingChanges =
   ({ changes }: Context, noun: 'shelf' | 'rules' | 'logbook'): MiddlewareHandler =>
   async (c, next) => {
     await next();
-    if (c.req.method === 'GET' || !c.res.ok) return;
+    if (isQuestion(c.req) || !c.res.ok) return;
     changes.tell({ noun, id: null, rev: null, device: c.req.header('x-device') ?? null });
   };
 

@@ -6,12 +6,18 @@ import {
   LogPageSchema,
   LogPieceSchema,
   LogQuestionSchema,
+  TicketQuestionSchema,
 } from '@zt/core';
+import { AdviceSchema, adviceFor } from '@zt/core/uses/evidence/advice';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import { PAGE } from '../paging';
+import { readShelf } from '../shelf/reader';
+import { planKept } from '../shop';
 import { findTicket } from '../tickets/reader';
-import { findEntry, readLogbook } from './reader';
+import { LogMemory } from './memory';
+import { findEntry, readLines } from './reader';
 import { logPiece, takeBack } from './writer';
 
 const params = z.object({ id: IdSchema });
@@ -48,9 +54,32 @@ const remove = createRoute({
   responses: { 200: answers(Done, 'Taken back'), ...failures },
 });
 
+const advise = createRoute({
+  method: 'post',
+  path: '/advice',
+  summary:
+    'What past pieces say of a ticket: those like it, and what may go wrong with every stack of the shelf',
+  request: { body: body(TicketQuestionSchema) },
+  responses: {
+    200: answers(AdviceSchema.nullable(), 'What they say; null while it has no layers'),
+    ...failures,
+  },
+});
+
 export function logbookRoutes({ store, now }: Context) {
+  const memory = new LogMemory(store);
   return new OpenAPIHono({ defaultHook })
-    .openapi(list, async (c) => c.json(await readLogbook(store.db, c.req.valid('query')), 200))
+    .openapi(list, async (c) => {
+      const { after, ...question } = c.req.valid('query');
+      const page = { size: PAGE, ...(after ? { key: after } : {}) };
+      const { fabrics } = await readShelf(store.db);
+      const { ids, outcomes: counts, facets, next } = await memory.find(question, page, fabrics);
+      return c.json({ entries: await readLines(store.db, ids), counts, facets, next }, 200);
+    })
+    .openapi(advise, async (c) => {
+      const asked = await planKept(store.db, c.req.valid('json'));
+      return c.json(adviceFor(asked, await memory.learned(asked.rules)), 200);
+    })
     .openapi(read, async (c) => {
       const entry = await findEntry(store.db, c.req.valid('param').id);
       if (!entry) throw notFound('entry');

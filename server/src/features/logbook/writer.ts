@@ -16,6 +16,7 @@ import { logEntries } from '../../db/schema/logEntries';
 import { tickets } from '../../db/schema/tickets';
 import { moveUses } from '../shelf/writer';
 import { readShop } from '../shop';
+import { forgetFacts, keepFacts } from './facts';
 import { rowOf } from './map';
 import { takenOf } from './reader';
 
@@ -42,6 +43,7 @@ export async function addEntry(
     .values({ ...rowOf(entry), taken: [...taken] })
     .onConflictDoUpdate({ target: logEntries.id, set: { deletedAt: null, taken: [...taken] } });
   await markLogged(tx, entry.ticket.id);
+  await keepFacts(tx, entry);
 }
 
 const isKept = async (tx: Transaction, id: string): Promise<boolean> => {
@@ -98,6 +100,7 @@ export async function takeBack(tx: Transaction, id: string, deletedAt: string): 
     .where(eq(logEntries.id, id))
     .returning({ taken: textOf(logEntries.taken), ticketId: logEntries.ticketId });
   if (row) await markLogged(tx, row.ticketId);
+  await forgetFacts(tx, id);
   await moveUses(tx, takenOf(row?.taken ?? '[]'), { entryId: id, by: -1, now: deletedAt });
   return true;
 }

@@ -3,6 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
 import { shelfItems } from '../../db/schema/shelfItems';
+import { forgetFacts, keepFacts } from '../logbook/facts';
 import { findEntry } from '../logbook/reader';
 import { markLogged } from '../logbook/writer';
 import { findShelfRow } from '../shelf/reader';
@@ -39,6 +40,7 @@ async function mendEntry(tx: Transaction, { id }: Row): Promise<boolean> {
     .update(logEntries)
     .set({ summary: summaryOf(entry) })
     .where(eq(logEntries.id, id));
+  await keepFacts(tx, entry);
   return true;
 }
 
@@ -64,6 +66,9 @@ export async function markRow(
       .where(eq(logEntries.id, id))
       .returning({ ticketId: logEntries.ticketId });
     if (entry) await markLogged(tx, entry.ticketId);
+    const back = deletedAt === null && (await findEntry(tx, id));
+    if (back) await keepFacts(tx, back);
+    else await forgetFacts(tx, id);
     return entry !== undefined;
   }
   const changed = await tx

@@ -1,0 +1,208 @@
+import { FAULTS, type StackAdvice, say, type Ticket, type ToldChance, wayFrom } from '@zt/core';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import { type Href, Link } from 'expo-router';
+import isEqual from 'fast-deep-equal';
+import { useEffect, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { FindingNote } from '../components/FindingNote';
+import { Disclosure } from '../components/ui/Disclosure';
+import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Stack } from '../components/ui/Stack';
+import { Txt } from '../components/ui/Txt';
+import { newId } from '../hooks/newId';
+import { today } from '../hooks/today';
+import { useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
+import { useAdviceQuery } from '../services/logbookApi';
+import { useShop } from '../shop/useShop';
+import { usePalette } from '../theme/palette';
+
+/** So long nothing is changed before it is asked again, ms. */
+const AT_REST_MS = 500;
+
+/** The ticket as it was when it was last left alone: the logbook is not asked at every keystroke. */
+function useAtRest(): Ticket {
+  const ticket = useTicket();
+  const [asked, setAsked] = useState(ticket);
+  useEffect(() => {
+    const { piece, design, place, hoop, layers } = ticket;
+    const { piece: p, design: d, place: pl, hoop: h, layers: l } = asked;
+    if (isEqual([piece, design, place, hoop, layers], [p, d, pl, h, l])) return;
+    const timer = setTimeout(() => setAsked(ticket), AT_REST_MS);
+    return () => clearTimeout(timer);
+  }, [ticket, asked]);
+  return asked;
+}
+
+const faultName = (id: string): string => (FAULTS.find((f) => f.id === id)?.name ?? 'anything').toLowerCase();
+const chanceInWords = ({ percent, low, high }: ToldChance): string =>
+  `${Math.round(percent)} % (${Math.round(low)} to ${Math.round(high)})`;
+
+/** A chance on a line of a hundred: where it is, between which it lies, and a notch where the rule has it. */
+function ChanceLine({ chance, bad }: { chance: ToldChance; bad: boolean }) {
+  const p = usePalette();
+  const at = (percent: number) => `${Math.min(100, Math.max(0, percent))}%` as const;
+  return (
+    <View aria-hidden style={{ height: 18, justifyContent: 'center' }}>
+      <View style={{ height: 1, backgroundColor: p.hairline }} />
+      <View
+        style={{
+          position: 'absolute',
+          left: at(chance.low),
+          width: at(chance.high - chance.low),
+          height: 6,
+          borderRadius: 3,
+          backgroundColor: bad ? p.madder : p.moss,
+          opacity: 0.45,
+        }}
+      />
+      <View
+        style={{
+          position: 'absolute',
+          left: at(chance.believed),
+          width: 2,
+          height: 16,
+          backgroundColor: p.ink,
+        }}
+      />
+      <View
+        style={{
+          position: 'absolute',
+          left: at(chance.percent),
+          marginLeft: -5,
+          width: 10,
+          height: 10,
+          borderRadius: 5,
+          backgroundColor: bad ? p.madder : p.moss,
+        }}
+      />
+    </View>
+  );
+}
+
+const HIGH = 25;
+
+function StackRow({ stack, onTake }: { stack: StackAdvice; onTake: (() => void) | null }) {
+  const spoke =
+    stack.pieces > 0
+      ? `${stack.pieces} on this cloth, ${stack.ofKind} on its kind`
+      : stack.ofKind > 0
+        ? `${stack.ofKind} on cloth of its kind`
+        : 'None logged: the rule alone';
+  return (
+    <Stack gap={2}>
+      <Row align="middle" gap={8}>
+        <Stack grow>
+          <Txt as="strong">{`${stack.name}${stack.planned ? ', as planned' : ''}`}</Txt>
+        </Stack>
+        {onTake ? <Press kind="link" title="take it" label={`Take ${stack.name}`} onPress={onTake} /> : null}
+      </Row>
+      <ChanceLine chance={stack.any} bad={stack.any.percent >= HIGH} />
+      <Txt as="small">
+        {`${chanceInWords(stack.any)} go wrong: ${stack.faults
+          .filter(({ percent }) => percent >= 1)
+          .map((fault) => `${faultName(fault.trouble)} ${Math.round(fault.percent)} %`)
+          .join(', ')}. ${spoke}.`}
+      </Txt>
+    </Stack>
+  );
+}
+
+/** What past pieces say of the open ticket, beside what the rules say: under its layers, or under its hoop. */
+export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
+  const units = useUnits();
+  const rules = useRules();
+  const { setRules, rulesSave } = useShop();
+  const { change, take } = useTicketActs();
+  const asked = useAtRest();
+  const { currentData: advice, isError } = useAdviceQuery(asked);
+  const [kept, setKept] = useState(false);
+  if (isError)
+    return (
+      <Txt as="small" tone="graphite">
+        What past pieces say is counted at the shop’s computer, and it cannot be reached.
+      </Txt>
+    );
+  if (!advice) return null;
+  const { text, near, stacks, methods, against } = advice;
+  const name = against ? (stacks.find(({ sheets }) => isEqual(sheets, against.sheets))?.name ?? '') : '';
+  const keepWay = () => {
+    if (!against) return;
+    const way = wayFrom(
+      { id: newId(), name: name.slice(0, 80), why: 'our own pieces come out better so', since: today() },
+      { sheets: against.sheets, choices: {} },
+      against.applies,
+    );
+    setRules({ ...rules, ways: [way, ...rules.ways] });
+    setKept(true);
+  };
+  if (!text && near.length === 0 && stacks.every(({ ofKind }) => ofKind === 0)) return null;
+  return (
+    <Stack gap={6} role="group" aria-label="What past pieces say">
+      {text ? (
+        <Txt live testID="like-this">
+          {say(text, units)}
+        </Txt>
+      ) : null}
+      {against && on === 'layers' ? (
+        <>
+          <FindingNote finding={against.finding} units={units} onMend={take} />
+          <Row gap={8} align="middle" wrap>
+            <Press title="Make it a way of ours" disabled={kept} onPress={keepWay} />
+            {kept && rulesSave === 'saved' ? (
+              <Txt as="small" live>
+                Followed wherever it applies; House rules switch it off again.
+              </Txt>
+            ) : null}
+          </Row>
+        </>
+      ) : null}
+      <Disclosure title="What past pieces say" label="Past pieces and chances">
+        <Stack gap={10}>
+          {on === 'layers'
+            ? stacks.map((stack) => (
+                <StackRow
+                  key={stack.name}
+                  stack={stack}
+                  onTake={
+                    stack.planned
+                      ? null
+                      : () =>
+                          change({
+                            stage: 'layers',
+                            set: { support: { sheets: stack.sheets, why: 'our own pieces' } },
+                          })
+                  }
+                />
+              ))
+            : methods.map(({ method, any, pieces }) => (
+                <Stack key={method} gap={2}>
+                  <Txt as="strong">{method}</Txt>
+                  <ChanceLine chance={any} bad={any.percent >= HIGH} />
+                  <Txt as="small">{`${chanceInWords(any)} go wrong; ${pieces} on cloth of its kind.`}</Txt>
+                </Stack>
+              ))}
+          <Txt as="small" tone="graphite">
+            Of a hundred pieces, how many go wrong in any way, over all who work here. The bar is between
+            which figures the truth lies nine times of ten; the notch is what the rules alone believe.
+          </Txt>
+          {near.map((piece) => (
+            <Link key={piece.id + JSON.stringify(piece.faults)} href={`/logbook/${piece.id}` as Href} asChild>
+              <Pressable style={{ minHeight: 44, justifyContent: 'center' }}>
+                <Txt as="label">{`${format(parseISO(piece.loggedAt), 'd MMM yyyy')}  ${piece.name || 'a piece'}: ${
+                  Object.keys(piece.faults).length === 0
+                    ? 'clean'
+                    : Object.keys(piece.faults).map(faultName).join(', ')
+                }`}</Txt>
+                <Txt as="small" tone="graphite">
+                  {piece.differs.length === 0 ? 'alike in all' : `differs in ${piece.differs.join(', ')}`}
+                </Txt>
+              </Pressable>
+            </Link>
+          ))}
+        </Stack>
+      </Disclosure>
+    </Stack>
+  );
+}

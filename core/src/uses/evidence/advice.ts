@@ -1,0 +1,319 @@
+import { z } from 'zod';
+import { count, type Phrase, PhraseSchema, percent, phrase } from '../../base/units/phrase';
+import { numberFor } from '../../catalogue/houseNumber';
+import { EVIDENCE_NUMBERS as N } from '../../catalogue/numbers/evidence';
+import { FAULT_IDS, FAULTS } from '../../model/faults';
+import { type Finding, FindingSchema, finding } from '../../model/finding';
+import type { HouseRules } from '../../model/houseRules';
+import type { Shelf } from '../../model/shelf';
+import type { Ticket } from '../../model/ticket';
+import { METHODS, type Method } from '../../model/ticket/hoop';
+import { BONDS, MOST_SHEETS, type Sheet, SheetsSchema, STABILIZER_IDS } from '../../model/ticket/layers';
+import { type WayApplies, WayAppliesSchema } from '../../model/way';
+import type { Plan } from '../../planner/planned';
+import { densityRank } from '../../stages/design/designFacts';
+import { decideLayers } from '../../stages/layers/decideLayers';
+import { type LayerFacts, layerFacts } from '../../stages/layers/facts';
+import { breaksNever, type Stack } from '../../stages/layers/never';
+import { floatsOnNothing, placeSheets, whySheetCannot } from '../../stages/layers/placing';
+import { ownedTypes } from '../../stages/layers/substitutes';
+import { appliesLike } from '../../stages/layers/ways';
+import { meanOf, quantileOf, type Share, surelySmaller } from './beta';
+import type { Chance, Taught } from './chances';
+import { differencesOf, likePieces, type PieceTable } from './likeness';
+import { evidenceOf } from './likeThis';
+import { type PieceConditions, riskPoints, stackWords } from './pieceRecord';
+import { stackName } from './stackName';
+
+/** A chance as it is told: of a hundred, with the two figures between which the truth lies. */
+const ChanceSchema = z.object({
+  trouble: z.enum([...FAULT_IDS, 'any']),
+  percent: z.number(),
+  low: z.number(),
+  high: z.number(),
+  /** What the rules alone believe. */
+  believed: z.number(),
+});
+export type ToldChance = z.infer<typeof ChanceSchema>;
+
+/** A stack that could be taken, and what may go wrong with it. */
+const StackAdviceSchema = z.object({
+  sheets: SheetsSchema,
+  name: z.string(),
+  planned: z.boolean(),
+  /** That anything goes wrong, then the likeliest faults. */
+  any: ChanceSchema,
+  faults: z.array(ChanceSchema),
+  /** Pieces on this cloth at this density in it, and on cloth of its kind. */
+  pieces: z.number().int(),
+  ofKind: z.number().int(),
+});
+export type StackAdvice = z.infer<typeof StackAdviceSchema>;
+
+const NearSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  loggedAt: z.string(),
+  pieces: z.number().int(),
+  distance: z.number(),
+  /** What it differs in, the weightiest first. */
+  differs: z.array(z.string()),
+  /** How it came out. */
+  faults: z.partialRecord(z.enum(FAULT_IDS), z.number()),
+});
+export type NearPiece = z.infer<typeof NearSchema>;
+
+/** What the logbook says of a ticket. */
+export const AdviceSchema = z.object({
+  /** In counts; null while too few pieces are like it. */
+  text: PhraseSchema.nullable(),
+  near: z.array(NearSchema),
+  /** The best first; the planned one is among them. */
+  stacks: z.array(StackAdviceSchema),
+  /** The planned stack hooped and floated. */
+  methods: z.array(z.object({ method: z.enum(METHODS), any: ChanceSchema, pieces: z.number().int() })),
+  /** Where the pieces speak against the planned stack: what to take, and where it would apply as a way of the shop's own. */
+  against: z
+    .object({
+      finding: FindingSchema,
+      sheets: SheetsSchema,
+      applies: WayAppliesSchema,
+      ids: z.array(z.string()),
+    })
+    .nullable(),
+});
+export type Advice = z.infer<typeof AdviceSchema>;
+
+/** So many past pieces are looked at, and so many are listed. */
+const MOST_NEAR = 60;
+const MOST_LISTED = 12;
+const MOST_STACKS = 6;
+/** So many faults of a stack are told. */
+const MOST_FAULTS = 3;
+
+const hundredth = (share: number): number => Math.round(share * 1000) / 10;
+
+function told({ trouble, share, believed }: Chance, rules: HouseRules): ToldChance {
+  const out = (1 - numberFor(rules, N.interval) / 100) / 2;
+  return {
+    trouble,
+    percent: hundredth(meanOf(share)),
+    low: hundredth(quantileOf(share, out)),
+    high: hundredth(quantileOf(share, 1 - out)),
+    believed: hundredth(believed),
+  };
+}
+
+const nameOf = (sheets: readonly Sheet[], topper: string): string =>
+  stackName(stackWords(sheets, topper).join(' + '));
+
+/** Sheets of the words that a stack is kept by, held as the shop holds; null where one cannot be. */
+function sheetsOfWords(words: readonly string[], facts: LayerFacts): Sheet[] | null {
+  const found = words
+    .filter((word) => !word.endsWith(' on top'))
+    .map((word) => {
+      const bond = BONDS.find((one) => word.endsWith(` ${one}`)) ?? 'none';
+      const id = bond === 'none' ? word : word.slice(0, -bond.length - 1);
+      return { stabilizer: STABILIZER_IDS.find((one) => one === id), bond };
+    });
+  if (found.length > MOST_SHEETS) return null;
+  const ids = found.flatMap(({ stabilizer }) => (stabilizer ? [stabilizer] : []));
+  if (ids.length < found.length) return null;
+  const placed = placeSheets(ids, { further: 'tear-away' }, facts);
+  return placed.map((sheet, i) => ({ ...sheet, bond: found[i]?.bond ?? sheet.bond }));
+}
+
+interface Option {
+  sheets: Sheet[];
+  stack: Stack;
+  chances: Chance[];
+}
+const anyOf = (chances: readonly Chance[]): Share => {
+  const any = chances.find(({ trouble }) => trouble === 'any');
+  if (!any) throw new Error('assertion failed: anything at all has its chance');
+  return any.share;
+};
+
+/** Every stack of the shelf that could be under this piece: as planned, as the rules would have it otherwise, single sheets, and what was taken before. */
+function optionsFor(
+  { ticket, plan, shelf }: { ticket: Ticket; plan: Plan; shelf: Shelf },
+  on: { facts: LayerFacts; conditions: PieceConditions; taught: Taught },
+): Option[] {
+  const { facts, conditions, taught } = on;
+  const { layers } = plan;
+  if (!layers) return [];
+  const owned = ownedTypes(shelf);
+  const tried: (Sheet[] | null)[] = [
+    layers.sheets,
+    ...layers.supportAlternatives.map(({ sheets }) => sheets),
+    ...STABILIZER_IDS.map((id) => placeSheets([id], { further: 'tear-away' }, facts)),
+    ...taught.stacksOn(conditions).map((words) => sheetsOfWords(words, facts)),
+  ];
+  const seen = new Set<string>();
+  return tried.flatMap((sheets, i) => {
+    if (!sheets) return [];
+    const support = { sheets, why: 'our own pieces' };
+    const { stack } = decideLayers({ support, choices: ticket.layers.choices }, facts);
+    const words = stackWords(sheets, stack.topper);
+    const key = [...words].sort().join();
+    if (seen.has(key)) return [];
+    const mayBe =
+      sheets.every(({ stabilizer }) => owned.has(stabilizer)) &&
+      sheets.every((sheet) => whySheetCannot(sheet, facts) === null) &&
+      !floatsOnNothing(sheets, facts) &&
+      !breaksNever(stack, facts);
+    if (i > 0 && !mayBe) return [];
+    seen.add(key);
+    const chances = taught.chancesOf({ ...conditions, stack: words }, riskPoints(facts, stack));
+    return [{ sheets, stack, chances }];
+  });
+}
+
+function adviceOn({ sheets, stack, chances }: Option, planned: boolean, rules: HouseRules): StackAdvice {
+  const byMean = [...chances].sort((a, b) => meanOf(b.share) - meanOf(a.share));
+  const any = chances.find(({ trouble }) => trouble === 'any');
+  const faults = byMean.filter(({ trouble }) => trouble !== 'any').slice(0, MOST_FAULTS);
+  const [of] = chances;
+  if (!any || !of) throw new Error('assertion failed: every stack has its chances');
+  return {
+    sheets,
+    name: nameOf(sheets, stack.topper),
+    planned,
+    any: told(any, rules),
+    faults: faults.map((chance) => told(chance, rules)),
+    pieces: of.pieces,
+    ofKind: of.ofKind,
+  };
+}
+
+const faultName = (trouble: string): string =>
+  (FAULTS.find(({ id }) => id === trouble)?.name ?? 'something').toLowerCase();
+
+/** How much oftener a fault is seen with one stack than with another; the fault that differs most. */
+function whatDiffers(planned: Option, other: Option): string {
+  const meanIn = ({ chances }: Option, trouble: string) =>
+    meanOf(chances.find((c) => c.trouble === trouble)?.share ?? { a: 1, b: 1 });
+  const [worst] = [...FAULT_IDS].sort(
+    (a, b) => meanIn(planned, b) - meanIn(other, b) - (meanIn(planned, a) - meanIn(other, a)),
+  );
+  return faultName(worst ?? '');
+}
+
+/** Says that pieces of one's own speak against the planned stack, where they do so surely enough and by enough. */
+function contradiction(
+  [planned, ...others]: readonly Option[],
+  { facts, rules, byRule }: { facts: LayerFacts; rules: HouseRules; byRule: boolean },
+): { finding: Finding; sheets: Sheet[]; applies: WayApplies } | null {
+  if (!planned) return null;
+  const least = numberFor(rules, N.evidenceLeast);
+  const enough = ({ chances }: Option): boolean => (chances[0]?.ofKind ?? 0) >= least;
+  if (!enough(planned)) return null;
+  const before = anyOf(planned.chances);
+  const better = others
+    .filter(enough)
+    .sort((a, b) => meanOf(anyOf(a.chances)) - meanOf(anyOf(b.chances)))
+    .find(
+      (other) =>
+        meanOf(before) - meanOf(anyOf(other.chances)) >= numberFor(rules, N.worthTelling) / 100 &&
+        surelySmaller(anyOf(other.chances), before) >= numberFor(rules, N.contradicts) / 100,
+    );
+  if (!better) return null;
+  const said = (option: Option): Phrase => {
+    const of = option.chances[0];
+    return phrase`${nameOf(option.sheets, option.stack.topper)} goes wrong in ${percent(Math.round(100 * meanOf(anyOf(option.chances))))} of pieces (${count(of?.ofKind ?? 0)} on cloth like this)`;
+  };
+  const text = phrase`Our own pieces speak against ${byRule ? 'the rule' : 'this stack'}: ${said(planned)}, ${said(better)}; most of it ${whatDiffers(planned, better)}.`;
+  const why = 'our own pieces come out better so';
+  return {
+    sheets: better.sheets,
+    applies: appliesLike(facts),
+    finding: finding('layers', 'layers-evidence-against', 'warn', text, {
+      mends: [
+        {
+          label: phrase`Take ${nameOf(better.sheets, better.stack.topper)} for this one`,
+          result: phrase`something goes wrong in ${percent(Math.round(100 * meanOf(anyOf(better.chances))))} instead of ${percent(Math.round(100 * meanOf(before)))}`,
+          change: { stage: 'layers', set: { support: { sheets: better.sheets, why } } },
+        },
+      ],
+    }),
+  };
+}
+
+/** The cloth, design, method and stack of a plan, as pieces are likened; null while it has no layers. */
+export function conditionsOf(ticket: Ticket, { piece, design, hoop, layers }: Plan): PieceConditions | null {
+  const { facts } = design;
+  if (!facts || !hoop || !layers) return null;
+  const { fabric } = piece;
+  return {
+    fabricId: ticket.piece.fabricId || fabric.id,
+    structure: fabric.structure,
+    stretchPercent: fabric.stretchPercent,
+    pileMm: fabric.pileMm,
+    rank: densityRank(facts.densityClass),
+    sizeMm: Math.max(facts.widthMm, facts.heightMm),
+    method: hoop.method,
+    stack: stackWords(layers.sheets, layers.parts.topper.choice.id),
+  };
+}
+
+/**
+ * What a logbook says of a ticket: the pieces like it and how they came out, what may go wrong with every stack of the
+ * shelf, hooped and floated, and whether that speaks against what is planned. Null while the ticket has no layers. Chances
+ * are percent. What must never be is not advised, however it came out.
+ */
+export function adviceFor(
+  { ticket, plan, shelf, rules }: { ticket: Ticket; plan: Plan; shelf: Shelf; rules: HouseRules },
+  { pieces, taught }: { pieces: PieceTable; taught: Taught },
+): Advice | null {
+  const conditions = conditionsOf(ticket, plan);
+  const { layers, hoop, design, piece } = plan;
+  if (!conditions || !layers || !hoop || !design.facts) return null;
+  const facts = layerFacts(piece, design.facts, hoop, rules);
+  const near = likePieces(conditions, pieces, { rules, most: MOST_NEAR });
+  const options = optionsFor({ ticket, plan, shelf }, { facts, conditions, taught });
+  const byRule = !layers.supportOverruled;
+  const against = contradiction(options, { facts, rules, byRule });
+  const stacks = options
+    .map((option, i) => adviceOn(option, i === 0, rules))
+    .sort((a, b) => a.any.percent - b.any.percent);
+  return {
+    text: evidenceOf(conditions, near, rules)?.text ?? null,
+    near: near.slice(0, MOST_LISTED).map(({ record, distance }) => ({
+      id: record.id,
+      name: record.name,
+      loggedAt: record.loggedAt,
+      pieces: record.pieces,
+      distance,
+      differs: differencesOf(conditions, record, rules),
+      faults: record.faults,
+    })),
+    stacks: stacks.filter((stack, i) => i < MOST_STACKS || stack.planned),
+    methods: METHODS.map((method) => methodAdvice(method, { ticket, plan, rules, conditions, taught })),
+    against: against && {
+      ...against,
+      ids: near
+        .filter(({ record }) => Object.keys(record.faults).length > 0)
+        .map(({ record }) => record.id)
+        .slice(0, MOST_LISTED),
+    },
+  };
+}
+
+/** What may go wrong hooped or floated, with the sheets that are planned. */
+function methodAdvice(
+  method: Method,
+  on: { ticket: Ticket; plan: Plan; rules: HouseRules; conditions: PieceConditions; taught: Taught },
+): Advice['methods'][number] {
+  const { ticket, plan, rules, conditions, taught } = on;
+  const { piece, design, hoop, layers } = plan;
+  if (!design.facts || !hoop || !layers) throw new Error('assertion failed: a plan with layers is whole');
+  const facts = layerFacts(piece, design.facts, { method, laid: hoop.laid }, rules);
+  const { stack } = decideLayers(
+    { support: { sheets: layers.sheets, why: '' }, choices: ticket.layers.choices },
+    facts,
+  );
+  const chances = taught.chancesOf({ ...conditions, method }, riskPoints(facts, stack));
+  const any = chances.find(({ trouble }) => trouble === 'any');
+  if (!any) throw new Error('assertion failed: anything at all has its chance');
+  return { method, any: told(any, rules), pieces: any.ofKind };
+}

@@ -1,0 +1,9 @@
+import type { LogFilter } from '@zt/core';
+import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** Searches of the logbook that are kept under a name. */
+export const searches = sqliteTable('searches', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  filter: text({ mode: 'json' }).$type<LogFilter>().notNull(),
+});
