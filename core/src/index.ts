@@ -207,6 +207,7 @@ export { FURTHER_SHEET } from './stages/layers/placing';
 export type { ChosenPart, LayersPlan, StackLayer } from './stages/layers/planLayers';
 export type { RiskBar } from './stages/layers/risk';
 export { appliesInWords, wayFrom, wayTitle } from './stages/layers/ways';
+export type { LogPlan } from './stages/log/planLog';
 export type { CrookedPlan } from './stages/mount/crooked';
 export type { SideHold } from './stages/mount/holdDown';
 export { MARK_NAMES } from './stages/mount/hoopAgain';

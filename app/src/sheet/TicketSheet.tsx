@@ -45,6 +45,8 @@ interface TicketSheetProps {
   /** Something else on the sheet that can be taken hold of, before the design. */
   grip?: Grip;
   withDesign?: boolean;
+  /** A tap on the piece, piece frame, mm. */
+  onTap?: (at: Point) => void;
   /** Another face of the piece than the one the design goes on. */
   face?: Face;
 }
@@ -114,6 +116,7 @@ export function TicketSheet({
   draggable = false,
   grip,
   withDesign = true,
+  onTap,
   face,
 }: TicketSheetProps) {
   const plan = usePlan('piece', 'design', 'place');
@@ -138,6 +141,7 @@ export function TicketSheet({
       holds={holds}
       onDrag={(by) => taken().onDrag(by)}
       onDragEnd={() => taken().onDragEnd()}
+      {...(onTap ? { onTap } : {})}
       still={dragging || (grip?.dragging ?? false)}
     >
       <PieceLayer piece={piece} outline={outline} bare={!own} />

@@ -10,6 +10,7 @@ import { HoopPanel } from './hoop/HoopPanel';
 import { LayersDrawing } from './layers/LayersDrawing';
 import { LayersPanel } from './layers/LayersPanel';
 import { LogAction } from './log/LogAction';
+import { LogDrawing } from './log/LogDrawing';
 import { LogPanel } from './log/LogPanel';
 import { MountDrawing } from './mount/MountDrawing';
 import { MountPanel } from './mount/MountPanel';
@@ -38,6 +39,8 @@ const FINISH: StageDrawing = { Drawing: FinishDrawing, isDrawn: ({ layers }) => 
 const MOUNT: StageDrawing = { Drawing: MountDrawing, isDrawn: ({ mount }) => mount !== null };
 const STITCH: StageDrawing = { Drawing: StitchDrawing, isDrawn: ({ stitch }) => stitch !== null };
 
+const LOG: StageDrawing = { Drawing: LogDrawing, isDrawn: ({ place }) => place !== null };
+
 interface StageView {
   /** What it draws: the first of these that there is something of. */
   drawings: readonly StageDrawing[];
@@ -56,7 +59,7 @@ export const STAGE_VIEWS: Record<Stage, StageView> = {
   mount: { drawings: [MOUNT, PLACE, PIECE], Panel: MountPanel },
   stitch: { drawings: [STITCH, PLACE, PIECE], Panel: StitchPanel },
   finish: { drawings: [FINISH, PLACE, PIECE], Panel: FinishPanel },
-  log: { drawings: [PLACE, PIECE], Panel: LogPanel, Action: LogAction },
+  log: { drawings: [LOG, PIECE], Panel: LogPanel, Action: LogAction },
 };
 
 /** What a stage draws of the plan that is shown. */

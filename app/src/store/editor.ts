@@ -9,6 +9,7 @@ import {
   MOST_SETTLED,
   type Part,
   type Phrase,
+  type Point,
   phrase,
   type ReadSvg,
   type Refusal,
@@ -83,6 +84,8 @@ export interface EditorState {
   chosenParts: string[];
   /** Why the letters of a part or of a name cannot be set, or its drawing read, by its id, and of which recipe that is said. */
   unset: Readonly<Record<string, WhyUnset>>;
+  /** Where the piece was tapped to say what is wrong there, piece frame, mm; null once it is said. */
+  spot: Point | null;
   /** The reading being taken, as it was chosen; undefined while none was. */
   reading: string | null | undefined;
   /** The readings that were taken when these were first asked for: the first other is taken first. */
@@ -105,6 +108,7 @@ const EMPTY: EditorState = {
   trial: null,
   chosenParts: [],
   unset: {},
+  spot: null,
   reading: undefined,
   takenBefore: {},
 };
@@ -282,6 +286,9 @@ const editor = createSlice({
     readingChosen: (state, { payload }: PayloadAction<string | null>) => {
       state.reading = payload;
     },
+    spotTapped: (state, { payload }: PayloadAction<Point | null>) => {
+      state.spot = payload;
+    },
     partsChosen: (state, { payload }: PayloadAction<string[]>) => {
       state.chosenParts = payload;
     },
@@ -450,6 +457,7 @@ export const {
   stitchesMade,
   partRefused,
   readingChosen,
+  spotTapped,
   ticketOpened,
   ticketStarted,
   ticketChanged,

@@ -169,7 +169,7 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   log: {
     empty: () => EMPTY_LOG,
     numbers: EVIDENCE_NUMBERS,
-    plan: ({ ticket }) => planLog(ticket.log),
+    plan: ({ ticket, design }) => planLog(ticket.log, design.facts?.widthMm ?? 0),
   },
 };
 

@@ -2,6 +2,7 @@ import { deckOf, isInTheWay, type Stage, type Step, type Ticket } from '@zt/core
 import { nameInHand } from '@zt/core/planner/onTable';
 import { isDone, nextToDo, STAGE_OF, tickOff } from '@zt/core/uses/deck/done';
 import { jobSteps } from '@zt/core/uses/deck/jobSteps';
+import { tickAt, withTick } from '@zt/core/uses/logbook/ticked';
 import { useEffect, useRef, useState } from 'react';
 import { usePlan, useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 
@@ -73,7 +74,12 @@ export function useDeck(stage: Stage): DeckInHand {
     next: () => {
       if (!step) return;
       const tick = tickOff(step, ticket);
-      if (tick) change(tick, `step ${step.id}`);
+      if (tick) {
+        const gesture = `step ${step.id}`;
+        change(tick, gesture);
+        const at = tickAt(Date.now(), STAGE_OF[step.phase]);
+        change({ stage: 'log', set: { ticks: withTick(ticket.log.ticks, at) } }, gesture);
+      }
       go(index + 1);
     },
     back: () => go(Math.max(0, index - 1)),

@@ -8,18 +8,20 @@ import { usePalette } from '../../theme/palette';
 
 interface FaultRowProps {
   fault: (typeof FAULTS)[number];
+  /** In how many places it was marked, in words. */
+  where?: string;
   level: number;
   onLevel: (level: number) => void;
 }
 
 /** One fault, from 0 (none) to 3 (spoilt), with its causes once it was seen. */
-export function FaultRow({ fault, level, onLevel }: FaultRowProps) {
+export function FaultRow({ fault, where = '', level, onLevel }: FaultRowProps) {
   const p = usePalette();
   return (
     <Ruled room={6} gap={4}>
       <Row gap={4} align="middle" role="radiogroup" aria-label={fault.name}>
         <Stack grow>
-          <Txt>{fault.name}</Txt>
+          <Txt>{`${fault.name}${where}`}</Txt>
         </Stack>
         {SEVERITY_WORDS.map((word, i) => (
           <Pressable

@@ -1,132 +1,27 @@
-import {
-  BOBBINS,
-  type BobbinId,
-  FAULTS,
-  type LogInput,
-  NEEDLES,
-  type NeedleId,
-  SAVED_BY_A_PATCH,
-  SEVERITY_WORDS,
-  SPOILT,
-  type Stage,
-  TOPPERS,
-  type TopperId,
-} from '@zt/core';
-import type { FaultId } from '@zt/core/model/faults';
-import { FaultSample } from '../../components/FaultSample';
-import { SheetFields } from '../../components/SheetFields';
+import type { LogInput, Stage } from '@zt/core';
+import { piecesOf } from '@zt/core/model/pieces';
+import { MOST_OTHERS, NOT_MEASURED, type OtherPiece, offBy } from '@zt/core/model/ticket/log';
+import { calledName } from '@zt/core/stages/design/names/onTable';
+import { minutesTicked } from '@zt/core/uses/logbook/ticked';
+import { useState } from 'react';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
+import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
+import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useLoggedAs, usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';
+import { useLoggedAs, usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
 import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
-import { FaultRow } from './FaultRow';
+import { FaultFields } from './FaultFields';
+import { OffFields } from './OffFields';
+import { UsedFields } from './UsedFields';
 
-const METHODS = [
-  { id: 'hooped', name: 'hooped' },
-  { id: 'floated', name: 'floated' },
-  { id: 'partly', name: 'partly' },
-] as const;
 const TIMED: readonly Stage[] = ['place', 'hoop', 'stitch', 'finish'];
-const named = <T extends string>(choices: Record<T, { name: string }>) =>
-  (Object.keys(choices) as T[]).map((id) => ({ id, name: choices[id].name }));
-
-/** What was really used; each starts as planned. */
-function UsedFields() {
-  const ticket = useTicket('log');
-  const plan = usePlan('hoop', 'layers');
-  const shelf = useShelf();
-  const { change } = useTicketActs();
-  const { hoop, layers } = plan;
-  if (!hoop || !layers) return null;
-  const { used } = ticket.log;
-  const sheets = used.sheets ?? layers.sheets;
-  const set = (next: Partial<LogInput['used']>) =>
-    change({ stage: 'log', set: { used: { ...used, ...next } } });
-  return (
-    <Stack gap={10}>
-      <Choice
-        label="Hooped or floated"
-        small
-        options={METHODS}
-        chosen={used.method ?? hoop.method}
-        onChoose={(method) => set({ method })}
-      />
-      <Choice
-        label="Hoop"
-        small
-        options={shelf.hoops.map(({ id, name }) => ({ id, name }))}
-        chosen={used.hoopId ?? hoop.laid?.verdict.hoop.id ?? null}
-        onChoose={(hoopId) => set({ hoopId })}
-      />
-      <Choice
-        label="Topper"
-        small
-        options={named(TOPPERS)}
-        chosen={used.topper ?? (layers.parts.topper.choice.id as TopperId)}
-        onChoose={(topper) => set({ topper })}
-      />
-      <Choice
-        label="Needle"
-        small
-        options={named(NEEDLES)}
-        chosen={used.needle ?? (layers.parts.needle.choice.id as NeedleId)}
-        onChoose={(needle) => set({ needle })}
-      />
-      <Choice
-        label="Bobbin"
-        small
-        options={named(BOBBINS)}
-        chosen={used.bobbin ?? (layers.parts.bobbin.choice.id as BobbinId)}
-        onChoose={(bobbin) => set({ bobbin })}
-      />
-      {sheets.map((sheet, i) => (
-        <SheetFields
-          key={i}
-          sheet={sheet}
-          number={i + 1}
-          onSheet={(next) => set({ sheets: sheets.map((s, k) => (k === i ? next : s)) })}
-        />
-      ))}
-    </Stack>
-  );
-}
-
-/** What was off: tapped on the drawn sample, then how badly. */
-function FaultFields() {
-  const ticket = useTicket('log');
-  const { change } = useTicketActs();
-  const { faults } = ticket.log;
-  const set = (id: FaultId, level: number) =>
-    change({ stage: 'log', set: { faults: { ...faults, [id]: level } } });
-  const levelOf = (id: FaultId) => faults[id] ?? 0;
-  const seen = FAULTS.filter(({ id }) => levelOf(id) > 0);
-  return (
-    <Stack gap={6}>
-      <FaultSample seen={(id) => levelOf(id) > 0} onTap={(id) => set(id, levelOf(id) > 0 ? 0 : 1)} />
-      {seen.length > 0 ? (
-        <Txt as="small" tone="graphite">
-          {SEVERITY_WORDS.map((word, i) => `${i} ${word}`).join(' · ')}
-        </Txt>
-      ) : null}
-      {seen.map((fault) => (
-        <FaultRow
-          key={fault.id}
-          fault={fault}
-          level={levelOf(fault.id)}
-          onLevel={(level) => set(fault.id, level)}
-        />
-      ))}
-      {Object.values(faults).includes(SPOILT) ? <Txt live>{SAVED_BY_A_PATCH}</Txt> : null}
-    </Stack>
-  );
-}
 
 /** What logging it took, once it is in the logbook. */
 function TookOf({ id }: { id: string }) {
@@ -134,13 +29,104 @@ function TookOf({ id }: { id: string }) {
   return data ? <Took uses={data.taken} /> : null;
 }
 
+/** Which pieces of a run are spoken of: all that came out alike, or one that did not. */
+function WhichPiece({ which, onWhich }: { which: number; onWhich: (which: number) => void }) {
+  const ticket = useTicket('log', 'piece', 'design');
+  const { change } = useTicketActs();
+  const pieces = piecesOf(ticket);
+  const { others } = ticket.log;
+  const names = ticket.design.names?.rows ?? [];
+  if (pieces < 2) return null;
+  const nameOf = (piece: number): string => {
+    const row = names[piece - 1];
+    return row ? calledName(row) : `no. ${piece}`;
+  };
+  const free = Array.from({ length: pieces }, (_, i) => i + 1).find(
+    (piece) => !others.some((other) => other.piece === piece),
+  );
+  const add = (piece: number) => {
+    const other: OtherPiece = { piece, faults: {}, spots: [], off: NOT_MEASURED, note: '' };
+    change({ stage: 'log', set: { others: [...others, other] } });
+    onWhich(piece);
+  };
+  return (
+    <Stack gap={6}>
+      <Choice
+        label={`Which of the ${pieces} pieces`}
+        small
+        options={[
+          { id: '0', name: others.length === 0 ? 'all alike' : `the other ${pieces - others.length}` },
+          ...others.map(({ piece }) => ({ id: String(piece), name: nameOf(piece) })),
+        ]}
+        chosen={String(which)}
+        onChoose={(id) => onWhich(Number(id))}
+      />
+      {free !== undefined && others.length < MOST_OTHERS ? (
+        <Row gap={8} align="middle" wrap>
+          <Press kind="link" title="one came out otherwise" onPress={() => add(free)} />
+        </Row>
+      ) : null}
+      {which > 0 ? <OtherFields which={which} onWhich={onWhich} nameOf={nameOf} pieces={pieces} /> : null}
+    </Stack>
+  );
+}
+
+interface OtherFieldsProps {
+  which: number;
+  onWhich: (which: number) => void;
+  nameOf: (piece: number) => string;
+  pieces: number;
+}
+
+/** Which piece it is that came out otherwise, and what is to be said of it. */
+function OtherFields({ which, onWhich, nameOf, pieces }: OtherFieldsProps) {
+  const { log } = useTicket('log');
+  const { change } = useTicketActs();
+  const at = log.others.findIndex(({ piece }) => piece === which);
+  const other = log.others[at];
+  if (!other) return null;
+  const set = (next: OtherPiece | null) =>
+    change({
+      stage: 'log',
+      set: { others: log.others.flatMap((one, i) => (i === at ? (next ? [next] : []) : [one])) },
+    });
+  const to = (piece: number) => {
+    set({ ...other, piece });
+    onWhich(piece);
+  };
+  const isFree = (piece: number) => !log.others.some((one) => one.piece === piece);
+  const next = Array.from({ length: pieces }, (_, i) => ((which + i) % pieces) + 1).find(isFree);
+  return (
+    <Row gap={12} align="middle" wrap>
+      {next ? <Press kind="link" title={`it is ${nameOf(next)}`} onPress={() => to(next)} /> : null}
+      <Press
+        kind="link"
+        title="it came out like the others"
+        onPress={() => {
+          set(null);
+          onWhich(0);
+        }}
+      />
+    </Row>
+  );
+}
+
 /** How it was really done and how it came out. */
 export function LogPanel() {
-  const ticket = useTicket('log');
+  const ticket = useTicket('log', 'design');
+  const plan = usePlan('log', 'design');
   const loggedAs = useLoggedAs();
   const { change } = useTicketActs();
+  const [chosen, setChosen] = useState(0);
   const { log } = ticket;
   const set = (next: Partial<LogInput>) => change({ stage: 'log', set: next });
+  const at = log.others.findIndex(({ piece }) => piece === chosen);
+  const other = log.others[at];
+  const which = other ? chosen : 0;
+  const setOther = (next: Partial<OtherPiece>) =>
+    set({ others: log.others.map((one, i) => (i === at ? { ...one, ...next } : one)) });
+  const ticked = minutesTicked(log.ticks);
+  const widthMm = plan.design.facts?.widthMm ?? 0;
   return (
     <Stack gap={14}>
       <Txt as="heading" level={2}>
@@ -148,22 +134,44 @@ export function LogPanel() {
       </Txt>
       {loggedAs ? <TookOf id={loggedAs} /> : null}
       {loggedAs ? null : (
-        <Txt>Came out well? One tap below, and it is in the logbook as planned. Else tap what was off:</Txt>
+        <Txt>
+          Came out well? One tap below, and it is in the logbook as planned. Else tap the piece where
+          something is off, or tap what it is:
+        </Txt>
       )}
-      <FaultFields />
+      <WhichPiece which={which} onWhich={setChosen} />
+      <FaultFields result={other ?? log} onResult={(next) => (other ? setOther(next) : set(next))} />
       <Disclosure
         title="Measured, timed, used otherwise than planned"
-        startOpen={log.misplacementMm !== null || Object.keys(log.minutes).length > 0}
+        startOpen={
+          log.misplacementMm !== null || plan.log.off.mm !== null || Object.keys(log.minutes).length > 0
+        }
       >
-        <LengthField
-          label="off its place by"
-          at="log.misplacementMm"
-          mm={log.misplacementMm}
-          onLength={(mm) => set({ misplacementMm: mm })}
-          hint="Measured from the marks to the stitched centre."
-        />
+        {log.misplacementMm !== null ? (
+          <LengthField
+            label="off its place by"
+            at="log.misplacementMm"
+            mm={log.misplacementMm}
+            onLength={(mm) => set({ misplacementMm: mm })}
+            hint="As it was kept before: without a direction."
+          />
+        ) : null}
+        {other ? (
+          <OffFields
+            at={`log.others.${at}.off`}
+            off={other.off}
+            by={offBy(other, widthMm)}
+            onOff={(off) => setOther({ off })}
+          />
+        ) : (
+          <OffFields at="log.off" off={log.off} by={plan.log.off} onOff={(off) => set({ off })} />
+        )}
         <Txt as="label" tone="graphite">
-          Minutes
+          {Object.keys(ticked).length > 0
+            ? `Minutes; by the ticks: ${Object.entries(ticked)
+                .map(([stage, minutes]) => `${stage} ${minutes}`)
+                .join(', ')}`
+            : 'Minutes'}
         </Txt>
         <Row>
           {TIMED.map((stage) => (
@@ -172,13 +180,27 @@ export function LogPanel() {
               grow
               label={stage}
               at={`log.minutes.${stage}`}
-              value={log.minutes[stage] ?? null}
+              value={log.minutes[stage] ?? ticked[stage] ?? null}
               onNumber={(value) => set({ minutes: { ...log.minutes, [stage]: value } })}
             />
           ))}
         </Row>
         <UsedFields />
+        <Tick
+          title="A swatch: a trial on a scrap, nothing to hand over"
+          on={log.swatch}
+          onToggle={(swatch) => set({ swatch })}
+        />
       </Disclosure>
+      {other ? (
+        <WordsField
+          label="Note on this one"
+          at={`log.others.${at}.note`}
+          value={other.note}
+          multiline
+          onText={(note) => setOther({ note })}
+        />
+      ) : null}
       <WordsField label="Note" at="log.note" value={log.note} multiline onText={(note) => set({ note })} />
       <WordsField
         label="What to change next time"

@@ -75,7 +75,7 @@ export const LogInputSchema = z.object({
   others: z.array(OtherPieceSchema).max(MOST_OTHERS).default([]),
   /** How far off its place, as older reports say it: without a direction. */
   misplacementMm: lengthMm(0, 500).nullable(),
-  /** When steps of the deck were ticked: `2026-03-01T10:00:00Z stitch`, a set. */
+  /** When steps of the deck were ticked, s since 1970, each with its stage: `1772359200 stitch`. A set. */
   ticks: z.array(z.string().max(60)).max(MOST_TICKS).default([]),
   /** A trial on a scrap: nothing to hand over, but something to learn from. */
   swatch: z.boolean().default(false),

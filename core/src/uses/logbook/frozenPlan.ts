@@ -2,7 +2,7 @@ import { type FrozenPlan, FrozenPlanSchema } from '../../model/frozenPlan';
 import type { Plan } from '../../planner/planned';
 
 /** Counted up whenever the planner makes a plan of another shape, so that a kept one tells which made it. */
-export const PLANNER_VERSION = 3;
+export const PLANNER_VERSION = 4;
 
 /** The plan as plain data, for keeping: outline functions of the piece's kind drop out. */
 export const frozenPlan = (plan: Plan): FrozenPlan =>
