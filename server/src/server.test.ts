@@ -272,6 +272,7 @@ describe('the interface’s own description', () => {
         '/api/history/{noun}/{id}',
         '/api/logbook',
         '/api/logbook/advice',
+        '/api/logbook/pictures',
         '/api/logbook/{id}',
         '/api/searches',
         '/api/searches/{id}',

@@ -9,6 +9,7 @@ import type {
   SavedSearch,
   Ticket,
 } from '@zt/core';
+import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import { api } from './api';
 
 /** A question as it stands in an address: a field with many values is named once for each. */
@@ -37,6 +38,11 @@ export const logbookApi = api.injectEndpoints({
       keepUnusedDataFor: 5,
       providesTags: ['logbook', 'shelf', 'rules'],
     }),
+    pictures: build.query<Pictures, void>({
+      query: () => '/logbook/pictures',
+      providesTags: ['logbook', 'rules'],
+      keepUnusedDataFor: 5,
+    }),
     searches: build.query<SavedSearch[], void>({ query: () => '/searches', providesTags: ['searches'] }),
     keepSearch: build.mutation<unknown, SavedSearch>({
       query: (search) => ({ url: `/searches/${search.id}`, method: 'PUT', body: search }),
@@ -61,6 +67,7 @@ export const {
   useLogbookInfiniteQuery,
   useEntryQuery,
   useAdviceQuery,
+  usePicturesQuery,
   useSearchesQuery,
   useKeepSearchMutation,
   useRemoveSearchMutation,

@@ -173,7 +173,10 @@ export function demoEntries(shelf: Shelf, rules: HouseRules, now: Date): LogEntr
     const log: LogInput = {
       ...ticket.log,
       faults,
-      misplacementMm,
+      off: {
+        ...ticket.log.off,
+        down: misplacementMm === null ? null : misplacementMm * (i % 4 === 3 ? -1 : 1),
+      },
       note,
       minutes: { place: 6, hoop: 5, stitch: 14 + (i % 7), finish: 6 },
       by: 'Ottilie',

@@ -20,7 +20,9 @@ import {
   titleOf,
 } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
+import { offBy } from '@zt/core/model/ticket/log';
 import { calledName } from '@zt/core/stages/design/names/onTable';
+import { minutesOf } from '@zt/core/uses/logbook/ticked';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
@@ -36,6 +38,7 @@ import { Thumbnail } from '../../sheet/Thumbnail';
 import { Took } from '../../shop/Took';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
+import { MakeAgain } from './MakeAgain';
 
 const MM = { system: 'mm' } as const;
 
@@ -44,7 +47,11 @@ const nameOf = (choices: Record<string, { name: string }>, id: string | null) =>
 const sheetNames = (sheets: readonly Sheet[] | null) => sheets && sheetsInWords(sheets);
 
 /** What was planned of design, threads and keys, and what was read off the hoop: told as it was then. */
-function factLines({ ticket }: LogEntry, { design, mount, stitch }: FrozenPlan, units: DisplayUnits): Line[] {
+function factLines(
+  { ticket, log }: LogEntry,
+  { design, mount, stitch }: FrozenPlan,
+  units: DisplayUnits,
+): Line[] {
   const { facts } = design ?? {};
   const keys = mount?.keys;
   const crookedDeg = mount?.crooked?.crookedDeg;
@@ -72,7 +79,11 @@ function factLines({ ticket }: LogEntry, { design, mount, stitch }: FrozenPlan, 
         : null,
     ],
   ];
-  return lines.flatMap(([name, planned]) => (planned === null ? [] : [{ name, planned, used: null }]));
+  const { keyed } = log.used;
+  const asKeyed = keyed && `turn ${keyed.turnDeg}°, move ${say(sidesInWords(keyed, 'nothing'), MM)}`;
+  return lines.flatMap(([name, planned]) =>
+    planned === null ? [] : [{ name, planned, used: name === 'Keys' ? asKeyed : null }],
+  );
 }
 
 interface Line {
@@ -102,6 +113,12 @@ function linesOf(entry: LogEntry, frozen: FrozenPlan, hoopName: (id: string) => 
   ];
 }
 
+/** Faults with how bad each was; empty where there was none. */
+const faultWords = (faults: LogEntry['log']['faults']): string =>
+  FAULTS.flatMap(({ id, name }) =>
+    (faults[id] ?? 0) > 0 ? [`${name}: ${SEVERITY_WORDS[faults[id] ?? 0]}`] : [],
+  ).join('. ');
+
 function Entry({ entry }: { entry: KeptEntry }) {
   const p = usePalette();
   const { shelf, units } = useShop();
@@ -117,21 +134,27 @@ function Entry({ entry }: { entry: KeptEntry }) {
     ...factLines(entry, frozen, units),
   ];
   const pieces = piecesOf(entry.ticket);
+  const { mm: offMm, turnDeg } = offBy(entry.log, frozen.design?.facts?.widthMm ?? 0);
+  const { others } = entry.log;
   const names = (entry.ticket.design.names?.rows ?? []).map(calledName);
-  const minutes = Object.entries(entry.log.minutes);
+  const calledAs = (piece: number): string => names[piece - 1] ?? `no. ${piece}`;
+  const minutes = Object.entries(minutesOf(entry.log));
   return (
     <Stack gap={16}>
       <Row gap={16} wrap>
         {drawn ? <Thumbnail plan={drawn} size={150} /> : null}
         <View style={{ flex: 1, minWidth: 180, gap: 4 }}>
-          <Txt as="strong">
-            {faults.length === 0
-              ? 'It came out well.'
-              : faults.map((f) => `${f.name}: ${SEVERITY_WORDS[entry.log.faults[f.id] ?? 0]}`).join('. ')}
-          </Txt>
-          {entry.log.misplacementMm === null ? null : (
-            <Txt>{`Off its place by ${formatLength(entry.log.misplacementMm, units)}.`}</Txt>
+          <Txt as="strong">{faultWords(entry.log.faults) || 'It came out well.'}</Txt>
+          {offMm === null ? null : (
+            <Txt>{`Off its place by ${formatLength(offMm, units)}${turnDeg === null ? '' : `, turned ${Math.abs(turnDeg).toFixed(1)}° ${turnDeg > 0 ? 'clockwise' : 'counter-clockwise'}`}.`}</Txt>
           )}
+          {entry.log.swatch ? <Txt as="strong">A swatch</Txt> : null}
+          {others.map((other) => (
+            <Txt
+              key={other.piece}
+              as="small"
+            >{`${calledAs(other.piece)}: ${faultWords(other.faults) || 'came out well'}${other.note ? `. ${other.note}` : ''}`}</Txt>
+          ))}
           {pieces > 1 ? <Txt as="strong">{`${pieces} pieces`}</Txt> : null}
           {names.length > 0 ? <Txt>{names.join(', ')}</Txt> : null}
           {entry.log.note ? <Txt>{entry.log.note}</Txt> : null}
@@ -144,6 +167,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
         </View>
       </Row>
       <Took uses={entry.taken} />
+      <MakeAgain entry={entry} />
       <Txt as="heading" level={2}>
         As it was done
       </Txt>

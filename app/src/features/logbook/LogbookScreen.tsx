@@ -29,6 +29,7 @@ import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
+import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useKindPlans } from '../../hooks/useKindPlans';
@@ -43,6 +44,7 @@ import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { useBoard } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
+import { MOST_COMPARED } from './CompareScreen';
 import { Facets, useValueName } from './Facets';
 
 const OUTCOME_SIGNS: Record<LogSummary['outcome'], string> = {
@@ -87,9 +89,24 @@ function useEntryWords(): (entry: LogSummary) => EntryWords {
   };
 }
 
-function EntryRow({ entry }: { entry: LogSummary }) {
+interface EntryRowProps {
+  entry: LogSummary;
+  /** Whether it is among those that are compared; null while none are chosen for it. */
+  picked: boolean | null;
+  onPick: () => void;
+}
+
+function EntryRow({ entry, picked, onPick }: EntryRowProps) {
   const p = usePalette();
   const { name, label, day, fabric, off, isBad } = useEntryWords()(entry);
+  if (picked !== null)
+    return (
+      <Tick
+        title={`${day}  ${name}, ${fabric}: ${OUTCOME_SIGNS[entry.outcome]}`}
+        on={picked}
+        onToggle={onPick}
+      />
+    );
   return (
     <Link href={`/logbook/${entry.id}` as Href} asChild>
       <Pressable
@@ -323,6 +340,15 @@ export function LogbookScreen() {
   const [order, setOrder] = useState<LogOrder>({ by: 'date', way: 'falling' });
   const board = useBoard();
   const words = useFilterWords();
+  const router = useRouter();
+  /** The entries to be compared; null while none are chosen for it. */
+  const [picked, setPicked] = useState<readonly string[] | null>(null);
+  const pick = (id: string) =>
+    setPicked((before) =>
+      before?.includes(id)
+        ? before.filter((one) => one !== id)
+        : [...(before ?? []), id].slice(-MOST_COMPARED),
+    );
   const asked = {
     ...withoutEmpty({ ...filter, q: filter.q?.trim() }),
     // The latest first is what is kept for a page without the shop's computer, too.
@@ -344,8 +370,14 @@ export function LogbookScreen() {
         subtitle={countsInWords(data?.pages[0]?.counts)}
         items={entries}
         keyOf={({ id }) => id}
-        row={(entry) => <EntryRow entry={entry} />}
-        {...(board
+        row={(entry) => (
+          <EntryRow
+            entry={entry}
+            picked={picked === null ? null : picked.includes(entry.id)}
+            onPick={() => pick(entry.id)}
+          />
+        )}
+        {...(board && picked === null
           ? {
               table:
                 entries.length > 0 ? <EntryTable entries={entries} order={order} onOrder={setOrder} /> : null,
@@ -388,6 +420,21 @@ export function LogbookScreen() {
               </Stack>
             </Disclosure>
             <KeptSearches filter={filter} onFilter={setFilter} />
+            <Row gap={16} align="middle" wrap>
+              <Press kind="link" title="Pictures" onPress={() => router.push('/logbook/pictures' as Href)} />
+              <Press
+                kind="link"
+                title={picked === null ? 'Compare some' : 'Compare none'}
+                onPress={() => setPicked(picked === null ? [] : null)}
+              />
+              {picked === null ? null : (
+                <Press
+                  title={picked.length < 2 ? 'Choose two to four' : `Compare these ${picked.length}`}
+                  disabled={picked.length < 2}
+                  onPress={() => router.push(`/logbook/compare?ids=${picked.join(',')}` as Href)}
+                />
+              )}
+            </Row>
           </>
         )}
         {logbook.isSuccess && entries.length === 0 && !isNew ? (

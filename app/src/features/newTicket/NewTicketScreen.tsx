@@ -9,7 +9,7 @@ import {
   type Stage,
   type Ticket,
 } from '@zt/core';
-import { again } from '@zt/core/planner/again';
+import { doAgain } from '@zt/core/uses/again/doAgain';
 import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -28,6 +28,7 @@ import { useBench } from '../../hooks/useBenchTickets';
 import { useKindPlans } from '../../hooks/useKindPlans';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
+import { useShop } from '../../shop/useShop';
 import { ticketStarted } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
@@ -151,6 +152,7 @@ export function NewTicketScreen() {
   const dispatch = useAppDispatch();
   const [sought, setSought] = useState('');
   const made = useMade();
+  const { shelf, rules } = useShop();
   const example = useExample();
   const [unreached, setUnreached] = useState(false);
   const kindPlans = useKindPlans();
@@ -163,7 +165,7 @@ export function NewTicketScreen() {
   const startAgain = async (entryId: string) => {
     const { data } = await dispatch(logbookApi.endpoints.entry.initiate(entryId));
     // Measured, placed and hooped as then: the first thing to do is to mark it.
-    if (data) begin(again(data.ticket, newId()), 'place');
+    if (data) begin(doAgain(data, { id: newId(), wanted: { as: 'same' } }, { shelf, rules }).ticket, 'place');
     else setUnreached(true);
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));

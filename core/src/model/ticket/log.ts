@@ -68,6 +68,16 @@ export const MOST_OTHERS = 200;
 /** The most ticks whose time is kept. */
 export const MOST_TICKS = 400;
 
+export const CountedSchema = z.object({
+  stitches: z.number().int().min(0).max(2_000_000).nullable(),
+  topM: z.number().min(0).max(100_000).nullable(),
+  bobbinM: z.number().min(0).max(100_000).nullable(),
+});
+export type CountedAtMachine = z.infer<typeof CountedSchema>;
+
+/** Nothing counted. */
+export const NOT_COUNTED: CountedAtMachine = { stitches: null, topM: null, bobbinM: null };
+
 /** The maker's report: on all pieces of the ticket, and on those that came out otherwise. */
 export const LogInputSchema = z.object({
   used: UsedSchema,
@@ -77,6 +87,8 @@ export const LogInputSchema = z.object({
   misplacementMm: lengthMm(0, 500).nullable(),
   /** When steps of the deck were ticked, s since 1970, each with its stage: `1772359200 stitch`. A set. */
   ticks: z.array(z.string().max(60)).max(MOST_TICKS).default([]),
+  /** What was counted at the machine for one piece: stitches as its display has them, thread and bobbin, m. */
+  counted: CountedSchema.default(NOT_COUNTED),
   /** A trial on a scrap: nothing to hand over, but something to learn from. */
   swatch: z.boolean().default(false),
   minutes: z.partialRecord(z.enum(STAGES), z.number().min(0).max(10_000)),
@@ -133,6 +145,7 @@ export const EMPTY_LOG: LogInput = {
   off: NOT_MEASURED,
   others: [],
   ticks: [],
+  counted: NOT_COUNTED,
   swatch: false,
   misplacementMm: null,
   minutes: {},

@@ -1,7 +1,9 @@
+import { z } from 'zod';
 import { NEEDLES, STABILIZERS } from '../../catalogue/materials';
 import { RISKS } from '../../catalogue/riskWeights';
 import type { HouseRules } from '../../model/houseRules';
 import { type LogEntry, type LogSummary, summaryOf } from '../../model/logEntry';
+import { type LogInput, offBy } from '../../model/ticket/log';
 import type { Fabric } from '../../model/ticket/piece';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
 import {
@@ -12,20 +14,34 @@ import {
   resultsOf,
   stackWord,
 } from '../evidence/pieceRecord';
+import { minutesOf } from '../logbook/ticked';
 
 /** Counted up whenever the facts of an entry are told otherwise, so that kept ones are told anew. */
 export const FACTS_VERSION = 1;
 
-/** What is learned from of an entry besides what it is found by. */
-export interface LearnedFacts {
+interface Cloth {
   structure: Fabric['structure'];
   stretchPercent: number;
   pileMm: number;
   sizeMm: number;
+}
+
+/** What is learned from of an entry besides what it is found by. */
+export interface LearnedFacts extends Cloth {
   /** Points of each risk, in the order of `RISKS`. */
   risks: number[];
   /** How many pieces came out how. */
   results: Pick<PieceRecord, 'pieces' | 'faults'>[];
+  /** The placement it lay at, by its name; empty where that was not kept. */
+  placement: string;
+  /** Where each piece that was measured lies against its marks, right and down, mm, and how far turned. */
+  off: { right: number; down: number; turnDeg: number | null }[];
+  /** Minutes of each stage, as they were. */
+  minutes: LogInput['minutes'];
+  /** Figures that were worked out, and what they were by the machine. */
+  figures: { figure: FittedFigure; planned: number; was: number }[];
+  /** Hours that the oldest needle of the machine had before; null where no machine was kept. */
+  needleHours: number | null;
 }
 
 /** What an entry is found by, and learned from. */
@@ -41,6 +57,52 @@ export interface EntryFacts
   stack: string | null;
   needle: string | null;
   learned: LearnedFacts | null;
+}
+
+/** What is worked out and can be measured. */
+export const FITTED_FIGURES = ['stitch minutes', 'stitches', 'top thread', 'bobbin thread'] as const;
+export type FittedFigure = (typeof FITTED_FIGURES)[number];
+
+const KeptPlacementSchema = z.looseObject({ placement: z.looseObject({ name: z.string() }) });
+const KeptTotalsSchema = z.looseObject({
+  totalMinutes: z.number(),
+  topM: z.number(),
+  bobbinNeededM: z.number(),
+  stitchings: z.number().min(1).catch(1),
+});
+const KeptMachineSchema = z.looseObject({
+  machine: z.looseObject({ fitted: z.array(z.looseObject({ hours: z.number() })).min(1) }),
+});
+
+/** What was measured of an entry, beside what was worked out of it. */
+function measuredOf({ plan, log }: LogEntry): Omit<LearnedFacts, keyof Cloth | 'risks' | 'results'> {
+  const widthMm = plan.design?.facts?.widthMm ?? 0;
+  const off = [log, ...log.others].flatMap((one) => {
+    const { right, down } = one.off;
+    if (right === null && down === null) return [];
+    return [{ right: right ?? 0, down: down ?? 0, turnDeg: offBy(one, widthMm).turnDeg }];
+  });
+  const totals = KeptTotalsSchema.safeParse(plan.stitch).data;
+  const minutes = minutesOf(log);
+  const each = totals?.stitchings ?? 1;
+  const pairs: [FittedFigure, number | undefined, number | null | undefined][] = [
+    ['stitch minutes', totals?.totalMinutes, minutes.stitch],
+    ['stitches', plan.design?.facts?.stitches, log.counted.stitches],
+    ['top thread', totals && totals.topM / each, log.counted.topM],
+    ['bobbin thread', totals && totals.bobbinNeededM / each, log.counted.bobbinM],
+  ];
+  const fitted = KeptMachineSchema.safeParse(plan.mount).data?.machine.fitted;
+  return {
+    placement: KeptPlacementSchema.safeParse(plan.place).data?.placement.name ?? '',
+    off,
+    minutes,
+    figures: pairs.flatMap(([figure, planned, was]) =>
+      planned !== undefined && planned > 0 && typeof was === 'number' && was > 0
+        ? [{ figure, planned, was }]
+        : [],
+    ),
+    needleHours: fitted ? Math.max(...fitted.map(({ hours }) => hours)) : null,
+  };
 }
 
 /** The facts of an entry, as it was really made. */
@@ -63,6 +125,7 @@ export function factsOf(entry: LogEntry, rules?: HouseRules): EntryFacts {
       sizeMm,
       risks: RISKS.map((risk) => Math.round(risks[risk])),
       results: resultsOf(entry),
+      ...measuredOf(entry),
     },
   };
 }

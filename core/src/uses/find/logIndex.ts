@@ -63,6 +63,8 @@ export interface LogIndex {
     hits: readonly number[] | null,
     page: { size: number; key?: string },
   ) => LogFound;
+  /** All that agree with a question, in the order they came. */
+  agreeing: (question: LogQuestion, hits: readonly number[] | null) => EntryFacts[];
 }
 
 const BETWEEN = '~';
@@ -114,13 +116,9 @@ export function logIndex(wordFor: WordFor): LogIndex {
   }
   const idOf = (row: number): string => (rows[row] as EntryFacts).id;
 
-  function find(
-    { by, way, from, to, ...question }: LogQuestion,
-    hits: readonly number[] | null,
-    { size, key }: { size: number; key?: string },
-  ): LogFound {
+  /** Of each row: whether it agrees, or by which facet alone it is refused. */
+  function stateOf({ from, to, ...question }: LogQuestion, hits: readonly number[] | null): Int8Array {
     const n = rows.length;
-    // Of each row: whether it agrees, or by which facet alone it is refused.
     const state = new Int8Array(n).fill(hits ? OUT : AGREES);
     for (const seq of hits ?? []) {
       const row = rowOfSeq.get(seq);
@@ -143,6 +141,21 @@ export function logIndex(wordFor: WordFor): LogIndex {
         state[row] = state[row] === AGREES ? f : OUT;
       }
     });
+    return state;
+  }
+
+  function agreeing(question: LogQuestion, hits: readonly number[] | null): EntryFacts[] {
+    const state = stateOf(question, hits);
+    return rows.filter((_, row) => state[row] === AGREES);
+  }
+
+  function find(
+    question: LogQuestion,
+    hits: readonly number[] | null,
+    { size, key }: { size: number; key?: string },
+  ): LogFound {
+    const state = stateOf(question, hits);
+    const n = rows.length;
     // A value is counted as if it were chosen beside the others of its own facet.
     const counts = LOG_FACETS.map((facet, f) => {
       const { of, values } = columns[facet];
@@ -159,7 +172,7 @@ export function logIndex(wordFor: WordFor): LogIndex {
       total += 1;
     }
     return {
-      ...pageOf(state, { by, way, size, ...(key ? { key } : {}) }),
+      ...pageOf(state, { by: question.by, way: question.way, size, ...(key ? { key } : {}) }),
       total,
       facets: Object.fromEntries(
         LOG_FACETS.map((facet, f) => [
@@ -216,6 +229,7 @@ export function logIndex(wordFor: WordFor): LogIndex {
   return {
     add,
     find,
+    agreeing,
     keepOnly: (kept) => {
       seqs.forEach((seq, row) => {
         if (!kept.has(seq)) gone.add(row);

@@ -179,6 +179,12 @@ export class LogMemory {
     return index.find(question, await this.hits(question.q), page);
   }
 
+  /** The facts of all entries that agree with a question. */
+  async agreeing(question: LogQuestion): Promise<EntryFacts[]> {
+    const { index } = await this.upToDate();
+    return index.agreeing(question, await this.hits(question.q));
+  }
+
   private async hits(q: string | undefined): Promise<number[] | null> {
     const match = matchFor(q);
     if (match === null) return null;

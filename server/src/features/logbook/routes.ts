@@ -9,10 +9,12 @@ import {
   TicketQuestionSchema,
 } from '@zt/core';
 import { AdviceSchema, adviceFor } from '@zt/core/uses/evidence/advice';
+import { PicturesSchema, picturesOf } from '@zt/core/uses/pictures/pictures';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
 import { PAGE } from '../paging';
+import { readRules } from '../rules/reader';
 import { readShelf } from '../shelf/reader';
 import { planKept } from '../shop';
 import { findTicket } from '../tickets/reader';
@@ -66,6 +68,14 @@ const advise = createRoute({
   },
 });
 
+const draw = createRoute({
+  method: 'get',
+  path: '/pictures',
+  summary: 'What the logbook shows of itself, of the entries that agree with a filter',
+  request: { query: LogQuestionSchema },
+  responses: { 200: answers(PicturesSchema, 'The figures that are drawn'), 400: failures[400] },
+});
+
 export function logbookRoutes({ store, now }: Context) {
   const memory = new LogMemory(store);
   return new OpenAPIHono({ defaultHook })
@@ -79,6 +89,10 @@ export function logbookRoutes({ store, now }: Context) {
     .openapi(advise, async (c) => {
       const asked = await planKept(store.db, c.req.valid('json'));
       return c.json(adviceFor(asked, await memory.learned(asked.rules)), 200);
+    })
+    .openapi(draw, async (c) => {
+      const entries = await memory.agreeing(c.req.valid('query'));
+      return c.json(picturesOf(entries, await readRules(store.db)), 200);
     })
     .openapi(read, async (c) => {
       const entry = await findEntry(store.db, c.req.valid('param').id);

@@ -1,0 +1,1 @@
+export { PicturesScreen as default } from '../../features/logbook/PicturesScreen';
