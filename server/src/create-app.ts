@@ -69,8 +69,10 @@ function answerError(
   error: Error,
   path: string,
 ): { status: 400 | 401 | 403 | 404 | 409 | 413 | 429 | 500 | 503; body: ErrorBody } {
-  if (error instanceof ApiError)
-    return { status: error.status, body: { code: error.code, message: error.message } };
+  if (error instanceof ApiError) {
+    const { code, message, issues } = error;
+    return { status: error.status, body: { code, message, ...(issues ? { issues } : {}) } };
+  }
   if (error instanceof Unusable) return { status: 400, body: { code: 'unusable', message: error.message } };
   if (error instanceof HTTPException && error.status < 500) {
     const message = `${whatWasNotDone(path)} ${shortened(error.message)}`;

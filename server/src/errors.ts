@@ -17,10 +17,21 @@ export class ApiError extends Error {
     readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 429 | 503,
     readonly code: string,
     message: string,
+    /** What of a body it is about. */
+    readonly issues?: ErrorBody['issues'],
   ) {
     super(message);
   }
 }
+
+/** A file that is refused, with the lines why. */
+export const refusedLines = (message: string, refusals: readonly { line: number; why: string }[]): ApiError =>
+  new ApiError(
+    400,
+    'unreadable',
+    message,
+    refusals.map(({ line, why }) => ({ path: `line ${line}`, message: shortened(why) })),
+  );
 
 export const notFound = (what: string) => new ApiError(404, 'not-found', `There is no such ${what}.`);
 

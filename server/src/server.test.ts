@@ -268,6 +268,7 @@ describe('the interface’s own description', () => {
         '/api/drawings/{id}',
         '/api/export',
         '/api/export/schema',
+        '/api/export/csv/{table}',
         '/api/history/{id}',
         '/api/history/{noun}/{id}',
         '/api/logbook',

@@ -16,7 +16,7 @@ export const backupsApi = api.injectEndpoints({
         url: '/export',
         method: 'POST',
         body,
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'text/plain' },
       }),
       invalidatesTags: ['backups', 'tickets', 'shelf', 'rules', 'logbook'],
     }),

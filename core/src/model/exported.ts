@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { KeptEntrySchema } from './api';
+import { KeptEntrySchema, SavedSearchSchema } from './api';
 import { KeptDrawingSchema } from './drawing';
 import { isTheDrawing } from './drawingId';
 import { HouseRulesSchema } from './houseRules';
@@ -9,7 +9,9 @@ import { TicketSchema } from './ticket';
 
 /** All data of a shop as one document, to take elsewhere: what people entered, and what was logged of it. */
 export const ExportedSchema = z.object({
-  format: z.literal(1),
+  /** 2 since its lines bear marks; before, 1. */
+  format: z.literal(2),
+  /** When what is in it was changed last: the same data is the same document. */
   exportedAt: z.string(),
   tickets: z.array(z.object({ ticket: TicketSchema, updatedAt: z.string(), onBench: z.boolean() })),
   shelf: ShelfSchema,
@@ -21,6 +23,8 @@ export const ExportedSchema = z.object({
   drawings: z
     .array(KeptDrawingSchema.refine(isTheDrawing, 'This is not the drawing of that id.'))
     .default([]),
+  /** Kept searches of the logbook. */
+  searches: z.array(SavedSearchSchema).default([]),
 });
 export type Exported = z.infer<typeof ExportedSchema>;
 

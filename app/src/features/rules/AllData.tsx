@@ -10,6 +10,9 @@ interface ServerError {
   data?: { message?: string; issues?: { path: string; message: string }[] };
 }
 
+/** What there is as a table of its own. */
+const CSV_TABLES = ['logbook', 'tickets', 'shelf', 'rules'] as const;
+
 /** Why a document was not brought in: the first lines of it that cannot be read. */
 function whyNot(error: unknown): string {
   const { message, issues = [] } = (error as ServerError).data ?? {};
@@ -29,6 +32,9 @@ export function AllData() {
       <Row wrap>
         <FileLink href="/api/export" name="All data as JSON" />
         <FileLink href="/api/export/schema" name="Its schema" />
+        {CSV_TABLES.map((table) => (
+          <FileLink key={table} href={`/api/export/csv/${table}`} name={`${table} as CSV`} />
+        ))}
         <FilePress
           title="Bring in a document"
           label="All data of a shop"

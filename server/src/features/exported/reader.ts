@@ -6,11 +6,12 @@ import { movements } from '../../db/schema/movements';
 import { tickets } from '../../db/schema/tickets';
 import { allDrawings } from '../drawings/reader';
 import { findEntry } from '../logbook/reader';
+import { readSearches } from '../searches/reader';
 import { readShop } from '../shop';
 import { findTicket } from '../tickets/reader';
 
 /** All data of the shop that can be read. */
-export async function readAll(db: Pick<Db, 'select'>, exportedAt: string): Promise<Exported> {
+export async function readAll(db: Pick<Db, 'select'>): Promise<Exported> {
   const ids = await db.select({ id: tickets.id }).from(tickets).orderBy(asc(tickets.id));
   const entryIds = await db
     .select({ id: logEntries.id })
@@ -18,13 +19,14 @@ export async function readAll(db: Pick<Db, 'select'>, exportedAt: string): Promi
     .where(isNull(logEntries.deletedAt))
     .orderBy(asc(logEntries.id));
   const all: Exported = {
-    format: 1,
-    exportedAt,
+    format: 2,
+    exportedAt: '',
     tickets: [],
     ...(await readShop(db)),
     logbook: [],
     movements: await db.select().from(movements).orderBy(asc(movements.at), asc(movements.id)),
     drawings: await allDrawings(db),
+    searches: await readSearches(db),
   };
   for (const { id } of ids) {
     const kept = await findTicket(db, id);
@@ -34,5 +36,10 @@ export async function readAll(db: Pick<Db, 'select'>, exportedAt: string): Promi
     const entry = await findEntry(db, id);
     if (entry) all.logbook.push(entry);
   }
-  return all;
+  const times = [
+    ...all.tickets.map(({ updatedAt }) => updatedAt),
+    ...all.logbook.map(({ loggedAt }) => loggedAt),
+    ...all.movements.map(({ at }) => at),
+  ];
+  return { ...all, exportedAt: times.sort().at(-1) ?? '' };
 }

@@ -1,17 +1,20 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { BroughtInSchema, ExportedSchema } from '@zt/core/model/exported';
+import { CSV_TABLES, exportedCsv } from '@zt/core/uses/exported/csv';
+import { exportedText, readExported } from '@zt/core/uses/exported/text';
 import { backUp } from '../../backup/schedule';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
-import { answers, body, failures } from '../../errors';
+import { answers, failures, refusedLines } from '../../errors';
 import { readAll } from './reader';
 import { bringIn } from './writer';
 
+const text = { content: { 'application/json': { schema: ExportedSchema } }, description: 'All of it' };
 const read = createRoute({
   method: 'get',
   path: '/',
-  summary: 'All data of the shop as one document',
-  responses: { 200: answers(ExportedSchema, 'All of it') },
+  summary: 'All data of the shop as one document, a record a line',
+  responses: { 200: text },
 });
 const schema = createRoute({
   method: 'get',
@@ -19,11 +22,23 @@ const schema = createRoute({
   summary: 'The JSON schema of that document',
   responses: { 200: answers(z.record(z.string(), z.unknown()), 'The schema') },
 });
+const table = createRoute({
+  method: 'get',
+  path: '/csv/{table}',
+  summary: 'One table of it as CSV',
+  request: { params: z.object({ table: z.enum(CSV_TABLES) }) },
+  responses: {
+    200: { content: { 'text/csv': { schema: z.string() } }, description: 'The table' },
+    400: failures[400],
+  },
+});
 const bring = createRoute({
   method: 'post',
   path: '/',
   summary: 'Bring such a document in: what is not here yet; a backup is made first',
-  request: { body: body(ExportedSchema) },
+  description:
+    'The document as text, as it was written: lines that were changed are refused with their numbers.',
+  request: { body: { required: true, content: { 'text/plain': { schema: z.string() } } } },
   responses: { 200: answers(BroughtInSchema, 'What was brought in'), ...failures },
 });
 
@@ -34,18 +49,33 @@ const asFile = (name: string) => ({
 
 export function exportedRoutes({ store, backups, changes, now }: Context) {
   return new OpenAPIHono({ defaultHook })
-    .openapi(read, async (c) => c.json(await readAll(store.db, now()), 200, asFile('shop.json')))
+    .openapi(read, async (c) => {
+      const document = exportedText(await readAll(store.db));
+      return c.body(document, 200, { 'content-type': 'application/json', ...asFile('shop.json') }) as never;
+    })
     .openapi(schema, (c) =>
       c.json(
-        z.toJSONSchema(ExportedSchema, { io: 'input', unrepresentable: 'any' }),
+        z.toJSONSchema(ExportedSchema.extend({ lines: z.array(z.string()) }), {
+          io: 'input',
+          unrepresentable: 'any',
+        }),
         200,
         asFile('shop.schema.json'),
       ),
     )
+    .openapi(table, async (c) => {
+      const { table: name } = c.req.valid('param');
+      const csv = exportedCsv(await readAll(store.db), name);
+      return c.body(csv, 200, {
+        'content-type': 'text/csv; charset=utf-8',
+        ...asFile(`${name}.csv`),
+      }) as never;
+    })
     .openapi(bring, async (c) => {
-      const all = c.req.valid('json');
+      const document = readExported(await c.req.text());
+      if (!document.ok) throw refusedLines('Nothing was brought in.', document.refusals);
       if (backups) await backUp(store.db.$client, backups, { kind: 'by-hand', now: now() });
-      const brought = await store.write((tx) => bringIn(tx, all, now()));
+      const brought = await store.write((tx) => bringIn(tx, document.all, now()));
       for (const noun of ['logbook', 'rules'] as const)
         changes.tell({ noun, id: null, rev: null, device: null });
       return c.json(brought, 200);

@@ -6,6 +6,7 @@ import type { Transaction } from '../../db/client';
 import { houseRules } from '../../db/schema/houseRules';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
+import { searches } from '../../db/schema/searches';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { NO_DAY, tickets } from '../../db/schema/tickets';
 import { keepDrawing } from '../drawings/writer';
@@ -64,6 +65,7 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
     }
   }
   for (const drawing of all.drawings) await keepDrawing(tx, drawing, now);
+  for (const search of all.searches) await tx.insert(searches).values(search).onConflictDoNothing();
   if ((await tx.select({ id: houseRules.id }).from(houseRules)).length === 0) {
     await saveRules(tx, { rules: all.rules }, now);
     brought.rules = true;

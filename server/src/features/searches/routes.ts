@@ -1,11 +1,11 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema, SavedSearchSchema } from '@zt/core';
-import { asc, count, eq } from 'drizzle-orm';
+import { count, eq } from 'drizzle-orm';
 import type { Context } from '../../context';
-import type { Db } from '../../db/client';
 import { searches } from '../../db/schema/searches';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import { readSearches } from './reader';
 
 const params = z.object({ id: IdSchema });
 /** So many searches are kept. */
@@ -31,15 +31,6 @@ const remove = createRoute({
   request: { params },
   responses: { 200: answers(Done, 'Gone'), ...failures },
 });
-
-/** Kept searches by name; one that cannot be read is left out. */
-async function readSearches(db: Pick<Db, 'select'>) {
-  const rows = await db.select().from(searches).orderBy(asc(searches.name), asc(searches.id));
-  return rows.flatMap((row) => {
-    const { data } = SavedSearchSchema.safeParse(row);
-    return data ? [data] : [];
-  });
-}
 
 export function searchesRoutes({ store }: Context) {
   return new OpenAPIHono({ defaultHook })
