@@ -83,7 +83,8 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
   await expect(page.getByRole('radio', { name: 'Puckering: slight' })).toBeChecked();
   await ticket.reads(/Usually: stretched in the hoop/);
   await page.getByRole('button', { name: 'Measured, timed, used otherwise than planned' }).click();
-  await ticket.fill('off its place by', '2 mm');
+  await ticket.fill('middle, up or down', '2 mm');
+  await expect(page.getByTestId('off-by')).toHaveText('It lies 1/16 in off its place.');
   await ticket.fill('Note', 'Flat enough for rowing.');
   await ticket.saved();
   await page.getByRole('button', { name: 'Put it in the logbook' }).click();

@@ -231,13 +231,7 @@ export { type CutFrom, layoutOf } from './uses/cutting/cutting';
 export { type SheetPiece, sheetPieces } from './uses/cutting/sheetPieces';
 export { deckOf } from './uses/deck/jobSteps';
 export type { RingPicture, Step } from './uses/deck/step';
-export {
-  type Advice,
-  AdviceSchema,
-  adviceFor,
-  type StackAdvice,
-  type ToldChance,
-} from './uses/evidence/advice';
+export type { Advice, StackAdvice, ToldChance } from './uses/evidence/advice';
 export type { EntryFacts, LearnedFacts } from './uses/find/entryFacts';
 export { HOUSE_NUMBERS } from './uses/houseRules/numbers';
 export { answersTo, textOfBelief, textOfNumber } from './uses/houseRules/search';

@@ -1,28 +1,29 @@
 import { entryTitleOf, type KeptEntry, say, summaryOf } from '@zt/core';
-import { compared } from '@zt/core/uses/again/figures';
+import type { ComparedLine } from '@zt/core/uses/again/index';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useEntryQuery } from '../../services/logbookApi';
+import { againParts } from '../../shop/again';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
+import { MOST_COMPARED } from './mostCompared';
 
 const NAME_PX = 96;
 /** So wide is each entry; of many, less. */
 const CELL_PX = { few: 132, many: 104 };
 
 /** Entries side by side, each figure in a row, what differs first. */
-function Compared({ entries }: { entries: readonly KeptEntry[] }) {
+function Compared({ entries, lines }: { entries: readonly KeptEntry[]; lines: readonly ComparedLine[] }) {
   const p = usePalette();
   const { units } = useShop();
   const [all, setAll] = useState(false);
-  const lines = compared(entries);
   const differ = lines.filter(({ differs }) => differs);
   const shown = all ? lines : differ;
   const cellPx = entries.length > 2 ? CELL_PX.many : CELL_PX.few;
@@ -103,13 +104,30 @@ function useEntries(ids: readonly string[]) {
   return read.slice(0, ids.length);
 }
 
-export const MOST_COMPARED = 4;
+const NONE: readonly KeptEntry[] = [];
+
+/** The figures of entries side by side; null while there is nothing to compare. */
+function useLines(entries: readonly KeptEntry[]): readonly ComparedLine[] | null {
+  const [lines, setLines] = useState<readonly ComparedLine[] | null>(null);
+  const latest = useRef(entries);
+  latest.current = entries;
+  const key = entries.map(({ id }) => id).join();
+  useEffect(() => {
+    setLines(null);
+    if (key === '') return;
+    void againParts().then(({ compared }) => {
+      if (latest.current.map(({ id }) => id).join() === key) setLines(compared(latest.current));
+    });
+  }, [key]);
+  return lines;
+}
 
 /** Two to four entries side by side. */
 export function CompareScreen({ ids }: { ids: readonly string[] }) {
   const router = useRouter();
   const read = useEntries(ids.slice(0, MOST_COMPARED));
   const entries = read.flatMap(({ data }) => data ?? []);
+  const lines = useLines(entries.length > 1 && read.every(({ isFetching }) => !isFetching) ? entries : NONE);
   const gone = read.filter(({ isError }) => isError).length;
   return (
     <Screen
@@ -121,7 +139,7 @@ export function CompareScreen({ ids }: { ids: readonly string[] }) {
         <Txt tone="madder">{`${gone === 1 ? 'One of them is' : `${gone} of them are`} not in the logbook.`}</Txt>
       ) : null}
       {ids.length < 2 ? <Txt>Choose two to four entries in the logbook.</Txt> : null}
-      {entries.length > 1 && entries.length + gone === read.length ? <Compared entries={entries} /> : null}
+      {lines ? <Compared entries={entries} lines={lines} /> : null}
     </Screen>
   );
 }

@@ -44,8 +44,8 @@ import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { useBoard } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
-import { MOST_COMPARED } from './CompareScreen';
 import { Facets, useValueName } from './Facets';
+import { MOST_COMPARED } from './mostCompared';
 
 const OUTCOME_SIGNS: Record<LogSummary['outcome'], string> = {
   good: '✓ good',

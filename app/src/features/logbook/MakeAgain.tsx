@@ -1,13 +1,14 @@
 import { type KeptEntry, PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId, say } from '@zt/core';
-import { type AgainFor, doAgain } from '@zt/core/uses/again/doAgain';
+import type { Again, AgainFor } from '@zt/core/uses/again/index';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
+import { againParts } from '../../shop/again';
 import { useShop } from '../../shop/useShop';
 import { ticketStarted } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
@@ -51,9 +52,17 @@ export function MakeAgain({ entry }: { entry: KeptEntry }) {
           ? { as: 'kind', kind }
           : null;
   const key = JSON.stringify(wanted);
-  const made = useMemo(() => {
+  const [made, setMade] = useState<Again | null>(null);
+  useEffect(() => {
+    let left = false;
     const asked = JSON.parse(key) as AgainFor | null;
-    return asked && doAgain(entry, { id, wanted: asked }, { shelf, rules });
+    setMade(null);
+    void againParts().then(({ doAgain }) => {
+      if (!left && asked) setMade(doAgain(entry, { id, wanted: asked }, { shelf, rules }));
+    });
+    return () => {
+      left = true;
+    };
   }, [entry, id, key, shelf, rules]);
   const begin = () => {
     if (!made) return;

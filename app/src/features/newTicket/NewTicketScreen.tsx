@@ -9,7 +9,6 @@ import {
   type Stage,
   type Ticket,
 } from '@zt/core';
-import { doAgain } from '@zt/core/uses/again/doAgain';
 import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -28,6 +27,7 @@ import { useBench } from '../../hooks/useBenchTickets';
 import { useKindPlans } from '../../hooks/useKindPlans';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
+import { againParts } from '../../shop/again';
 import { useShop } from '../../shop/useShop';
 import { ticketStarted } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
@@ -165,8 +165,9 @@ export function NewTicketScreen() {
   const startAgain = async (entryId: string) => {
     const { data } = await dispatch(logbookApi.endpoints.entry.initiate(entryId));
     // Measured, placed and hooped as then: the first thing to do is to mark it.
-    if (data) begin(doAgain(data, { id: newId(), wanted: { as: 'same' } }, { shelf, rules }).ticket, 'place');
-    else setUnreached(true);
+    if (!data) return setUnreached(true);
+    const { doAgain } = await againParts();
+    begin(doAgain(data, { id: newId(), wanted: { as: 'same' } }, { shelf, rules }).ticket, 'place');
   };
   const found = plans.filter(({ kind }) => kind.name.toLowerCase().includes(sought.trim().toLowerCase()));
   // What is made most stands first, and once.

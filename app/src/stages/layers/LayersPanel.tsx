@@ -1,4 +1,5 @@
 import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords, withChoice } from '@zt/core';
+import { lazy, Suspense } from 'react';
 import { Row } from '../../components/ui/Row';
 import { Ruled } from '../../components/ui/Ruled';
 import { Stack } from '../../components/ui/Stack';
@@ -7,10 +8,12 @@ import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { LatePastPieces } from '../LatePastPieces';
 import { CutList } from './CutList';
-import { KeepWay } from './KeepWay';
 import { PartRow } from './PartRow';
 import { RiskStrip } from './RiskStrip';
 import { SupportEditor } from './SupportEditor';
+
+/** Fetched once Layers are shown: it brings the fields of a way along. */
+const KeepWay = lazy(() => import('./KeepWay').then((own) => ({ default: own.KeepWay })));
 
 /** What supports it, what lies on top, which needle and thread; each with its reason, each to be overruled. */
 export function LayersPanel() {
@@ -43,7 +46,9 @@ export function LayersPanel() {
             units={units}
             onSupport={(support) => set({ support }, 'layers support')}
           />
-          <KeepWay />
+          <Suspense fallback={null}>
+            <KeepWay />
+          </Suspense>
         </Row>
         <LatePastPieces on="layers" />
       </Ruled>
