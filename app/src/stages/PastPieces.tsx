@@ -1,4 +1,4 @@
-import { FAULTS, type StackAdvice, say, type Ticket, type ToldChance, wayFrom } from '@zt/core';
+import { FAULTS, type StackAdvice, say, type Ticket, type ToldChance, type Way, wayFrom } from '@zt/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';
@@ -6,6 +6,7 @@ import isEqual from 'fast-deep-equal';
 import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
+import { UndoBar } from '../components/UndoBar';
 import { Disclosure } from '../components/ui/Disclosure';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
@@ -117,7 +118,8 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
   const { change, take } = useTicketActs();
   const asked = useAtRest();
   const { currentData: advice, isError } = useAdviceQuery(asked);
-  const [kept, setKept] = useState(false);
+  /** The way that was just made of what the pieces say. */
+  const [kept, setKept] = useState<Way | null>(null);
   if (isError)
     return (
       <Txt as="small" tone="graphite">
@@ -135,7 +137,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
       against.applies,
     );
     setRules({ ...rules, ways: [way, ...rules.ways] });
-    setKept(true);
+    setKept(way);
   };
   if (!text && near.length === 0 && stacks.every(({ ofKind }) => ofKind === 0)) return null;
   return (
@@ -148,15 +150,19 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
       {against && on === 'layers' ? (
         <>
           <FindingNote finding={against.finding} units={units} onMend={take} />
-          <Row gap={8} align="middle" wrap>
-            <Press title="Make it a way of ours" disabled={kept} onPress={keepWay} />
-            {kept && rulesSave === 'saved' ? (
-              <Txt as="small" live>
-                Followed wherever it applies; House rules switch it off again.
-              </Txt>
-            ) : null}
+          <Row>
+            <Press title="Make it a way of ours" onPress={keepWay} />
           </Row>
         </>
+      ) : null}
+      {kept && rulesSave === 'saved' ? (
+        <UndoBar
+          text={`Our ${kept.name} way is followed wherever it applies; House rules switch it off.`}
+          onPutBack={() => {
+            setRules({ ...rules, ways: rules.ways.filter(({ id }) => id !== kept.id) });
+            setKept(null);
+          }}
+        />
       ) : null}
       <Disclosure title="What past pieces say" label="Past pieces and chances">
         <Stack gap={10}>

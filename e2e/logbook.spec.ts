@@ -1,0 +1,245 @@
+import type { Page } from '@playwright/test';
+import type { Advice, Ticket } from '@zt/core';
+import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
+import { copyOf, onTicket } from './support/ticket';
+
+const floated = (ticket: Ticket): Ticket => ({
+  ...ticket,
+  hoop: { ...ticket.hoop, method: 'floated', methodWhy: 'pocket' },
+});
+
+/** How many of a hundred go wrong, as it is said of a planned stack. */
+const percentIn = (text: string | null): number => Number(/(\d+) % \(/.exec(text ?? '')?.[1] ?? Number.NaN);
+
+/** Logs a copy of a ticket of the demo at once. Returns the id of its entry. */
+async function logged(page: Page, id: string, changed: (ticket: Ticket) => Ticket): Promise<string> {
+  const address = await copyOf(page, id, changed);
+  const kept = await page.request.get(`/api/tickets/${address.split('/').at(-1)}`);
+  const entry = crypto.randomUUID();
+  const { ticket } = (await kept.json()) as { ticket: Ticket };
+  expect((await page.request.post('/api/logbook', { data: { id: entry, ticket } })).ok()).toBe(true);
+  return entry;
+}
+
+test('a floated tee that puckered is logged by tapping where, and changes what is said of the next like it', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  const [bad, next] = [
+    await copyOf(page, 'demo-ticket-01', floated),
+    await copyOf(page, 'demo-ticket-01', floated),
+  ];
+  const planned = async (): Promise<number> => {
+    await page.goto(`${next}/layers`);
+    await page.getByRole('button', { name: 'Past pieces and chances' }).click();
+    const stack = page.getByRole('group', { name: 'What past pieces say' });
+    const line = stack.getByText(/, as planned$/).locator('xpath=ancestor::*[3]');
+    return percentIn(await line.textContent());
+  };
+  const before = await planned();
+  expect(before).toBeGreaterThan(0);
+
+  await page.goto(`${bad}/log`);
+  const box = await ticket.sheet().boundingBox();
+  if (!box) throw new Error('the piece is drawn');
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await ticket.reads('What is off where you tapped?');
+  await page.getByRole('button', { name: 'Puckering', exact: true }).click();
+  await ticket.reads('Puckering, marked in one place');
+  await expect(ticket.sheet()).toHaveAccessibleName(/Marked: puckering\.$/);
+  await page.getByRole('radio', { name: 'Puckering: spoilt' }).click();
+  await ticket.reads(/Spoilt, and dear\?/);
+  await ticket.fill('Done by', 'Runa');
+  await ticket.saved();
+  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await ticket.reads('Puckering: spoilt');
+
+  expect(await planned()).toBeGreaterThan(before);
+  await ticket.reads(/like this: .* with puckering/);
+  await expectNoSidewaysScroll(page);
+  // The hoop is told of it, too: floated beside hooped.
+  await page.goto(`${next}/hoop`);
+  await page.getByRole('button', { name: 'Past pieces and chances' }).click();
+  await expect(page.getByRole('group', { name: 'What past pieces say' })).toContainText(
+    /hooped\d+ % \(.*floated\d+ % \(/s,
+  );
+  await expectAccessible(page);
+});
+
+test('pieces that speak against the rule say so, take another stack, and become a way of the shop that is switched off again', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  const jeans = (t: Ticket): Ticket => ({
+    ...t,
+    piece: { ...t.piece, fabricId: 'denim', fabricChanges: {} },
+  });
+  // Whatever the rule takes puckers; another stack of the shelf does not.
+  const first = await copyOf(page, 'demo-ticket-01', jeans);
+  const asked = await page.request.post('/api/logbook/advice', {
+    data: { ticketId: first.split('/').at(-1) },
+  });
+  const advice = (await asked.json()) as Advice;
+  const other = advice.stacks.find(({ planned, sheets }) => !planned && sheets.length > 0);
+  if (!other) throw new Error('another stack is on the shelf');
+  for (let i = 0; i < 14; i += 1) {
+    const bad = i % 2 === 0;
+    await logged(page, 'demo-ticket-01', (t) => {
+      const of = jeans(t);
+      const log = { ...of.log, faults: bad ? { puckering: 2 } : {} };
+      const support = { sheets: other.sheets, why: 'tried' };
+      return bad ? { ...of, log } : { ...of, log, layers: { ...of.layers, support } };
+    });
+  }
+  await page.goto(`${first}/layers`);
+  await ticket.reads(
+    /Our own pieces speak against the rule: .* of pieces \(\d+ on cloth like this\).*most of it puckering\./,
+  );
+  await page.getByRole('button', { name: 'Make it a way of ours' }).click();
+  await ticket.reads(/^Our .* way is followed wherever it applies; House rules switch it off\.$/);
+  await expect(page.getByText(/speak against the rule/)).toHaveCount(0);
+  const rules = await (await page.request.get('/api/rules')).json();
+  expect(rules.ways[0]).toMatchObject({
+    on: true,
+    why: 'our own pieces come out better so',
+    sheets: other.sheets,
+  });
+  await page.request.put('/api/rules', {
+    data: { rules: { ...rules, ways: [{ ...rules.ways[0], on: false }] } },
+  });
+  await page.goto(`${first}/layers`);
+  await ticket.reads(/speak against the rule/);
+  await page.getByRole('button', { name: /^Take .* for this one/ }).click();
+  await expect(page.getByText(/speak against the rule/)).toHaveCount(0);
+  await ticket.reads('Because: our own pieces come out better so');
+});
+
+test('a search is narrowed by facets with their counts, kept under a name, taken off and put back', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto('/logbook');
+  await ticket.fill('Find a piece', 'gull');
+  await ticket.reads(/“?gull/);
+  await page.getByRole('button', { name: 'Filters' }).click();
+  const outcomes = page.getByRole('group', { name: 'How it came out' });
+  await expect(outcomes.getByRole('checkbox', { name: /^plain, / })).toBeVisible();
+  await outcomes.getByRole('checkbox', { name: /^plain, / }).click();
+  await outcomes.getByRole('checkbox', { name: /^spoilt, / }).click();
+  await expect(page.getByRole('link', { name: /^Pool towel, gull, plain/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Pool towel, gull, good/ })).toHaveCount(0);
+  await ticket.fill('Keep this search as', 'Gulls that went wrong');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const kept = page
+    .getByRole('group', { name: 'Kept searches' })
+    .getByRole('checkbox', { name: 'Gulls that went wrong' });
+  await expect(kept).toBeChecked();
+  await kept.click();
+  await expect(page.getByRole('link', { name: /^Guest towel, monogram/ })).toBeVisible();
+  await kept.click();
+  await expect(page.getByRole('link', { name: /^Guest towel, monogram/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'keep “Gulls that went wrong” no longer' }).click();
+  await ticket.reads('“Gulls that went wrong” is kept no longer.');
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(kept).toBeChecked();
+  await expectNoSidewaysScroll(page);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'keep “Gulls that went wrong” no longer' }).click();
+});
+
+test('an order is repeated in another size: what will be other is told first', async ({ page }) => {
+  const sized = (t: Ticket): Ticket => ({
+    ...t,
+    name: 'Crew order',
+    piece: {
+      ...t.piece,
+      sizes: [
+        {
+          name: 'Crew S',
+          count: 1,
+          readings: { ...t.piece.readings, chestWidth: (t.piece.readings.chestWidth ?? 500) * 0.75 },
+        },
+      ],
+    },
+  });
+  const entry = await logged(page, 'demo-ticket-01', sized);
+  await page.goto(`/logbook/${entry}`);
+  const again = page.getByRole('group', { name: 'Make it again' });
+  await expect(again).toContainText('It lands where the first one did: within 1 mm and half a degree');
+  await again.getByRole('radio', { name: 'in another size' }).click();
+  await expect(again.getByRole('radio', { name: 'Crew S' })).toBeChecked();
+  await expect(again).toContainText(/Middle, across: .*, now /);
+  await expectAccessible(page);
+  await again.getByRole('button', { name: 'Begin it' }).click();
+  await expect(page).toHaveURL(/\/piece$/);
+  await expect(page.getByRole('heading', { name: /Measure the T-shirt/ })).toBeVisible();
+});
+
+test('entries stand side by side, what differs first', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/logbook');
+  await page.getByRole('button', { name: 'Compare some' }).click();
+  await expect(page.getByRole('button', { name: 'Choose two to four' })).toBeDisabled();
+  await page.getByRole('checkbox', { name: /Pool towel, gull.*good/ }).click();
+  await page.getByRole('checkbox', { name: /Pool towel, gull.*plain/ }).click();
+  await page.getByRole('button', { name: 'Compare these 2' }).click();
+  const table = page.getByRole('table', { name: 'Entries side by side' });
+  await expect(table.getByRole('row').nth(1)).toContainText(
+    /Came out.*(clean.*gaps, outline off plain|gaps, outline off plain.*clean)/,
+  );
+  await expect(table.getByRole('rowheader', { name: 'Hoop' })).toHaveCount(0);
+  await page.getByRole('button', { name: /that are the same$/ }).click();
+  await expect(table.getByRole('rowheader', { name: 'Hoop', exact: true })).toBeVisible();
+  await ticket.reads(/They differ in \d+ of \d+ figures\./);
+  await expectNoSidewaysScroll(page);
+  await expectAccessible(page);
+});
+
+test('the logbook shows itself in pictures, each with its figures', async ({ page }) => {
+  const ticket = onTicket(page);
+  await page.goto('/logbook');
+  await page.getByRole('button', { name: 'Pictures' }).click();
+  await ticket.reads(/^of \d+ pieces in the logbook/);
+  const faults = page.getByRole('group', { name: 'Faults by cloth and method' });
+  await expect(faults).toContainText(/\d+ pieces, \d+ clean\./);
+  await faults.getByRole('button', { name: 'Faults by cloth and method: the figures' }).click();
+  await expect(faults.getByRole('table')).toContainText('Terry towel');
+  await expect(page.getByRole('group', { name: /^Off its place/ }).first()).toContainText(/You sit .+\./);
+  await expect(page.getByRole('group', { name: 'Minutes by stage' })).toContainText(/hoop 5/);
+  await expect(page.getByRole('group', { name: 'Needle life' })).toContainText(
+    /of \d+ pieces broke a needle/,
+  );
+  await expect(page.getByRole('group', { name: 'Worked out and measured: stitch minutes' })).toContainText(
+    /It really was [\d.]+ % of what was worked out/,
+  );
+  await expectNoSidewaysScroll(page);
+  await expectAccessible(page);
+});
+
+test.describe(() => {
+  test.use({ allowed: [/status of 400/] });
+
+  test('a document that was changed is refused whole, with its line', async ({ page }) => {
+    const ticket = onTicket(page);
+    const text = await (await page.request.get('/api/export')).text();
+    const lines = text.split('\n');
+    const at = lines.findIndex((line) => line.includes('Pool towel, gull'));
+    await page.goto('/rules');
+    await page.getByRole('button', { name: 'All data as a document' }).click();
+    const bring = (document: string) =>
+      page
+        .getByLabel('All data of a shop', { exact: true })
+        .setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(document) });
+    await bring(
+      lines
+        .map((line, i) => (i === at ? line.replace('Pool towel, gull', 'Pool towel, hull') : line))
+        .join('\n'),
+    );
+    await ticket.reads(`line ${at + 1}: this line is not as it was written Nothing was brought in.`);
+    await bring(text.slice(0, 5000));
+    await ticket.reads(/^line \d+: the document ends here, and is not whole/);
+    await bring(text);
+    await ticket.reads(/^Brought in: 0 tickets, 0 things on the shelf, 0 log entries/);
+  });
+});
