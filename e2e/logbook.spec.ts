@@ -115,6 +115,39 @@ test('pieces that speak against the rule say so, take another stack, and become 
   await ticket.reads('Because: our own pieces come out better so');
 });
 
+test('one thing is tried on a swatch: what would decide is said, a second change is warned of, and logging it answers', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/layers`);
+  await page.getByRole('button', { name: 'Past pieces and chances' }).click();
+  await ticket.reads(/would decide for it/);
+  await page
+    .getByRole('button', { name: /^Try .* on a swatch$/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/hoop$/);
+  await ticket.stage('Log');
+  await expect(page.getByTestId('trial')).toHaveText(
+    /^Tried for Crew tee.*: .+ in place of Cut-away.*, all else as it was\..*decide/,
+  );
+  await ticket.stage('Hoop');
+  await page.getByRole('radio', { name: 'Floated', exact: true }).click();
+  await ticket.stage('Log');
+  await ticket.reads(
+    /is tried, and the way of holding it is another too: two things at once teach nothing of either\./,
+  );
+  await page.getByRole('button', { name: /^Put the way of holding it back/ }).click();
+  await expect(page.getByText(/two things at once/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Puckering', exact: true }).click();
+  await page.getByRole('radio', { name: 'Puckering: plain' }).click();
+  await ticket.saved();
+  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await ticket.reads(/^(Answered: .* stays; 1 of 1 went wrong|Not decided yet: 0 clean, 1 bad)/);
+  await ticket.reads('A swatch');
+});
+
 test('a search is narrowed by facets with their counts, kept under a name, taken off and put back', async ({
   page,
 }) => {

@@ -1,7 +1,7 @@
 import { FAULTS, type StackAdvice, say, type Ticket, type ToldChance, type Way, wayFrom } from '@zt/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { type Href, Link } from 'expo-router';
+import { type Href, Link, useRouter } from 'expo-router';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -12,11 +12,14 @@ import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
+import { announce } from '../everyone/announce';
 import { newId } from '../hooks/newId';
 import { today } from '../hooks/today';
-import { useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
+import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
 import { useAdviceQuery } from '../services/logbookApi';
+import { ticketsApi } from '../services/ticketsApi';
 import { useShop } from '../shop/useShop';
+import { useAppDispatch } from '../store/store';
 import { usePalette } from '../theme/palette';
 
 /** So long nothing is changed before it is asked again, ms. */
@@ -84,7 +87,21 @@ function ChanceLine({ chance, bad }: { chance: ToldChance; bad: boolean }) {
 
 const HIGH = 25;
 
-function StackRow({ stack, onTake }: { stack: StackAdvice; onTake: (() => void) | null }) {
+interface StackRowProps {
+  stack: StackAdvice;
+  /** How many pieces would decide, in words. */
+  onTake: (() => void) | null;
+  onTry: (() => void) | null;
+}
+
+/** How many pieces would decide between a stack and the planned one. */
+function decidesInWords({ clean, bad }: StackAdvice['decides']): string {
+  if (clean === null) return 'no dozen clean ones would decide for it';
+  const against = bad === null ? '' : `, ${bad} bad against it`;
+  return `${clean} clean would decide for it${against}`;
+}
+
+function StackRow({ stack, onTake, onTry }: StackRowProps) {
   const spoke =
     stack.pieces > 0
       ? `${stack.pieces} on this cloth, ${stack.ofKind} on its kind`
@@ -98,13 +115,16 @@ function StackRow({ stack, onTake }: { stack: StackAdvice; onTake: (() => void) 
           <Txt as="strong">{`${stack.name}${stack.planned ? ', as planned' : ''}`}</Txt>
         </Stack>
         {onTake ? <Press kind="link" title="take it" label={`Take ${stack.name}`} onPress={onTake} /> : null}
+        {onTry ? (
+          <Press kind="link" title="try it" label={`Try ${stack.name} on a swatch`} onPress={onTry} />
+        ) : null}
       </Row>
       <ChanceLine chance={stack.any} bad={stack.any.percent >= HIGH} />
       <Txt as="small">
         {`${chanceInWords(stack.any)} go wrong: ${stack.faults
           .filter(({ percent }) => percent >= 1)
           .map((fault) => `${faultName(fault.trouble)} ${Math.round(fault.percent)} %`)
-          .join(', ')}. ${spoke}.`}
+          .join(', ')}. ${spoke}${stack.planned ? '' : `; ${decidesInWords(stack.decides)}`}.`}
       </Txt>
     </Stack>
   );
@@ -117,6 +137,10 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
   const { setRules, rulesSave } = useShop();
   const { change, take } = useTicketActs();
   const asked = useAtRest();
+  const ticket = useTicket();
+  const plan = usePlan();
+  const router = useRouter();
+  const dispatch = useAppDispatch();
   const { currentData: advice, isError } = useAdviceQuery(asked);
   /** The way that was just made of what the pieces say. */
   const [kept, setKept] = useState<Way | null>(null);
@@ -138,6 +162,18 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
     );
     setRules({ ...rules, ways: [way, ...rules.ways] });
     setKept(way);
+  };
+  const plannedName = stacks.find(({ planned }) => planned)?.name ?? '';
+  /** A swatch on which this stack is tried by itself. */
+  const begin = async (stack: StackAdvice) => {
+    const { trialOf } = await import('@zt/core/uses/evidence/trial');
+    const thing = { tried: 'support' as const, sheets: stack.sheets, was: plannedName, is: stack.name };
+    const trial = trialOf({ ticket, plan }, thing, { id: newId(), swatch: true, decides: stack.decides });
+    if (!trial) return;
+    // Kept before it is opened: the one that is open here stays so until then.
+    const saved = await dispatch(ticketsApi.endpoints.saveTicket.initiate({ ticket: trial, rev: 0 }));
+    if (saved.error) return announce('The swatch could not be kept: the shop’s computer does not answer.');
+    router.push(`/ticket/${trial.id}/hoop`);
   };
   if (!text && near.length === 0 && stacks.every(({ ofKind }) => ofKind === 0)) return null;
   return (
@@ -171,6 +207,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
                 <StackRow
                   key={stack.name}
                   stack={stack}
+                  onTry={stack.planned ? null : () => void begin(stack)}
                   onTake={
                     stack.planned
                       ? null

@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useIsFocused, useRouter } from 'expo-router';
 import { type ReactNode, useEffect } from 'react';
 import { Notice } from '../components/ui/Notice';
 import { Press } from '../components/ui/Press';
@@ -20,9 +20,11 @@ function useEditedTicket(id: string) {
   /** While it cannot be asked for: what this device has of it. */
   const here = useAppSelector((state) => ticketHere(state, id));
   const found = kept.data?.ticket.id === id ? kept.data : kept.isError ? here : null;
+  /** Another ticket may be open in a page over this one: only the one in sight takes hold. */
+  const isShown = useIsFocused();
   useEffect(() => {
-    if (found && !open) dispatch(ticketOpened(found));
-  }, [found, open, dispatch]);
+    if (found && !open && isShown) dispatch(ticketOpened(found));
+  }, [found, open, isShown, dispatch]);
   return { open, loggedAs: found?.loggedAs ?? null, failed: kept.isError && !found && !open };
 }
 

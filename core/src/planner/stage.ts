@@ -169,7 +169,18 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   log: {
     empty: () => EMPTY_LOG,
     numbers: EVIDENCE_NUMBERS,
-    plan: ({ ticket, design }) => planLog(ticket.log, design.facts?.widthMm ?? 0),
+    plan: ({ ticket, design, hoop, layers }) =>
+      planLog(ticket.log, {
+        widthMm: design.facts?.widthMm ?? 0,
+        layers: ticket.layers,
+        held: hoop &&
+          layers && {
+            method: hoop.method,
+            sheets: layers.sheets,
+            topper: layers.parts.topper.choice.id,
+            needle: layers.parts.needle.choice.id,
+          },
+      }),
   },
 };
 

@@ -22,6 +22,7 @@ import {
 import { piecesOf } from '@zt/core/model/pieces';
 import { offBy } from '@zt/core/model/ticket/log';
 import { calledName } from '@zt/core/stages/design/names/onTable';
+import { trialAnswer, trialInWords } from '@zt/core/stages/log/trial';
 import { minutesOf } from '@zt/core/uses/logbook/ticked';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -148,6 +149,12 @@ function Entry({ entry }: { entry: KeptEntry }) {
           {offMm === null ? null : (
             <Txt>{`Off its place by ${formatLength(offMm, units)}${turnDeg === null ? '' : `, turned ${Math.abs(turnDeg).toFixed(1)}° ${turnDeg > 0 ? 'clockwise' : 'counter-clockwise'}`}.`}</Txt>
           )}
+          {entry.log.trial ? (
+            <>
+              <Txt as="small">{say(trialInWords(entry.log.trial), units)}</Txt>
+              <Txt as="strong">{say(trialAnswer(entry.log.trial, entry.log, pieces), units)}</Txt>
+            </>
+          ) : null}
           {entry.log.swatch ? <Txt as="strong">A swatch</Txt> : null}
           {others.map((other) => (
             <Txt

@@ -1,12 +1,14 @@
-import type { LogInput } from '@zt/core';
+import { type LogInput, say } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
 import type { OtherPiece } from '@zt/core/model/ticket/log';
+import { trialInWords } from '@zt/core/stages/log/trial';
 import { lazy, Suspense, useState } from 'react';
+import { Callout } from '../../components/ui/Callout';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
-import { useLoggedAs, usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';
+import { useLoggedAs, usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
 import { FaultFields } from './FaultFields';
@@ -27,6 +29,7 @@ function TookOf({ id }: { id: string }) {
 export function LogPanel() {
   const ticket = useTicket('log', 'piece', 'design');
   const { log: report } = usePlan('log');
+  const units = useUnits();
   const loggedAs = useLoggedAs();
   const { change } = useTicketActs();
   const [chosen, setChosen] = useState(0);
@@ -42,6 +45,11 @@ export function LogPanel() {
       <Txt as="heading" level={2}>
         How did it come out?
       </Txt>
+      {log.trial ? (
+        <Callout tone="tape">
+          <Txt testID="trial">{say(trialInWords(log.trial), units)}</Txt>
+        </Callout>
+      ) : null}
       {loggedAs ? <TookOf id={loggedAs} /> : null}
       {loggedAs ? null : (
         <Txt>

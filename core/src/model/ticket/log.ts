@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { PointSchema } from '../../base/geometry/schema';
+import { IdSchema } from '../../base/ids';
 import { alongMm, lengthMm } from '../../base/units/schema';
 import { FAULT_IDS } from '../faults';
 import { STAGES } from '../stages';
@@ -68,6 +69,26 @@ export const MOST_OTHERS = 200;
 /** The most ticks whose time is kept. */
 export const MOST_TICKS = 400;
 
+/** What can be tried by itself. */
+export const TRIED = ['support', 'method', 'topper', 'needle'] as const;
+export type Tried = (typeof TRIED)[number];
+
+/** One thing that is tried, all else as on another ticket: so that it can be told what it does. */
+export const TrialSchema = z.object({
+  /** The ticket that it is tried for, and what that is called. */
+  of: IdSchema,
+  name: z.string().max(120),
+  tried: z.enum(TRIED),
+  was: z.string().max(400),
+  is: z.string().max(400),
+  /** What everything that could be tried was, by its ids. */
+  kept: z.record(z.enum(TRIED), z.string().max(400)),
+  /** So many clean pieces in a row decide for it, so many bad ones against it; null where no number would. */
+  clean: z.number().int().min(1).nullable(),
+  bad: z.number().int().min(1).nullable(),
+});
+export type Trial = z.infer<typeof TrialSchema>;
+
 export const CountedSchema = z.object({
   stitches: z.number().int().min(0).max(2_000_000).nullable(),
   topM: z.number().min(0).max(100_000).nullable(),
@@ -89,6 +110,8 @@ export const LogInputSchema = z.object({
   ticks: z.array(z.string().max(60)).max(MOST_TICKS).default([]),
   /** What was counted at the machine for one piece: stitches as its display has them, thread and bobbin, m. */
   counted: CountedSchema.default(NOT_COUNTED),
+  /** What is tried on it; null on most. */
+  trial: TrialSchema.nullable().default(null),
   /** A trial on a scrap: nothing to hand over, but something to learn from. */
   swatch: z.boolean().default(false),
   minutes: z.partialRecord(z.enum(STAGES), z.number().min(0).max(10_000)),
@@ -146,6 +169,7 @@ export const EMPTY_LOG: LogInput = {
   others: [],
   ticks: [],
   counted: NOT_COUNTED,
+  trial: null,
   swatch: false,
   misplacementMm: null,
   minutes: {},

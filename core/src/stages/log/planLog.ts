@@ -1,6 +1,8 @@
 import type { Finding } from '../../model/finding';
 import type { Reason } from '../../model/reason';
+import type { LayersInput } from '../../model/ticket/layers';
 import { type LogInput, type Outcome, offBy, outcomeOf } from '../../model/ticket/log';
+import { type AsItIs, trialFindings } from './trial';
 
 /** What a report comes to. */
 export interface LogPlan {
@@ -11,10 +13,17 @@ export interface LogPlan {
   reasons: Reason[];
 }
 
-/** How the piece came out, by its gravest fault, and where it lies by the tape; the design so wide, mm. */
-export const planLog = (input: LogInput, widthMm: number): LogPlan => ({
+/** What the plan has of a piece: the design so wide, mm, and how it is held; null while that is not known. */
+interface Planned {
+  widthMm: number;
+  held: AsItIs | null;
+  layers: LayersInput;
+}
+
+/** How the piece came out, by its gravest fault, where it lies by the tape, and whether what is tried is tried by itself. */
+export const planLog = (input: LogInput, { widthMm, held, layers }: Planned): LogPlan => ({
   outcome: outcomeOf(input),
   off: offBy(input, widthMm),
-  findings: [],
+  findings: held ? trialFindings(input.trial, held, layers) : [],
   reasons: [],
 });

@@ -47,6 +47,8 @@ const StackAdviceSchema = z.object({
   /** Pieces on this cloth at this density in it, and on cloth of its kind. */
   pieces: z.number().int(),
   ofKind: z.number().int(),
+  /** What would decide between it and the planned one: so many clean pieces, so many bad ones; null where none would. */
+  decides: z.object({ clean: z.number().int().nullable(), bad: z.number().int().nullable() }),
 });
 export type StackAdvice = z.infer<typeof StackAdviceSchema>;
 
@@ -169,7 +171,26 @@ function optionsFor(
   });
 }
 
-function adviceOn({ sheets, stack, chances }: Option, planned: boolean, rules: HouseRules): StackAdvice {
+/** So many pieces are tried at most before it is said that no number would decide. */
+const MOST_TRIED = 12;
+
+/** How many pieces in a row would make it sure enough that one stack is better than another, or worse; null where too many. */
+function decidingPieces(of: Share, than: Share, rules: HouseRules): StackAdvice['decides'] {
+  const sure = numberFor(rules, N.contradicts) / 100;
+  const first = (isSure: (n: number) => boolean): number | null => {
+    for (let n = 1; n <= MOST_TRIED; n += 1) if (isSure(n)) return n;
+    return null;
+  };
+  return {
+    clean: first((n) => surelySmaller({ a: of.a, b: of.b + n }, than) >= sure),
+    bad: first((n) => surelySmaller(than, { a: of.a + n, b: of.b }) >= sure),
+  };
+}
+
+function adviceOn(
+  { sheets, stack, chances }: Option,
+  { planned, rules, than }: { planned: boolean; rules: HouseRules; than: Share },
+): StackAdvice {
   const byMean = [...chances].sort((a, b) => meanOf(b.share) - meanOf(a.share));
   const any = chances.find(({ trouble }) => trouble === 'any');
   const faults = byMean.filter(({ trouble }) => trouble !== 'any').slice(0, MOST_FAULTS);
@@ -183,6 +204,7 @@ function adviceOn({ sheets, stack, chances }: Option, planned: boolean, rules: H
     faults: faults.map((chance) => told(chance, rules)),
     pieces: of.pieces,
     ofKind: of.ofKind,
+    decides: planned ? { clean: null, bad: null } : decidingPieces(any.share, than, rules),
   };
 }
 
@@ -273,9 +295,12 @@ export function adviceFor(
   const options = optionsFor({ ticket, plan, shelf }, { facts, conditions, taught });
   const byRule = !layers.supportOverruled;
   const against = contradiction(options, { facts, rules, byRule });
-  const stacks = options
-    .map((option, i) => adviceOn(option, i === 0, rules))
-    .sort((a, b) => a.any.percent - b.any.percent);
+  const [first] = options;
+  const than = first ? anyOf(first.chances) : { a: 1, b: 1 };
+  const byChance = options
+    .map((option, i) => ({ option, planned: i === 0, chance: meanOf(anyOf(option.chances)) }))
+    .sort((a, b) => a.chance - b.chance)
+    .filter(({ planned }, i) => i < MOST_STACKS || planned);
   return {
     text: evidenceOf(conditions, near, rules)?.text ?? null,
     near: near.slice(0, MOST_LISTED).map(({ record, distance }) => ({
@@ -287,7 +312,7 @@ export function adviceFor(
       differs: differencesOf(conditions, record, rules),
       faults: record.faults,
     })),
-    stacks: stacks.filter((stack, i) => i < MOST_STACKS || stack.planned),
+    stacks: byChance.map(({ option, planned }) => adviceOn(option, { planned, rules, than })),
     methods: METHODS.map((method) => methodAdvice(method, { ticket, plan, rules, conditions, taught })),
     against: against && {
       ...against,

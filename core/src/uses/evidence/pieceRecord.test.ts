@@ -41,12 +41,12 @@ it('puts what was really used before what was planned, in the stack and in what 
     method: 'floated' as const,
     sheets: [sheet('mesh')],
     topper: 'soluble-film' as const,
-    needle: 'sharp-90-14' as never,
+    needle: '90' as const,
   };
   const planned = asMade(entryOf(exampleA()));
   const made = asMade(entryOf(exampleA(), { used }));
   expect(made).toMatchObject({ conditions: { method: 'floated', stack: ['soluble-film on top', 'mesh'] } });
-  expect(made?.needle).toBe('sharp-90-14');
+  expect(made?.needle).toBe('90');
   expect(made?.risks.shifting).toBeGreaterThan((planned?.risks.shifting ?? 0) + 20);
 });
 
