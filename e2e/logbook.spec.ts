@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import type { Advice, Ticket } from '@zt/core';
+import { type Advice, parseLength, type Ticket } from '@zt/core';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
@@ -276,3 +276,60 @@ test.describe(() => {
     await ticket.reads(/^Brought in: 0 tickets, 0 things on the shelf, 0 log entries/);
   });
 });
+
+test('a drill over two days: what was wrong comes back in a while, what was right the days after', async ({
+  page,
+  request,
+}) => {
+  const ticket = onTicket(page);
+  await page.clock.install({ time: new Date('2026-05-04T09:00:00Z') });
+  await page.goto('/logbook');
+  await page.getByRole('button', { name: 'Drills' }).click();
+  const question = page.getByRole('group', { name: 'Question' });
+  // The first is a half, by the tape: worked out from what is read.
+  await expect(question).toContainText(/The tape reads .+ from edge to edge/);
+  await ticket.fill('Half of it', 'about that');
+  await page.getByRole('button', { name: 'That is it' }).click();
+  await ticket.reads('That is no length: 7 1/2, or 190 mm.');
+  await ticket.fill('Half of it', '1 in');
+  await page.getByRole('button', { name: 'That is it' }).click();
+  await expect(question.getByRole('status')).toContainText(/Not so\..*Half of .+ is .+Asked again 4 May/s);
+  await page.getByRole('button', { name: 'Next' }).click();
+  // The next is answered right: what goes underneath is what the planner says.
+  await expect(question).toContainText(/What goes underneath, as this shop does it\?/);
+  await question.getByRole('button').first().click();
+  await expect(question.getByRole('status')).toContainText(/^(Right|Not so)\./);
+  const cards = async () =>
+    (await (await request.get('/api/drills')).json()) as {
+      key: string;
+      due: string;
+      right: number;
+      asked: number;
+    }[];
+  await expect.poll(async () => (await cards()).length).toBeGreaterThanOrEqual(2);
+  const half = (await cards()).find(({ key }) => key === 'halve');
+  expect(half).toMatchObject({ asked: 1, right: 0 });
+  expect(half && half.due < '2026-05-04T12:00:00').toBe(true);
+  await page.getByRole('button', { name: /What you know/ }).click();
+  await ticket.reads(/Halve a reading: 0 of 1 right, again 4 May/);
+  await expectAccessible(page);
+
+  // The day after it is asked first, and answered right this time.
+  await page.clock.setFixedTime(new Date('2026-05-05T09:00:00Z'));
+  await page.goto('/drills');
+  const text = (await question.getByRole('heading').textContent()) ?? '';
+  const [, whole = ''] = /The tape reads (.+) from edge/.exec(text) ?? [];
+  const { mm } = parsed(whole);
+  await ticket.fill('Half of it', `${(mm / 2).toFixed(1)} mm`);
+  await page.getByRole('button', { name: 'That is it' }).click();
+  await expect(question.getByRole('status')).toContainText('Right.');
+  await expect.poll(async () => (await cards()).find(({ key }) => key === 'halve')?.right).toBe(1);
+  await expectNoSidewaysScroll(page);
+});
+
+/** A length as it is said, mm. */
+function parsed(text: string): { mm: number } {
+  const read = parseLength(text, 'in');
+  if (!read.ok) throw new Error(`${text} is no length`);
+  return read;
+}

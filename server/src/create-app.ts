@@ -16,6 +16,7 @@ import { changesRoutes, isQuestion, tellingChanges } from './features/changes/ro
 import { cutterRoutes } from './features/cutter/routes';
 import { devicesRoutes } from './features/devices/routes';
 import { drawingRoutes } from './features/drawings/routes';
+import { drillRoutes } from './features/drills/routes';
 import { exportedRoutes } from './features/exported/routes';
 import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
@@ -146,6 +147,7 @@ export function createApp(context: Context) {
   app.route('/api/logbook', logbookRoutes(context));
   app.route('/api/searches', searchesRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
+  app.route('/api/drills', drillRoutes(context));
   app.route('/api/history', historyRoutes(context));
   app.route('/api/devices', devicesRoutes(context));
   app.route('/api/export', exportedRoutes(context));

@@ -266,6 +266,8 @@ describe('the interface’s own description', () => {
         '/api/devices/pair',
         '/api/devices/{id}',
         '/api/drawings/{id}',
+        '/api/drills',
+        '/api/drills/{key}',
         '/api/export',
         '/api/export/schema',
         '/api/export/csv/{table}',

@@ -44,6 +44,7 @@ export const api = createApi({
     'movements',
     'devices',
     'searches',
+    'drills',
   ],
   endpoints: () => ({}),
 });

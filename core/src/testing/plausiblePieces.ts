@@ -13,9 +13,8 @@ import {
   type PieceRecord,
   type RiskPoints,
   riskPoints,
-  stackWord,
-  stackWords,
 } from '../uses/evidence/pieceRecord';
+import { stackWord, stackWords } from '../uses/evidence/stackWords';
 import { sheet } from './samples';
 
 /** One stack a shop works with. */

@@ -422,6 +422,7 @@ export function LogbookScreen() {
             <KeptSearches filter={filter} onFilter={setFilter} />
             <Row gap={16} align="middle" wrap>
               <Press kind="link" title="Pictures" onPress={() => router.push('/logbook/pictures' as Href)} />
+              <Press kind="link" title="Drills" onPress={() => router.push('/drills' as Href)} />
               <Press
                 kind="link"
                 title={picked === null ? 'Compare some' : 'Compare none'}

@@ -12,8 +12,9 @@ import { offBy } from '../../model/ticket/log';
 import { densityClassOf } from '../../stages/design/designFacts';
 import { sheetsOfToday } from '../../stages/layers/keptSheets';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
-import { keptFabric, stackWords } from '../evidence/pieceRecord';
+import { keptFabric } from '../evidence/pieceRecord';
 import { stackName } from '../evidence/stackName';
+import { stackWords } from '../evidence/stackWords';
 import { minutesOf } from '../logbook/ticked';
 
 /** A figure of a piece: how it is said, and by what it is told from another. */

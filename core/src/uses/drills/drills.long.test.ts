@@ -8,7 +8,7 @@ import { layerFacts } from '../../stages/layers/facts';
 import { breaksNever } from '../../stages/layers/never';
 import { report } from '../../testing/report';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
-import { stackWord, stackWords } from '../evidence/pieceRecord';
+import { stackWord, stackWords } from '../evidence/stackWords';
 import {
   DRILLS,
   type DrillQuestion,

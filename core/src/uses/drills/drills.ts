@@ -19,8 +19,8 @@ import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
 import { againInWords, hoopAgain } from '../../stages/mount/hoopAgain';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
-import { stackWord, stackWords } from '../evidence/pieceRecord';
 import { stackName } from '../evidence/stackName';
+import { stackWord, stackWords } from '../evidence/stackWords';
 
 /** What is drilled. */
 export const DRILLS = ['halve', 'way', 'turn', 'stack', 'fault', 'mark'] as const;

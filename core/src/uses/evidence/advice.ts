@@ -22,8 +22,9 @@ import { meanOf, quantileOf, type Share, surelySmaller } from './beta';
 import type { Chance, Taught } from './chances';
 import { differencesOf, likePieces, type PieceTable } from './likeness';
 import { evidenceOf } from './likeThis';
-import { type PieceConditions, riskPoints, stackWords } from './pieceRecord';
+import { type PieceConditions, riskPoints } from './pieceRecord';
 import { stackName } from './stackName';
+import { stackWords } from './stackWords';
 
 /** A chance as it is told: of a hundred, with the two figures between which the truth lies. */
 const ChanceSchema = z.object({

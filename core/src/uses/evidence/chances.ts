@@ -4,7 +4,8 @@ import type { Risk } from '../../catalogue/riskWeights';
 import { FAULT_IDS, type FaultId } from '../../model/faults';
 import type { HouseRules } from '../../model/houseRules';
 import { type Share, shareOf } from './beta';
-import { type PieceConditions, type PieceRecord, type RiskPoints, stackWord } from './pieceRecord';
+import type { PieceConditions, PieceRecord, RiskPoints } from './pieceRecord';
+import { stackWord } from './stackWords';
 
 /** A fault, or anything at all. */
 export type Trouble = FaultId | 'any';

@@ -4,7 +4,8 @@ import { EMPTY_LOG, NOT_MEASURED } from '../../model/ticket/log';
 import { planTicket } from '../../planner/plan';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { frozenPlan } from '../logbook/frozenPlan';
-import { asMade, recordsOf, stackWord, stackWords } from './pieceRecord';
+import { asMade, recordsOf } from './pieceRecord';
+import { stackWord, stackWords } from './stackWords';
 
 const entryOf = (ticket: ReturnType<typeof exampleA>, log: Partial<LogEntry['log']> = {}): LogEntry => ({
   id: 'entry-of-record',

@@ -5,7 +5,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import type { LogEntry, LogSummary } from '../../model/logEntry';
 import { piecesOf } from '../../model/pieces';
 import type { Method } from '../../model/ticket/hoop';
-import type { ChoicePart, Sheet } from '../../model/ticket/layers';
+import type { ChoicePart } from '../../model/ticket/layers';
 import { worstFault } from '../../model/ticket/log';
 import { type Fabric, FabricSchema } from '../../model/ticket/piece';
 import { densityClassOf, densityRank } from '../../stages/design/designFacts';
@@ -15,6 +15,7 @@ import type { Stack } from '../../stages/layers/never';
 import { risksOf } from '../../stages/layers/risk';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
 import { fabricOf } from '../../stages/piece/planPiece';
+import { stackWords } from './stackWords';
 
 /** What a piece can be likened by. */
 export interface PieceConditions {
@@ -53,19 +54,6 @@ export type RiskPoints = Record<Risk, number>;
 export const riskPoints = (facts: LayerFacts, stack: Stack): RiskPoints =>
   Object.fromEntries(risksOf(facts, stack).map(({ risk, points }) => [risk, points])) as RiskPoints;
 export const NO_RISK = Object.fromEntries(RISKS.map((risk) => [risk, 0])) as RiskPoints;
-
-/** A sheet as it counts in a stack: its stabilizer, and whether it is one with the cloth. */
-export const sheetWord = ({ stabilizer, bond }: Pick<Sheet, 'stabilizer' | 'bond'>): string =>
-  bond === 'none' ? stabilizer : `${stabilizer} ${bond}`;
-
-/** A stack as its words: the sheets, and the topper where there is one. */
-export const stackWords = (
-  sheets: readonly Pick<Sheet, 'stabilizer' | 'bond'>[],
-  topper: string,
-): string[] => [...(topper === 'none' ? [] : [`${topper} on top`]), ...sheets.map(sheetWord)];
-
-/** A stack as one text, whatever the order of its sheets. */
-export const stackWord = (stack: readonly string[]): string => [...stack].sort().join(' + ') || 'nothing';
 
 const seen = (faults: LogEntry['log']['faults']): PieceRecord['faults'] =>
   Object.fromEntries(Object.entries(faults).filter(([, severity]) => (severity ?? 0) > 0));

@@ -6,14 +6,8 @@ import { type LogEntry, type LogSummary, summaryOf } from '../../model/logEntry'
 import { type LogInput, offBy } from '../../model/ticket/log';
 import type { Fabric } from '../../model/ticket/piece';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
-import {
-  asMade,
-  keptFabric,
-  type PieceRecord,
-  type RiskPoints,
-  resultsOf,
-  stackWord,
-} from '../evidence/pieceRecord';
+import { asMade, keptFabric, type PieceRecord, type RiskPoints, resultsOf } from '../evidence/pieceRecord';
+import { stackWord } from '../evidence/stackWords';
 import { minutesOf } from '../logbook/ticked';
 
 /** Counted up whenever the facts of an entry are told otherwise, so that kept ones are told anew. */
