@@ -31,7 +31,7 @@ function Picture({
   children: ReactNode;
 }) {
   return (
-    <Stack gap={8} role="group" aria-label={title}>
+    <View role="group" aria-label={title} style={{ gap: 8, width: 340, maxWidth: '100%' }}>
       <Txt as="heading" level={2}>
         {title}
       </Txt>
@@ -42,7 +42,7 @@ function Picture({
       <Disclosure title="the figures" label={`${title}: the figures`}>
         {table}
       </Disclosure>
-    </Stack>
+    </View>
   );
 }
 
@@ -426,7 +426,15 @@ export function PicturesScreen() {
       {isError ? <Txt tone="madder">The shop’s computer draws them, and it cannot be reached.</Txt> : null}
       {data?.pieces === 0 ? <Txt>Nothing is logged yet: pictures come with the first pieces.</Txt> : null}
       {data ? (
-        <Stack gap={16}>
+        <View
+          style={{
+            flexDirection: 'row',
+            flexWrap: 'wrap',
+            columnGap: 32,
+            rowGap: 24,
+            alignItems: 'flex-start',
+          }}
+        >
           {data.cameOut.length > 0 ? <CameOut rows={data.cameOut} /> : null}
           {data.missed.map((missed) => (
             <Missed key={missed.placement} missed={missed} />
@@ -436,7 +444,7 @@ export function PicturesScreen() {
           {data.fits.map((fit) => (
             <Fit key={fit.figure} fit={fit} />
           ))}
-        </Stack>
+        </View>
       ) : null}
     </Screen>
   );
