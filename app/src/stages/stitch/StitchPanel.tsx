@@ -3,6 +3,7 @@ import { lazy, Suspense } from 'react';
 import { Pressable, View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { NumberField } from '../../components/ui/NumberField';
+import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Swatch } from '../../components/ui/Swatch';
 import { Txt } from '../../components/ui/Txt';
@@ -138,19 +139,23 @@ export function StitchPanel() {
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
       <Suspense fallback={null}>
-        <HowStitched />
-        <StitchFiles />
+        <Row gap={16} wrap>
+          <HowStitched />
+          <StitchFiles />
+        </Row>
       </Suspense>
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}
-      {stitch.acts.map((act) => (
-        <Txt key={say(act, units)} as="small">
-          {say(act, units)}
+      <Stack gap={2}>
+        {stitch.acts.map((act) => (
+          <Txt key={say(act, units)} as="small">
+            {say(act, units)}
+          </Txt>
+        ))}
+        <Txt as="small" tone="madder">
+          Glasses on; hands away from the moving hoop; never reach in while it runs.
         </Txt>
-      ))}
-      <Txt as="small" tone="madder">
-        Glasses on; hands away from the moving hoop; never reach in while it runs.
-      </Txt>
+      </Stack>
     </Stack>
   );
 }

@@ -30,22 +30,25 @@ interface Read {
   recordsOf: ReturnType<typeof recordMaker>;
 }
 
-/** The columns of the facts in the order they are read. */
-const FACTS = [
-  'seq',
-  'entry_id',
-  'logged_at',
-  'name',
-  'customer',
-  'kind',
-  'fabric_id',
-  'method',
-  'outcome',
-  'who',
-  'rank',
-  'stack',
-  'needle',
-] as const;
+/** The columns of the facts in the order they are read, by their fields. */
+const FACTS = {
+  seq: 'seq',
+  id: 'entry_id',
+  loggedAt: 'logged_at',
+  name: 'name',
+  customer: 'customer',
+  kind: 'kind',
+  fabricId: 'fabric_id',
+  method: 'method',
+  outcome: 'outcome',
+  who: 'who',
+  rank: 'rank',
+  stack: 'stack',
+  needle: 'needle',
+  learned: 'json(learned)',
+} as const;
+const FIELDS = Object.keys(FACTS);
+const COLUMNS = sql.raw(Object.values(FACTS).join(', '));
 
 /**
  * The facts that came after a number, so many of them. They are put together by the database: one text of thousands of rows
@@ -53,44 +56,16 @@ const FACTS = [
  */
 async function readFacts({ db }: Store, after: number): Promise<(EntryFacts & { seq: number })[]> {
   const [row] = await db.all<{ rows: string }>(
-    sql`SELECT json_group_array(json_array(${sql.raw(FACTS.join(', '))}, json(learned))) AS rows
+    sql`SELECT json_group_array(json_array(${COLUMNS})) AS rows
       FROM (SELECT * FROM log_facts WHERE seq > ${after} ORDER BY seq LIMIT ${ROWS})`,
   );
   const rows = JSON.parse(row?.rows ?? '[]') as unknown[][];
-  return rows.map((values) => {
-    const [
-      seq,
-      id,
-      loggedAt,
-      name,
-      customer,
-      kind,
-      fabricId,
-      method,
-      outcome,
-      who,
-      rank,
-      stack,
-      needle,
-      learned,
-    ] = values;
-    const facts = {
-      seq,
-      id,
-      loggedAt,
-      name,
-      customer,
-      kind,
-      fabricId,
-      method,
-      outcome,
-      who,
-      rank,
-      stack,
-      needle,
-    };
-    return { ...facts, learned } as EntryFacts & { seq: number };
-  });
+  return rows.map(
+    (values) =>
+      Object.fromEntries(FIELDS.map((field, i) => [field, values[i]])) as unknown as EntryFacts & {
+        seq: number;
+      },
+  );
 }
 
 /** What every entry of a store is found by and learned from, in memory: nothing is read twice. */
