@@ -150,7 +150,15 @@ for (const size of SIZES) {
 
   async function filled(n: number) {
     const context = await createContext(
-      { port: 0, host: '127.0.0.1', databaseUrl: url, access: {}, webRoot: folder, demo: false },
+      {
+        port: 0,
+        host: '127.0.0.1',
+        databaseUrl: url,
+        access: {},
+        photos: { at: folder },
+        webRoot: folder,
+        demo: false,
+      },
       { store },
     );
     const now = '2026-11-28T08:00:00.000Z';

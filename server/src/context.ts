@@ -4,6 +4,7 @@ import type { Config } from './config/config';
 import { openStore, type Store } from './db/client';
 import type { Reach } from './http/network';
 import { remoteOf } from './http/remote';
+import { type PhotoStore, photoFolder, photoServer } from './photos/photoStore';
 
 /** What routes work with. Tests put their own in. */
 export interface Context {
@@ -11,6 +12,8 @@ export interface Context {
   store: Store;
   /** What was changed, for the pages that are open. */
   changes: Changes;
+  /** Where photos of pieces are kept. */
+  photos: PhotoStore;
   /** Where backups are kept; null where none are made here. */
   backups: string | null;
   /** Why nothing is written; null where it is. */
@@ -23,11 +26,16 @@ export interface Context {
   now: () => string;
 }
 
+/** Where photos are kept: with a store of objects where one is named, else in a folder. */
+const photosOf = ({ photos }: Config): PhotoStore =>
+  /^https?:/.test(photos.at) ? photoServer(photos.at, photos.token) : photoFolder(photos.at);
+
 export async function createContext(config: Config, overrides: Partial<Context> = {}): Promise<Context> {
   return {
     config,
     store: overrides.store ?? (await openStore(config.databaseUrl, undefined, config.access)),
     changes: overrides.changes ?? new Changes(),
+    photos: overrides.photos ?? photosOf(config),
     backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,
     reach: overrides.reach ?? { host: config.host, secure: null, open: null },

@@ -21,6 +21,7 @@ import { exportedRoutes } from './features/exported/routes';
 import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
 import { paperRoutes } from './features/paper/routes';
+import { photoRoutes } from './features/photos/routes';
 import { planRoutes } from './features/plan/routes';
 import { practiceRoutes } from './features/practice/routes';
 import { rulesRoutes } from './features/rules/routes';
@@ -152,6 +153,7 @@ export function createApp(context: Context) {
   app.route('/api/devices', devicesRoutes(context));
   app.route('/api/export', exportedRoutes(context));
   app.route('/api/backups', backupRoutes(context));
+  app.route('/api/photos', photoRoutes(context));
   app.route('/api/plan', planRoutes(context));
   app.route('/api/paper', paperRoutes(context));
   app.route('/api/practice', practiceRoutes(context));

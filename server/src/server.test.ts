@@ -289,6 +289,7 @@ describe('the interface’s own description', () => {
         '/api/paper/{id}/template.pdf',
         '/api/paper/{id}/template.svg',
         '/api/paper/{id}/trace.svg',
+        '/api/photos/{id}',
         '/api/plan',
         '/api/practice',
         '/api/practice/press',

@@ -10,6 +10,8 @@ const EnvSchema = z.object({
   ZT_DATA: z.string().default('data/workshop.db'),
   ZT_TOKEN: z.string().optional(),
   ZT_REPLICA: z.string().optional(),
+  ZT_PHOTOS: z.string().optional(),
+  ZT_PHOTOS_TOKEN: z.string().optional(),
   ZT_WEB: z.string().default('app/dist'),
   ZT_DEMO: z.enum(['0', '1']).default('0'),
 });
@@ -21,6 +23,8 @@ export interface Config {
   databaseUrl: string;
   /** How a database server is asked; empty for a file. */
   access: Access;
+  /** Where photos are kept: a folder, or the address of a store of objects and its token. */
+  photos: { at: string; token?: string | undefined };
   /** Folder of the exported web app. */
   webRoot: string;
   demo: boolean;
@@ -37,6 +41,13 @@ function madeFolder(folder: string) {
 }
 
 const isUrl = (text: string) => /^(file|libsql|https?|wss?):/.test(text);
+
+/** Beside the data file, where nothing else is said; without one, in `data`. */
+function photosAt({ ZT_PHOTOS, ZT_DATA }: z.infer<typeof EnvSchema>): string {
+  if (ZT_PHOTOS !== undefined) return /^https?:/.test(ZT_PHOTOS) ? ZT_PHOTOS : resolve(ZT_PHOTOS);
+  const file = ZT_DATA.replace(/^file:/, '');
+  return isUrl(file) ? resolve('data/photos') : resolve(dirname(file), 'photos');
+}
 
 /** Reads the environment; an unreadable variable is named in the error. Makes the data folder. */
 export function readConfig(env: Record<string, string | undefined>): Config {
@@ -57,6 +68,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
       token: read.ZT_TOKEN,
       replica: read.ZT_REPLICA === undefined ? undefined : resolve(read.ZT_REPLICA),
     },
+    photos: { at: photosAt(read), token: read.ZT_PHOTOS_TOKEN },
     webRoot: resolve(read.ZT_WEB),
     demo: read.ZT_DEMO === '1',
   };

@@ -38,7 +38,15 @@ export async function openTestApp(overrides: Partial<Context> = {}) {
   let minute = 0;
   const now = () => new Date(Date.UTC(2026, 4, 4, 10, minute++)).toISOString();
   const context = await createContext(
-    { port: 0, host: '127.0.0.1', databaseUrl: url, access, webRoot: folder, demo: false },
+    {
+      port: 0,
+      host: '127.0.0.1',
+      databaseUrl: url,
+      access,
+      photos: { at: join(folder, 'photos') },
+      webRoot: folder,
+      demo: false,
+    },
     { store, now, backups: join(folder, 'backups'), ...overrides },
   );
   const app = createApp(context);
@@ -58,6 +66,15 @@ export async function openTestApp(overrides: Partial<Context> = {}) {
     /** The answer as it came, with its headers. */
     raw: async (path: string, headers: Record<string, string> = {}, signal?: AbortSignal) =>
       app.request(path, { headers, ...(signal ? { signal } : {}) }),
+    /** Bytes, sent as what they are. */
+    sendBytes: async (path: string, bytes: Uint8Array, type: string) =>
+      readable(
+        await app.request(path, {
+          method: 'PUT',
+          headers: { 'content-type': type },
+          body: new Blob([bytes as Uint8Array<ArrayBuffer>]),
+        }),
+      ),
     get: async (path: string) => readable(await app.request(path)),
     put: (path: string, body: unknown) => send('PUT', path, body),
     post: (path: string, body?: unknown) => send('POST', path, body),
