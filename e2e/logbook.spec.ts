@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test';
 import { type Advice, parseLength, type Ticket } from '@zt/core';
+import { asTaken, drawn } from '@zt/core/testing/pictures';
+import { lookAtPhoto, saysMore } from '@zt/core/uses/photos/look';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
@@ -31,7 +33,7 @@ test('a floated tee that puckered is logged by tapping where, and changes what i
   ];
   const planned = async (): Promise<number> => {
     await page.goto(`${next}/layers`);
-    await page.getByRole('button', { name: 'Past pieces and chances' }).click();
+    await page.getByRole('button', { name: /^Past pieces and chances/ }).click();
     const stack = page.getByRole('group', { name: 'What past pieces say' });
     const line = stack.getByText(/, as planned$/).locator('xpath=ancestor::*[3]');
     return percentIn(await line.textContent());
@@ -50,17 +52,24 @@ test('a floated tee that puckered is logged by tapping where, and changes what i
   await page.getByRole('radio', { name: 'Puckering: spoilt' }).click();
   await ticket.reads(/Spoilt, and dear\?/);
   await ticket.fill('Done by', 'Runa');
+  await page.getByLabel('A photo front', { exact: true }).setInputFiles({
+    name: 'tee.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from(asTaken(drawn(900, 600, 'jpeg'), 6)),
+  });
+  await expect(page.getByTestId('photo-word')).toHaveText('The photo front is kept.');
   await ticket.saved();
   await page.getByRole('button', { name: 'Put it in the logbook' }).click();
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await ticket.reads('Puckering: spoilt');
+  await expect(page.getByRole('img', { name: 'The piece, front' })).toBeVisible();
 
   expect(await planned()).toBeGreaterThan(before);
   await ticket.reads(/like this: .* with puckering/);
   await expectNoSidewaysScroll(page);
   // The hoop is told of it, too: floated beside hooped.
   await page.goto(`${next}/hoop`);
-  await page.getByRole('button', { name: 'Past pieces and chances' }).click();
+  await page.getByRole('button', { name: /^Past pieces and chances/ }).click();
   await expect(page.getByRole('group', { name: 'What past pieces say' })).toContainText(
     /hooped\d+ % \(.*floated\d+ % \(/s,
   );
@@ -115,12 +124,106 @@ test('pieces that speak against the rule say so, take another stack, and become 
   await ticket.reads('Because: our own pieces come out better so');
 });
 
+test('photos are turned right, made small and plain; what is none is refused in words; one taken away comes back', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/log`);
+  const word = page.getByTestId('photo-word');
+  const take = (name: string, bytes: Uint8Array, moment = 'front') =>
+    page
+      .getByLabel(`A photo ${moment}`, { exact: true })
+      .setInputFiles({ name, mimeType: 'image/jpeg', buffer: Buffer.from(bytes) });
+  const photos = page.getByRole('group', { name: 'Photos' }).getByRole('img');
+  /** What the last photo is, looked at as it was kept. */
+  const kept = async () => {
+    const src = await photos.last().getAttribute('src');
+    const bytes = new Uint8Array(await (await page.request.get(src ?? '')).body());
+    const look = lookAtPhoto(bytes);
+    if (!look.ok) throw new Error(look.why);
+    return { ...look.is, plain: !saysMore(bytes), corner: await redCorner(page, src ?? '') };
+  };
+  const wide = drawn(2400, 1600, 'jpeg');
+  // Red lies top left as it was drawn; a camera that was turned says how it lies.
+  const CORNERS = [
+    'top left',
+    'top right',
+    'bottom right',
+    'bottom left',
+    'top left',
+    'top right',
+    'bottom right',
+    'bottom left',
+  ];
+  for (const [i, corner] of CORNERS.entries()) {
+    await take(`turned-${i + 1}.jpg`, asTaken(wide, i + 1));
+    await expect(photos).toHaveCount(i + 1);
+    const upright = i + 1 > 4;
+    expect(await kept()).toEqual({
+      type: 'jpeg',
+      widthPx: upright ? 1067 : 1600,
+      heightPx: upright ? 1600 : 1067,
+      orientation: 1,
+      plain: true,
+      corner,
+    });
+  }
+  await take('drawn.png', drawn(640, 480, 'png'), 'back');
+  await expect(photos).toHaveCount(9);
+  expect(await kept()).toMatchObject({ widthPx: 640, heightPx: 480, corner: 'top left' });
+  // Forty million points, as a good camera takes them.
+  await take('large.jpg', drawn(7700, 5200, 'jpeg'), 'in the hoop');
+  await expect(photos).toHaveCount(10);
+  expect(await kept()).toMatchObject({ widthPx: 1600, corner: 'top left' });
+  await take('torn.jpg', wide.subarray(0, Math.floor(wide.length / 2)));
+  await expect(word).toHaveText(/^torn\.jpg: The file breaks off/);
+  await take('note.jpg', new TextEncoder().encode('Baste it next time.'));
+  await expect(word).toHaveText(/^note\.jpg: It is no picture, whatever it is called/);
+  await take(
+    'moving.gif',
+    new Uint8Array([...new TextEncoder().encode('GIF89a'), 9, 0, 9, 0, 0, 0, 0, 0x3b]),
+  );
+  await expect(word).toHaveText(/moving picture/);
+  await expect(photos).toHaveCount(10);
+  await page.getByRole('button', { name: 'Take the photo in the hoop away' }).click();
+  await expect(photos).toHaveCount(9);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(photos).toHaveCount(10);
+  await ticket.saved();
+  await expectNoSidewaysScroll(page);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Came out well' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await expect(page.getByRole('group', { name: 'Photos' }).getByRole('img')).toHaveCount(10);
+});
+
+/** In which corner of a picture red lies. */
+const redCorner = (page: Page, src: string): Promise<string> =>
+  page.evaluate(async (address) => {
+    const bitmap = await createImageBitmap(await (await fetch(address)).blob());
+    const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+    const context = canvas.getContext('2d', { willReadFrequently: true });
+    if (!context) return 'nothing';
+    context.drawImage(bitmap, 0, 0);
+    const isRed = (x: number, y: number) => {
+      const [r = 0, , b = 0] = context.getImageData(x * bitmap.width, y * bitmap.height, 1, 1).data;
+      return r > b;
+    };
+    const found = [
+      ['top left', 0.25, 0.25],
+      ['top right', 0.75, 0.25],
+      ['bottom right', 0.75, 0.75],
+      ['bottom left', 0.25, 0.75],
+    ].filter(([, x, y]) => isRed(Number(x), Number(y)));
+    return found.map(([name]) => name).join();
+  }, src);
+
 test('one thing is tried on a swatch: what would decide is said, a second change is warned of, and logging it answers', async ({
   page,
 }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/layers`);
-  await page.getByRole('button', { name: 'Past pieces and chances' }).click();
+  await page.getByRole('button', { name: /^Past pieces and chances/ }).click();
   await ticket.reads(/would decide for it/);
   await page
     .getByRole('button', { name: /^Try .* on a swatch$/ })

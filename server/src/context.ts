@@ -1,10 +1,11 @@
+import { join } from 'node:path';
 import type { Context as Asked } from 'hono';
 import { Changes } from './changes';
 import type { Config } from './config/config';
 import { openStore, type Store } from './db/client';
 import type { Reach } from './http/network';
 import { remoteOf } from './http/remote';
-import { type PhotoStore, photoFolder, photoServer } from './photos/photoStore';
+import { type PhotoStore, photoFolder, photoServer, withCopies } from './photos/photoStore';
 
 /** What routes work with. Tests put their own in. */
 export interface Context {
@@ -26,6 +27,12 @@ export interface Context {
   now: () => string;
 }
 
+/** Where photos are kept, with a copy beside the backups where those are made here. */
+function photosWith(config: Config, backups: string | null): PhotoStore {
+  const photos = photosOf(config);
+  return backups ? withCopies(photos, photoFolder(join(backups, 'photos'))) : photos;
+}
+
 /** Where photos are kept: with a store of objects where one is named, else in a folder. */
 const photosOf = ({ photos }: Config): PhotoStore =>
   /^https?:/.test(photos.at) ? photoServer(photos.at, photos.token) : photoFolder(photos.at);
@@ -35,7 +42,7 @@ export async function createContext(config: Config, overrides: Partial<Context> 
     config,
     store: overrides.store ?? (await openStore(config.databaseUrl, undefined, config.access)),
     changes: overrides.changes ?? new Changes(),
-    photos: overrides.photos ?? photosOf(config),
+    photos: overrides.photos ?? photosWith(config, overrides.backups ?? null),
     backups: overrides.backups ?? null,
     readOnly: overrides.readOnly ?? null,
     reach: overrides.reach ?? { host: config.host, secure: null, open: null },

@@ -13,6 +13,7 @@ import { Row } from '../components/ui/Row';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { announce } from '../everyone/announce';
+import { useIsExample } from '../example/useExample';
 import { newId } from '../hooks/newId';
 import { today } from '../hooks/today';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
@@ -141,7 +142,8 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
   const plan = usePlan();
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const { currentData: advice, isError } = useAdviceQuery(asked);
+  const isExample = useIsExample();
+  const { currentData: advice, isError } = useAdviceQuery(asked, { skip: isExample });
   /** The way that was just made of what the pieces say. */
   const [kept, setKept] = useState<Way | null>(null);
   if (isError)
@@ -178,11 +180,6 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
   if (!text && near.length === 0 && stacks.every(({ ofKind }) => ofKind === 0)) return null;
   return (
     <Stack gap={6} role="group" aria-label="What past pieces say">
-      {text ? (
-        <Txt live testID="like-this">
-          {say(text, units)}
-        </Txt>
-      ) : null}
       {against && on === 'layers' ? (
         <>
           <FindingNote finding={against.finding} units={units} onMend={take} />
@@ -200,7 +197,10 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
           }}
         />
       ) : null}
-      <Disclosure title="What past pieces say" label="Past pieces and chances">
+      <Disclosure
+        title={text ? say(text, units) : 'What past pieces say'}
+        label={`Past pieces and chances${text ? `: ${say(text, units)}` : ''}`}
+      >
         <Stack gap={10}>
           {on === 'layers'
             ? stacks.map((stack) => (

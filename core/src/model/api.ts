@@ -233,6 +233,8 @@ export const BackupsSchema = z.object({
   kept: z.array(KeptBackupSchema),
   /** How many of each kind are kept. */
   most: z.record(z.enum(BACKUP_KINDS), z.number().int()),
+  /** Photos have a copy each beside the backups; null where they are not counted here. */
+  photos: z.object({ photos: z.number().int(), bytes: z.number().int() }).nullable().default(null),
 });
 export type Backups = z.infer<typeof BackupsSchema>;
 

@@ -5,7 +5,10 @@ export const PHOTO_MOMENTS = ['before hooping', 'in the hoop', 'front', 'back'] 
 export type PhotoMoment = (typeof PHOTO_MOMENTS)[number];
 
 /** What a photo is called: the SHA-256 of what it is kept as. */
-export const PhotoIdSchema = z.string().regex(/^[0-9a-f]{64}$/, 'No photo is called so.');
+export const PhotoIdSchema = z
+  .string()
+  .max(64)
+  .regex(/^[0-9a-f]{64}$/, 'No photo is called so.');
 
 /** A photo of a piece, by its name. */
 export const PhotoSchema = z.object({ id: PhotoIdSchema, moment: z.enum(PHOTO_MOMENTS) });

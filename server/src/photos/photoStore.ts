@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { mkdir, readdir, readFile, rename, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
@@ -13,8 +13,6 @@ export interface PhotoStore {
   /** How many there are and how large they are in all; null where that is not known. */
   held: () => Promise<{ photos: number; bytes: number } | null>;
 }
-
-export const photoIdOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /** Photos in a folder, in folders of their first two letters. */
 export function photoFolder(folder: string): PhotoStore {
@@ -67,3 +65,19 @@ export function photoServer(address: string, token: string | undefined): PhotoSt
     held: async () => null,
   };
 }
+
+/** Photos with a copy of each beside the backups: one that is lost is there again from its copy. */
+export const withCopies = (photos: PhotoStore, copies: PhotoStore): PhotoStore => ({
+  put: async (id, bytes) => {
+    await photos.put(id, bytes);
+    await copies.put(id, bytes);
+  },
+  get: async (id) => {
+    const found = await photos.get(id);
+    if (found) return found;
+    const copy = await copies.get(id);
+    if (copy) await photos.put(id, copy);
+    return copy;
+  },
+  held: () => copies.held(),
+});

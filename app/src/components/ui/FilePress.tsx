@@ -7,11 +7,12 @@ interface FilePressProps {
   label: string;
   /** Which files are offered, as browsers name them. */
   accept: string;
+  kind?: 'plain' | 'link';
   onFile: (file: File) => void;
 }
 
 /** Asks for a file of this device. */
-export function FilePress({ title, label, accept, onFile }: FilePressProps) {
+export function FilePress({ title, label, accept, kind = 'plain', onFile }: FilePressProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -27,7 +28,7 @@ export function FilePress({ title, label, accept, onFile }: FilePressProps) {
           if (file) onFile(file);
         },
       })}
-      <Press title={title} onPress={() => input.current?.click()} />
+      <Press kind={kind} title={title} onPress={() => input.current?.click()} />
     </>
   );
 }

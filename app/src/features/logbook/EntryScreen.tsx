@@ -36,6 +36,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useEntryQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
+import { Photos } from '../../shop/Photos';
 import { Took } from '../../shop/Took';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
@@ -173,6 +174,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
           ) : null}
         </View>
       </Row>
+      {entry.log.photos.length > 0 ? <Photos photos={entry.log.photos} size={168} /> : null}
       <Took uses={entry.taken} />
       <MakeAgain entry={entry} />
       <Txt as="heading" level={2}>

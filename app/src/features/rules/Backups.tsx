@@ -25,7 +25,7 @@ export function Backups() {
   const [make, making] = useMakeBackupMutation();
   const [restore, restoring] = useRestoreBackupMutation();
   if (!data) return null;
-  const { folder, kept, most } = data;
+  const { folder, kept, most, photos } = data;
   if (folder === null) return <Txt>The data is on another computer: it is backed up there.</Txt>;
   return (
     <Stack gap={8}>
@@ -34,6 +34,9 @@ export function Backups() {
         Going back to one brings all of the shop back as it was then, on every device. What is there now is
         backed up first, so that you can come back.
       </Txt>
+      {photos && photos.photos > 0 ? (
+        <Txt>{`${photos.photos === 1 ? 'One photo has its copy' : `${photos.photos} photos have their copies`} beside them, ${sizeOf(photos.bytes)}; going back to a backup keeps them all.`}</Txt>
+      ) : null}
       <Row align="middle">
         <Press title="Make one now" disabled={making.isLoading} onPress={() => void make()} />
         <Txt as="small" tone={making.isError ? 'madder' : 'graphite'} live>

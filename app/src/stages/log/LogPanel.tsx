@@ -14,6 +14,7 @@ import { Took } from '../../shop/Took';
 import { FaultFields } from './FaultFields';
 
 /** Fetched once it is asked for. */
+const PhotoFields = lazy(() => import('./PhotoFields').then((own) => ({ default: own.PhotoFields })));
 const WhichPiece = lazy(() => import('./WhichPiece').then((own) => ({ default: own.WhichPiece })));
 const MeasuredFields = lazy(() =>
   import('./MeasuredFields').then((own) => ({ default: own.MeasuredFields })),
@@ -73,6 +74,9 @@ export function LogPanel() {
           <MeasuredFields at={at} />
         </Suspense>
       </Disclosure>
+      <Suspense fallback={null}>
+        <PhotoFields />
+      </Suspense>
       {other ? (
         <WordsField
           label="Note on this one"

@@ -11,13 +11,13 @@ import { Why } from '../../components/Why';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { usePalette } from '../../theme/palette';
 import { FieldFindings } from '../FieldFindings';
-import { BenchNeedles } from './BenchNeedles';
 import { NeedleCare } from './NeedleCare';
 
 /** Only where somebody stitches is it fetched. */
 const Playback = lazy(() => import('./Playback').then((own) => ({ default: own.Playback })));
 const TimeStrip = lazy(() => import('./TimeStrip').then((own) => ({ default: own.TimeStrip })));
 const StitchFiles = lazy(() => import('./StitchFiles').then((own) => ({ default: own.StitchFiles })));
+const BenchNeedles = lazy(() => import('./BenchNeedles').then((own) => ({ default: own.BenchNeedles })));
 const HowStitched = lazy(() => import('./HowStitched').then((own) => ({ default: own.HowStitched })));
 
 const MATCH_WORDS: Record<StitchStop['match'], string> = {
@@ -145,7 +145,11 @@ export function StitchPanel() {
         </Row>
       </Suspense>
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
-      {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}
+      {plan.mount?.machine && needles > 1 ? (
+        <Suspense fallback={null}>
+          <BenchNeedles machine={plan.mount.machine} />
+        </Suspense>
+      ) : null}
       <Stack gap={2}>
         {stitch.acts.map((act) => (
           <Txt key={say(act, units)} as="small">

@@ -3,6 +3,7 @@ import { PointSchema } from '../../base/geometry/schema';
 import { IdSchema } from '../../base/ids';
 import { alongMm, lengthMm } from '../../base/units/schema';
 import { FAULT_IDS } from '../faults';
+import { MOST_PHOTOS, PhotoSchema } from '../photo';
 import { STAGES } from '../stages';
 import { METHODS } from './hoop';
 import { CHOICE_IDS, SheetsSchema } from './layers';
@@ -110,6 +111,7 @@ export const LogInputSchema = z.object({
   ticks: z.array(z.string().max(60)).max(MOST_TICKS).default([]),
   /** What was counted at the machine for one piece: stitches as its display has them, thread and bobbin, m. */
   counted: CountedSchema.default(NOT_COUNTED),
+  photos: z.array(PhotoSchema).max(MOST_PHOTOS).default([]),
   /** What is tried on it; null on most. */
   trial: TrialSchema.nullable().default(null),
   /** A trial on a scrap: nothing to hand over, but something to learn from. */
@@ -169,6 +171,7 @@ export const EMPTY_LOG: LogInput = {
   others: [],
   ticks: [],
   counted: NOT_COUNTED,
+  photos: [],
   trial: null,
   swatch: false,
   misplacementMm: null,

@@ -33,19 +33,24 @@ const restore = createRoute({
 
 const FILE = 'file:';
 
-export function backupRoutes({ store, config, changes, backups, now }: Context) {
-  const listed = () => ({ folder: backups, kept: backups ? allBackups(backups) : [], most: MOST_KEPT });
+export function backupRoutes({ store, config, changes, backups, photos, now }: Context) {
+  const listed = async () => ({
+    folder: backups,
+    kept: backups ? allBackups(backups) : [],
+    most: MOST_KEPT,
+    photos: await photos.held(),
+  });
   const app = new OpenAPIHono({ defaultHook })
-    .openapi(list, (c) => c.json(listed(), 200))
+    .openapi(list, async (c) => c.json(await listed(), 200))
     .openapi(make, async (c) => {
       if (!backups)
         throw new ApiError(400, 'elsewhere', 'The data is on another computer: it is backed up there.');
       await backUp(store.db.$client, backups, { kind: 'by-hand', now: now() });
-      return c.json(listed(), 200);
+      return c.json(await listed(), 200);
     })
     .openapi(restore, async (c) => {
       // Only what is listed is restored: no name leads out of the folder.
-      const kept = listed().kept.find(({ name }) => name === c.req.valid('param').name);
+      const kept = (await listed()).kept.find(({ name }) => name === c.req.valid('param').name);
       if (!kept || !backups) throw notFound('backup');
       const { database } = await checkedForRestore(join(backups, kept.name));
       await backUp(store.db.$client, backups, { kind: 'before-restore', now: now() });
@@ -54,12 +59,12 @@ export function backupRoutes({ store, config, changes, backups, now }: Context) 
       // Who was revoked since stays revoked, and who was paired stays paired.
       await store.write((tx) => pairAgain(tx, paired));
       changes.tell({ noun: 'all', id: null, rev: store.era, device: null });
-      return c.json(listed(), 200);
+      return c.json(await listed(), 200);
     });
   app.get('/:name', async (c) => {
     const name = z.string().parse(c.req.param('name'));
     // Only what is listed is sent: no name leads out of the folder.
-    const kept = listed().kept.find((backup) => backup.name === name);
+    const kept = (await listed()).kept.find((backup) => backup.name === name);
     if (!kept || !backups) throw notFound('backup');
     const file = Readable.toWeb(createReadStream(join(backups, kept.name))) as ReadableStream;
     return c.body(file, 200, {

@@ -1,9 +1,11 @@
+import { existsSync, rmSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { photoIdOf } from '@zt/core/model/photoId';
+import { asTaken, drawn } from '@zt/core/testing/pictures';
 import { lookAtPhoto, saysMore, whyNotKept } from '@zt/core/uses/photos/look';
-import { photoFolder, photoIdOf, photoServer } from '../../photos/photoStore';
-import { asTaken, drawn } from '../../testing/pictures';
+import { photoFolder, photoServer } from '../../photos/photoStore';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
 let shop: TestApp;
@@ -134,4 +136,14 @@ it('a folder and a store of objects keep alike', async () => {
     'answers 401',
   );
   await new Promise((closed) => server.close(closed));
+});
+
+it('one that is lost beside the data is there again from its copy beside the backups, which counts it', async () => {
+  const bytes = drawn(90, 60, 'jpeg');
+  const id = photoIdOf(bytes);
+  await put(id, bytes);
+  rmSync(join(shop.folder, 'photos'), { recursive: true });
+  expect((await shop.get(`/api/photos/${id}`)).status).toBe(200);
+  expect(existsSync(join(shop.folder, 'photos', id.slice(0, 2), `${id}.jpg`))).toBe(true);
+  expect((await (await shop.get('/api/backups')).json()).photos).toEqual({ photos: 1, bytes: bytes.length });
 });
