@@ -16,6 +16,7 @@ it('are made when asked for, listed with where they lie, and fetched whole', asy
     folder: join(app.folder, 'backups'),
     kept: [],
     most: { daily: 7, weekly: 8, 'before-migration': 5, 'before-restore': 5, 'by-hand': 10 },
+    photos: { photos: 0, bytes: 0 },
   });
   await app.put(`/api/tickets/${exampleA().id}`, { ticket: exampleA(), rev: 0 });
   const { kept } = await (await app.post('/api/backups')).json();
