@@ -91,7 +91,7 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', async
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await expect(page.getByRole('heading', { name: 'Example A' })).toBeVisible();
   await ticket.reads('Puckering: slight');
-  await ticket.reads('Off its place by 1/16 in.');
+  await ticket.reads('It lies 1/16 in off its place.');
   await ticket.reads('Flat enough for rowing.');
   await ticket.reads('100 × 100 screw');
   await page.goto('/');

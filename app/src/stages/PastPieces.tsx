@@ -1,4 +1,13 @@
-import { FAULTS, type StackAdvice, say, type Ticket, type ToldChance, type Way, wayFrom } from '@zt/core';
+import {
+  type Advice,
+  FAULTS,
+  type StackAdvice,
+  say,
+  type Ticket,
+  type ToldChance,
+  type Way,
+  wayFrom,
+} from '@zt/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
@@ -45,7 +54,7 @@ const chanceInWords = ({ percent, low, high }: ToldChance): string =>
   `${Math.round(percent)} % (${Math.round(low)} to ${Math.round(high)})`;
 
 /** A chance on a line of a hundred: where it is, between which it lies, and a notch where the rule has it. */
-function ChanceLine({ chance, bad }: { chance: ToldChance; bad: boolean }) {
+function ChanceLine({ chance, worse }: { chance: ToldChance; worse: boolean }) {
   const p = usePalette();
   const at = (percent: number) => `${Math.min(100, Math.max(0, percent))}%` as const;
   return (
@@ -58,7 +67,7 @@ function ChanceLine({ chance, bad }: { chance: ToldChance; bad: boolean }) {
           width: at(chance.high - chance.low),
           height: 6,
           borderRadius: 3,
-          backgroundColor: bad ? p.madder : p.moss,
+          backgroundColor: worse ? p.madder : p.moss,
           opacity: 0.45,
         }}
       />
@@ -79,18 +88,17 @@ function ChanceLine({ chance, bad }: { chance: ToldChance; bad: boolean }) {
           width: 10,
           height: 10,
           borderRadius: 5,
-          backgroundColor: bad ? p.madder : p.moss,
+          backgroundColor: worse ? p.madder : p.moss,
         }}
       />
     </View>
   );
 }
 
-const HIGH = 25;
-
 interface StackRowProps {
   stack: StackAdvice;
-  /** How many pieces would decide, in words. */
+  /** The planned one, beside which it is seen. */
+  than: ToldChance;
   onTake: (() => void) | null;
   onTry: (() => void) | null;
 }
@@ -102,7 +110,7 @@ function decidesInWords({ clean, bad }: StackAdvice['decides']): string {
   return `${clean} clean would decide for it${against}`;
 }
 
-function StackRow({ stack, onTake, onTry }: StackRowProps) {
+function StackRow({ stack, than, onTake, onTry }: StackRowProps) {
   const spoke =
     stack.pieces > 0
       ? `${stack.pieces} on this cloth, ${stack.ofKind} on its kind`
@@ -120,13 +128,38 @@ function StackRow({ stack, onTake, onTry }: StackRowProps) {
           <Press kind="link" title="try it" label={`Try ${stack.name} on a swatch`} onPress={onTry} />
         ) : null}
       </Row>
-      <ChanceLine chance={stack.any} bad={stack.any.percent >= HIGH} />
+      <ChanceLine chance={stack.any} worse={stack.any.percent > than.percent} />
       <Txt as="small">
         {`${chanceInWords(stack.any)} go wrong: ${stack.faults
           .filter(({ percent }) => percent >= 1)
           .map((fault) => `${faultName(fault.trouble)} ${Math.round(fault.percent)} %`)
           .join(', ')}. ${spoke}${stack.planned ? '' : `; ${decidesInWords(stack.decides)}`}.`}
       </Txt>
+    </Stack>
+  );
+}
+
+/** So many pieces stand beside a finding. */
+const MOST_BESIDE = 3;
+
+/** Past pieces with how they came out, each leading to its entry. */
+function NearPieces({ near }: Pick<Advice, 'near'>) {
+  return (
+    <Stack>
+      {near.map((piece) => (
+        <Link key={piece.id + JSON.stringify(piece.faults)} href={`/logbook/${piece.id}` as Href} asChild>
+          <Pressable style={{ minHeight: 44, justifyContent: 'center' }}>
+            <Txt as="label">{`${format(parseISO(piece.loggedAt), 'd MMM yyyy')}  ${piece.name || 'a piece'}: ${
+              Object.keys(piece.faults).length === 0
+                ? 'clean'
+                : Object.keys(piece.faults).map(faultName).join(', ')
+            }`}</Txt>
+            <Txt as="small" tone="graphite">
+              {piece.differs.length === 0 ? 'alike in all' : `differs in ${piece.differs.join(', ')}`}
+            </Txt>
+          </Pressable>
+        </Link>
+      ))}
     </Stack>
   );
 }
@@ -165,11 +198,16 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
     setRules({ ...rules, ways: [way, ...rules.ways] });
     setKept(way);
   };
-  const plannedName = stacks.find(({ planned }) => planned)?.name ?? '';
+  const planned = stacks.find((stack) => stack.planned);
   /** A swatch on which this stack is tried by itself. */
   const begin = async (stack: StackAdvice) => {
     const { trialOf } = await import('@zt/core/uses/evidence/trial');
-    const thing = { tried: 'support' as const, sheets: stack.sheets, was: plannedName, is: stack.name };
+    const thing = {
+      tried: 'support' as const,
+      sheets: stack.sheets,
+      was: planned?.name ?? '',
+      is: stack.name,
+    };
     const trial = trialOf({ ticket, plan }, thing, { id: newId(), swatch: true, decides: stack.decides });
     if (!trial) return;
     // Kept before it is opened: the one that is open here stays so until then.
@@ -183,6 +221,9 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
       {against && on === 'layers' ? (
         <>
           <FindingNote finding={against.finding} units={units} onMend={take} />
+          <NearPieces
+            near={near.filter(({ faults }) => Object.keys(faults).length > 0).slice(0, MOST_BESIDE)}
+          />
           <Row>
             <Press title="Make it a way of ours" onPress={keepWay} />
           </Row>
@@ -207,6 +248,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
                 <StackRow
                   key={stack.name}
                   stack={stack}
+                  than={planned?.any ?? stack.any}
                   onTry={stack.planned ? null : () => void begin(stack)}
                   onTake={
                     stack.planned
@@ -222,7 +264,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
             : methods.map(({ method, any, pieces }) => (
                 <Stack key={method} gap={2}>
                   <Txt as="strong">{method}</Txt>
-                  <ChanceLine chance={any} bad={any.percent >= HIGH} />
+                  <ChanceLine chance={any} worse={methods.some((other) => other.any.percent < any.percent)} />
                   <Txt as="small">{`${chanceInWords(any)} go wrong; ${pieces} on cloth of its kind.`}</Txt>
                 </Stack>
               ))}
@@ -230,20 +272,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
             Of a hundred pieces, how many go wrong in any way, over all who work here. The bar is between
             which figures the truth lies nine times of ten; the notch is what the rules alone believe.
           </Txt>
-          {near.map((piece) => (
-            <Link key={piece.id + JSON.stringify(piece.faults)} href={`/logbook/${piece.id}` as Href} asChild>
-              <Pressable style={{ minHeight: 44, justifyContent: 'center' }}>
-                <Txt as="label">{`${format(parseISO(piece.loggedAt), 'd MMM yyyy')}  ${piece.name || 'a piece'}: ${
-                  Object.keys(piece.faults).length === 0
-                    ? 'clean'
-                    : Object.keys(piece.faults).map(faultName).join(', ')
-                }`}</Txt>
-                <Txt as="small" tone="graphite">
-                  {piece.differs.length === 0 ? 'alike in all' : `differs in ${piece.differs.join(', ')}`}
-                </Txt>
-              </Pressable>
-            </Link>
-          ))}
+          <NearPieces near={near} />
         </Stack>
       </Disclosure>
     </Stack>

@@ -13,7 +13,7 @@ export const RATES = {
 } as const;
 
 /** What is worked out, drawn, packed or written to a file of its own. */
-const LONG = /^\/api\/(plan|paper|practice$|cutter$|export|backups)/;
+const LONG = /^\/api\/(plan|paper|practice$|cutter$|export|backups|logbook\/(advice|pictures)$)/;
 
 /**
  * Answers another device only so often: one that runs wild leaves the others their turn. This computer itself may ask

@@ -4,7 +4,6 @@ import {
   drawnFrom,
   FAULTS,
   type FrozenPlan,
-  formatLength,
   type KeptEntry,
   type LogEntry,
   MARK_NAMES,
@@ -22,6 +21,7 @@ import {
 import { piecesOf } from '@zt/core/model/pieces';
 import { offBy } from '@zt/core/model/ticket/log';
 import { calledName } from '@zt/core/stages/design/names/onTable';
+import { offInWords } from '@zt/core/stages/log/planLog';
 import { trialAnswer, trialInWords } from '@zt/core/stages/log/trial';
 import { minutesOf } from '@zt/core/uses/logbook/ticked';
 import { format } from 'date-fns/format';
@@ -136,7 +136,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
     ...factLines(entry, frozen, units),
   ];
   const pieces = piecesOf(entry.ticket);
-  const { mm: offMm, turnDeg } = offBy(entry.log, frozen.design?.facts?.widthMm ?? 0);
+  const off = offInWords(offBy(entry.log, frozen.design?.facts?.widthMm ?? 0));
   const { others } = entry.log;
   const names = (entry.ticket.design.names?.rows ?? []).map(calledName);
   const calledAs = (piece: number): string => names[piece - 1] ?? `no. ${piece}`;
@@ -147,9 +147,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
         {drawn ? <Thumbnail plan={drawn} size={150} /> : null}
         <View style={{ flex: 1, minWidth: 180, gap: 4 }}>
           <Txt as="strong">{faultWords(entry.log.faults) || 'It came out well.'}</Txt>
-          {offMm === null ? null : (
-            <Txt>{`Off its place by ${formatLength(offMm, units)}${turnDeg === null ? '' : `, turned ${Math.abs(turnDeg).toFixed(1)}° ${turnDeg > 0 ? 'clockwise' : 'counter-clockwise'}`}.`}</Txt>
-          )}
+          {off ? <Txt>{`It lies ${say(off, units)}.`}</Txt> : null}
           {entry.log.trial ? (
             <>
               <Txt as="small">{say(trialInWords(entry.log.trial), units)}</Txt>

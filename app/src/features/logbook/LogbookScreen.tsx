@@ -306,6 +306,9 @@ function KeptSearches({ filter, onFilter }: { filter: LogFilter; onFilter: (filt
 const withoutEmpty = (filter: LogFilter): LogFilter =>
   Object.fromEntries(Object.entries(filter).filter(([, value]) => value !== undefined && value !== ''));
 
+const isWholeDay = (text: string): boolean =>
+  /^\d{4}-\d\d-\d\d$/.test(text.trim()) && isValid(parseISO(text.trim()));
+
 /** A day as it is typed; what is none is said. */
 function DayField({
   label,
@@ -317,7 +320,7 @@ function DayField({
   onDay: (day?: string) => void;
 }) {
   const [typed, setTyped] = useState(day ?? '');
-  const isDay = typed.trim() === '' || /^\d{4}-\d\d-\d\d$/.test(typed.trim());
+  const isDay = typed.trim() === '' || isWholeDay(typed);
   return (
     <TextField
       grow
@@ -328,7 +331,7 @@ function DayField({
       onText={(text) => {
         setTyped(text);
         if (text.trim() === '') onDay(undefined);
-        else if (isValid(parseISO(text.trim())) && /^\d{4}-\d\d-\d\d$/.test(text.trim())) onDay(text.trim());
+        else if (isWholeDay(text)) onDay(text.trim());
       }}
     />
   );

@@ -1,3 +1,4 @@
+import { CSV_TABLES } from '@zt/core/model/csvTables';
 import { countOf } from '../../components/figures';
 import { FileLink } from '../../components/ui/FileLink';
 import { FilePress } from '../../components/ui/FilePress';
@@ -9,9 +10,6 @@ import { useBringInMutation } from '../../services/backupsApi';
 interface ServerError {
   data?: { message?: string; issues?: { path: string; message: string }[] };
 }
-
-/** What there is as a table of its own. */
-const CSV_TABLES = ['logbook', 'tickets', 'shelf', 'rules'] as const;
 
 /** Why a document was not brought in: the first lines of it that cannot be read. */
 function whyNot(error: unknown): string {

@@ -1,6 +1,6 @@
 import { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
-import type { OtherPiece, Spot } from '@zt/core/model/ticket/log';
+import { MOST_SPOTS, type OtherPiece, type Spot } from '@zt/core/model/ticket/log';
 import { FaultSample } from '../../components/FaultSample';
 import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
@@ -17,8 +17,6 @@ interface FaultFieldsProps {
   result: Result;
   onResult: (next: Result) => void;
 }
-
-const MOST_SPOTS = 60;
 
 /** What was off: tapped on the piece or on the drawn sample, then how badly. */
 export function FaultFields({ result, onResult }: FaultFieldsProps) {

@@ -1,5 +1,6 @@
-import { formatLength, type LogPlan } from '@zt/core';
+import { type LogPlan, say } from '@zt/core';
 import type { Off } from '@zt/core/model/ticket/log';
+import { offInWords } from '@zt/core/stages/log/planLog';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
@@ -16,6 +17,7 @@ interface OffFieldsProps {
 /** Where the stitched design lies against its marks, by the tape: how far off, and how far turned. */
 export function OffFields({ at, off, by, onOff }: OffFieldsProps) {
   const units = useUnits();
+  const words = offInWords(by);
   const fields = [
     { id: 'right', label: 'middle, sideways', sides: ['left', 'right'] },
     { id: 'down', label: 'middle, up or down', sides: ['too high', 'too low'] },
@@ -36,17 +38,11 @@ export function OffFields({ at, off, by, onOff }: OffFieldsProps) {
           onLength={(mm) => onOff({ ...off, [id]: mm })}
         />
       ))}
-      {by.mm === null ? null : (
+      {words ? (
         <Txt live testID="off-by">
-          {`It lies ${formatLength(by.mm, units)} off its place${
-            by.turnDeg === null
-              ? ''
-              : Math.abs(by.turnDeg) < 0.05
-                ? ', not turned'
-                : `, turned ${Math.abs(by.turnDeg).toFixed(1)}° ${by.turnDeg > 0 ? 'clockwise' : 'counter-clockwise'}`
-          }.`}
+          {`It lies ${say(words, units)}.`}
         </Txt>
-      )}
+      ) : null}
     </Stack>
   );
 }

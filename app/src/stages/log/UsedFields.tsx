@@ -1,15 +1,4 @@
-import {
-  BOBBINS,
-  type BobbinId,
-  type Keys,
-  type LogInput,
-  NEEDLES,
-  type NeedleId,
-  say,
-  sidesInWords,
-  TOPPERS,
-  type TopperId,
-} from '@zt/core';
+import { BOBBINS, type Keys, type LogInput, NEEDLES, say, sidesInWords, TOPPERS } from '@zt/core';
 import type { Used } from '@zt/core/model/ticket/log';
 import { SheetFields } from '../../components/SheetFields';
 import { Choice } from '../../components/ui/Choice';
@@ -25,8 +14,14 @@ const METHODS = [
   { id: 'floated', name: 'floated' },
   { id: 'partly', name: 'partly' },
 ] as const;
-const named = <T extends string>(choices: Record<T, { name: string }>) =>
-  (Object.keys(choices) as T[]).map((id) => ({ id, name: choices[id].name }));
+const named = (choices: Record<string, { name: string }>) =>
+  Object.entries(choices).map(([id, { name }]) => ({ id, name }));
+/** What of the layers may have been another than planned. */
+const PARTS = [
+  { id: 'topper', label: 'Topper', choices: named(TOPPERS) },
+  { id: 'needle', label: 'Needle', choices: named(NEEDLES) },
+  { id: 'bobbin', label: 'Bobbin', choices: named(BOBBINS) },
+] as const;
 
 /** What was really used; each starts as planned. */
 export function UsedFields() {
@@ -56,27 +51,16 @@ export function UsedFields() {
         chosen={used.hoopId ?? hoop.laid?.verdict.hoop.id ?? null}
         onChoose={(hoopId) => set({ hoopId })}
       />
-      <Choice
-        label="Topper"
-        small
-        options={named(TOPPERS)}
-        chosen={used.topper ?? (layers.parts.topper.choice.id as TopperId)}
-        onChoose={(topper) => set({ topper })}
-      />
-      <Choice
-        label="Needle"
-        small
-        options={named(NEEDLES)}
-        chosen={used.needle ?? (layers.parts.needle.choice.id as NeedleId)}
-        onChoose={(needle) => set({ needle })}
-      />
-      <Choice
-        label="Bobbin"
-        small
-        options={named(BOBBINS)}
-        chosen={used.bobbin ?? (layers.parts.bobbin.choice.id as BobbinId)}
-        onChoose={(bobbin) => set({ bobbin })}
-      />
+      {PARTS.map(({ id, label, choices }) => (
+        <Choice
+          key={id}
+          label={label}
+          small
+          options={choices}
+          chosen={used[id] ?? layers.parts[id].choice.id}
+          onChoose={(choice) => set({ [id]: choice })}
+        />
+      ))}
       {mount ? (
         <KeyedFields keys={mount.keys} keyed={used.keyed} onKeyed={(keyed) => set({ keyed })} />
       ) : null}

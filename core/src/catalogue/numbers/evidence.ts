@@ -83,10 +83,4 @@ export const EVIDENCE_NUMBERS = houseNumbers({
     unit: 'count',
     reason: 'So many pieces of one’s own weigh as much as what the trade believes.',
   },
-  levelPieces: {
-    name: 'Like cloth counts as',
-    value: 6,
-    unit: 'count',
-    reason: 'So many pieces on this very cloth weigh as much as all on cloth of its kind.',
-  },
 });

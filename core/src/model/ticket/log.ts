@@ -32,6 +32,9 @@ export const MOST_NEXT_TIME = 1000;
 
 const severity = z.number().int().min(0).max(3);
 
+/** The most places that are marked on one piece. */
+export const MOST_SPOTS = 60;
+
 /** Where a fault was seen on the piece, piece frame, mm. */
 export const SpotSchema = z.object({ fault: z.enum(FAULT_IDS), at: PointSchema });
 export type Spot = z.infer<typeof SpotSchema>;
@@ -53,7 +56,7 @@ export const NOT_MEASURED: Off = { right: null, down: null, endDown: null };
 /** How one piece came out. Faults not named have not been seen (severity 0). */
 const RESULT = {
   faults: z.partialRecord(z.enum(FAULT_IDS), severity),
-  spots: z.array(SpotSchema).max(60).default([]),
+  spots: z.array(SpotSchema).max(MOST_SPOTS).default([]),
   off: OffSchema.default(NOT_MEASURED),
 };
 

@@ -1,3 +1,4 @@
+import { deg, mm, type Phrase, phrase } from '../../base/units/phrase';
 import type { Finding } from '../../model/finding';
 import type { Reason } from '../../model/reason';
 import type { LayersInput } from '../../model/ticket/layers';
@@ -18,6 +19,18 @@ interface Planned {
   widthMm: number;
   held: AsItIs | null;
   layers: LayersInput;
+}
+
+/** Nearer to straight than this nothing is called turned, degrees. */
+const STRAIGHT_DEG = 0.05;
+
+/** How far off its place a piece lies, and how far turned; null where that was not measured. */
+export function offInWords({ mm: off, turnDeg }: LogPlan['off']): Phrase | null {
+  if (off === null) return null;
+  const by = phrase`${mm(off)} off its place`;
+  if (turnDeg === null) return by;
+  if (Math.abs(turnDeg) < STRAIGHT_DEG) return phrase`${by}, not turned`;
+  return phrase`${by}, turned ${deg(Math.abs(turnDeg))} ${turnDeg > 0 ? 'clockwise' : 'counter-clockwise'}`;
 }
 
 /** How the piece came out, by its gravest fault, where it lies by the tape, and whether what is tried is tried by itself. */

@@ -81,7 +81,6 @@ export const AdviceSchema = z.object({
       finding: FindingSchema,
       sheets: SheetsSchema,
       applies: WayAppliesSchema,
-      ids: z.array(z.string()),
     })
     .nullable(),
 });
@@ -315,13 +314,7 @@ export function adviceFor(
     })),
     stacks: byChance.map(({ option, planned }) => adviceOn(option, { planned, rules, than })),
     methods: METHODS.map((method) => methodAdvice(method, { ticket, plan, rules, conditions, taught })),
-    against: against && {
-      ...against,
-      ids: near
-        .filter(({ record }) => Object.keys(record.faults).length > 0)
-        .map(({ record }) => record.id)
-        .slice(0, MOST_LISTED),
-    },
+    against,
   };
 }
 

@@ -245,7 +245,7 @@ const NORMAL = [
  */
 export function taughtBy(records: Iterable<PieceRecord>, rules: HouseRules): Taught {
   const tally = tallyOf(records, rules);
-  // So many pieces seen of a fault that is as likely as not rarely are as sure as the rule is.
+  // So many pieces of one's own tell as much as the rule does, shared among the effects.
   const house = 1 / (numberFor(rules, N.priorPieces) * USUAL * (1 - USUAL));
   const known = TROUBLES.map((_, trouble) => know(tally, trouble, house / (EFFECTS.length - 1)));
   const whos = new Float64Array(tally.numbers[WHO]?.size ?? 0);
@@ -280,7 +280,7 @@ export function taughtBy(records: Iterable<PieceRecord>, rules: HouseRules): Tau
   return { chancesOf, stacksOn };
 }
 
-/** A fault that is seen so often, where nothing is known of it. */
+/** Of a fault that is seen so often a piece tells as much as one usually does. */
 const USUAL = 0.2;
 
 /** How often a trouble is seen on a case, over all who work here; what nothing is known of scatters as its like do. */

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { numberFor } from '../../catalogue/houseNumber';
 import { STABILIZERS } from '../../catalogue/materials';
 import { QUESTIONS } from '../../catalogue/schools';
+import type { CsvTable } from '../../model/csvTables';
 import type { Exported } from '../../model/exported';
 import { FAULTS } from '../../model/faults';
 import { schoolFor } from '../../model/houseRules';
@@ -15,10 +16,6 @@ import { minutesOf } from '../logbook/ticked';
 
 type Cell = string | number | null;
 type Row = Record<string, Cell>;
-
-/** What there is as a table of its own. */
-export const CSV_TABLES = ['logbook', 'tickets', 'shelf', 'rules'] as const;
-export type CsvTable = (typeof CSV_TABLES)[number];
 
 /** The figures of a piece as cells: a number in mm, degrees or stitches, or a word. */
 const figureCells = (of: Parameters<typeof figuresOf>[0]): Row =>

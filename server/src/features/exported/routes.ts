@@ -1,6 +1,7 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { CSV_TABLES } from '@zt/core/model/csvTables';
 import { BroughtInSchema, ExportedSchema } from '@zt/core/model/exported';
-import { CSV_TABLES, exportedCsv } from '@zt/core/uses/exported/csv';
+import { exportedCsv } from '@zt/core/uses/exported/csv';
 import { exportedText, readExported } from '@zt/core/uses/exported/text';
 import { backUp } from '../../backup/schedule';
 import type { Context } from '../../context';
