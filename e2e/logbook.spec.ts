@@ -436,3 +436,82 @@ function parsed(text: string): { mm: number } {
   if (!read.ok) throw new Error(`${text} is no length`);
   return read;
 }
+
+test('of a run one piece came out otherwise; where it lies, what was keyed, counted and tried stand in the entry', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  await page.goto(`${await copyOf(page, 'demo-ticket-01')}/log`);
+  await page.getByRole('button', { name: 'one came out otherwise' }).click();
+  const which = page.getByRole('radiogroup', { name: /^Which of the \d+ pieces$/ });
+  await expect(which.getByRole('radio', { name: 'no. 1' })).toBeChecked();
+  await page.getByRole('button', { name: 'it is no. 2' }).click();
+  await expect(which.getByRole('radio', { name: 'no. 2' })).toBeChecked();
+  await page.getByRole('button', { name: 'Gaps, outline off', exact: true }).click();
+  await page.getByRole('radio', { name: 'Gaps, outline off: plain' }).click();
+  await ticket.fill('Note on this one', 'slipped in the ring');
+  await which.getByRole('radio', { name: /^the other \d+$/ }).click();
+  await expect(page.getByRole('radio', { name: 'Gaps, outline off: plain' })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Measured, timed, used otherwise than planned' }).click();
+  await ticket.fill('middle, sideways', '3 mm');
+  await ticket.fill('middle, up or down', '4 mm');
+  await ticket.fill('right end, up or down', '6 mm');
+  await expect(page.getByTestId('off-by')).toHaveText(
+    /^It lies 3\/16 in off its place, turned [\d.]+° clockwise\.$/,
+  );
+  await page.getByRole('button', { name: 'something else was keyed' }).click();
+  await ticket.fill('turn that was keyed, °', '180');
+  await ticket.fill('stitches counted', '2000');
+  await ticket.fill('hoop', '7');
+  await page.getByRole('checkbox', { name: /^A swatch/ }).click();
+  await ticket.saved();
+  await page.getByRole('button', { name: 'Put it in the logbook' }).click();
+  await page.getByRole('button', { name: 'Open the entry' }).click();
+  await ticket.reads('It came out well.');
+  await ticket.reads('no. 2: Gaps, outline off: plain. slipped in the ring');
+  await ticket.reads(/^It lies 3\/16 in off its place, turned [\d.]+° clockwise\.$/);
+  await ticket.reads(/^turn 180°, move /);
+  await ticket.reads(/hoop 7 min/);
+  await ticket.reads('A swatch');
+  // And on another kind of piece.
+  const again = page.getByRole('group', { name: 'Make it again' });
+  await again.getByRole('radio', { name: 'on another piece' }).click();
+  await expect(again.getByRole('button', { name: 'Begin it' })).toBeDisabled();
+  await again.getByRole('radio', { name: 'Hand towel', exact: true }).click();
+  await expect(again).toContainText('Piece: T-shirt, now Hand towel');
+  await again.getByRole('button', { name: 'Begin it' }).click();
+  await expect(page.getByRole('heading', { name: /Measure the Hand towel/i })).toBeVisible();
+});
+
+test('what was measured fits a number of the house, which is taken and put back; days narrow the logbook down', async ({
+  page,
+}) => {
+  const ticket = onTicket(page);
+  const planned = await page.request.post('/api/plan', { data: { ticketId: 'demo-ticket-02' } });
+  const { stitch } = (await planned.json()) as { stitch: { topM: number; stitchings: number } };
+  const topM = Math.round((stitch.topM / stitch.stitchings) * 12) / 10;
+  for (let i = 0; i < 5; i += 1)
+    await logged(page, 'demo-ticket-02', (t) => ({
+      ...t,
+      log: { ...t.log, counted: { stitches: null, topM, bobbinM: null } },
+    }));
+  await page.goto('/logbook/pictures');
+  const fit = page.getByRole('group', { name: 'Worked out and measured: top thread' });
+  await expect(fit).toContainText(
+    /It really was 1[12]\d(\.\d)? % of what was worked out, .* from 5 measured\./,
+  );
+  await fit.getByRole('button', { name: /^Take 13\d for Top thread per stitch length$/ }).click();
+  await expect
+    .poll(async () => (await (await page.request.get('/api/rules')).json()).numbers.topThreadFactor)
+    .toBeGreaterThan(130);
+
+  await page.goto('/logbook');
+  await page.getByRole('button', { name: 'Filters' }).click();
+  await ticket.fill('Logged to', '2026-02-31');
+  await ticket.reads('A day is written so: 2026-03-31.');
+  await ticket.fill('Logged to', '2020-01-01');
+  await ticket.reads('No piece in the logbook agrees with these.');
+  await page.getByRole('button', { name: 'Show all' }).first().click();
+  await expect(page.getByRole('link', { name: /^Pool towel, gull, good/ }).first()).toBeVisible();
+});

@@ -1,5 +1,5 @@
 import { isInTheWay } from '@zt/core';
-import { worstFault } from '@zt/core/model/ticket/log';
+import { worstOfAll } from '@zt/core/model/ticket/log';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
@@ -35,12 +35,13 @@ const entryOnceSent =
 /** Puts it all in the logbook with the plan as it is now, and the way back. */
 export function LogAction() {
   const ticket = useTicket();
+  const { log } = usePlan('log');
   const loggedAs = useLoggedAs();
   const router = useRouter();
   const dispatch = useAppDispatch();
   const why = useWhyNotLogged();
   const entry = useAppSelector(entryOnceSent(ticket.id, loggedAs));
-  const isReported = worstFault(ticket.log) > 0 || ticket.log.misplacementMm !== null;
+  const isReported = worstOfAll(ticket.log) > 0 || log.off.mm !== null;
   if (entry) {
     return (
       <>
