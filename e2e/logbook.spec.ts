@@ -67,13 +67,17 @@ test('a floated tee that puckered is logged by tapping where, and changes what i
   expect(await planned()).toBeGreaterThan(before);
   await ticket.reads(/like this: .* with puckering/);
   await expectNoSidewaysScroll(page);
-  // The hoop is told of it, too: floated beside hooped.
+  // The hoop is told of it, too: floated beside hooped, and the other way is tried by itself.
   await page.goto(`${next}/hoop`);
   await page.getByRole('button', { name: /^Past pieces and chances/ }).click();
   await expect(page.getByRole('group', { name: 'What past pieces say' })).toContainText(
-    /hooped\d+ % \(.*floated\d+ % \(/s,
+    /hooped.*\d+ % \(.*floated, as planned.*\d+ % \(/s,
   );
   await expectAccessible(page);
+  await page.getByRole('button', { name: 'Try it hooped on a swatch' }).click();
+  await expect(page.getByRole('radio', { name: 'Hooped', exact: true })).toBeChecked();
+  await ticket.stage('Log');
+  await expect(page.getByTestId('trial')).toContainText('hooped in place of floated, all else as it was.');
 });
 
 test('pieces that speak against the rule say so, take another stack, and become a way of the shop that is switched off again', async ({

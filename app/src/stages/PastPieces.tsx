@@ -8,6 +8,8 @@ import {
   type Way,
   wayFrom,
 } from '@zt/core';
+import type { Decides } from '@zt/core/uses/evidence/advice';
+import type { OneThing } from '@zt/core/uses/evidence/trial';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
@@ -104,7 +106,7 @@ interface StackRowProps {
 }
 
 /** How many pieces would decide between a stack and the planned one. */
-function decidesInWords({ clean, bad }: StackAdvice['decides']): string {
+function decidesInWords({ clean, bad }: Decides): string {
   if (clean === null) return 'no dozen clean ones would decide for it';
   const against = bad === null ? '' : `, ${bad} bad against it`;
   return `${clean} clean would decide for it${against}`;
@@ -199,16 +201,10 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
     setKept(way);
   };
   const planned = stacks.find((stack) => stack.planned);
-  /** A swatch on which this stack is tried by itself. */
-  const begin = async (stack: StackAdvice) => {
+  /** A swatch on which one thing is tried by itself. */
+  const begin = async (thing: OneThing, decides: Decides) => {
     const { trialOf } = await import('@zt/core/uses/evidence/trial');
-    const thing = {
-      tried: 'support' as const,
-      sheets: stack.sheets,
-      was: planned?.name ?? '',
-      is: stack.name,
-    };
-    const trial = trialOf({ ticket, plan }, thing, { id: newId(), swatch: true, decides: stack.decides });
+    const trial = trialOf({ ticket, plan }, thing, { id: newId(), swatch: true, decides });
     if (!trial) return;
     // Kept before it is opened: the one that is open here stays so until then.
     const saved = await dispatch(ticketsApi.endpoints.saveTicket.initiate({ ticket: trial, rev: 0 }));
@@ -249,7 +245,20 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
                   key={stack.name}
                   stack={stack}
                   than={planned?.any ?? stack.any}
-                  onTry={stack.planned ? null : () => void begin(stack)}
+                  onTry={
+                    stack.planned
+                      ? null
+                      : () =>
+                          void begin(
+                            {
+                              tried: 'support',
+                              sheets: stack.sheets,
+                              was: planned?.name ?? '',
+                              is: stack.name,
+                            },
+                            stack.decides,
+                          )
+                  }
                   onTake={
                     stack.planned
                       ? null
@@ -261,11 +270,33 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
                   }
                 />
               ))
-            : methods.map(({ method, any, pieces }) => (
+            : methods.map(({ method, planned: isPlanned, any, pieces, decides }) => (
                 <Stack key={method} gap={2}>
-                  <Txt as="strong">{method}</Txt>
+                  <Row align="middle" gap={8}>
+                    <Stack grow>
+                      <Txt as="strong">{`${method}${isPlanned ? ', as planned' : ''}`}</Txt>
+                    </Stack>
+                    {isPlanned ? null : (
+                      <Press
+                        kind="link"
+                        title="try it"
+                        label={`Try it ${method} on a swatch`}
+                        onPress={() =>
+                          void begin(
+                            {
+                              tried: 'method',
+                              method,
+                              was: methods.find((other) => other.planned)?.method ?? '',
+                              is: method,
+                            },
+                            decides,
+                          )
+                        }
+                      />
+                    )}
+                  </Row>
                   <ChanceLine chance={any} worse={methods.some((other) => other.any.percent < any.percent)} />
-                  <Txt as="small">{`${chanceInWords(any)} go wrong; ${pieces} on cloth of its kind.`}</Txt>
+                  <Txt as="small">{`${chanceInWords(any)} go wrong; ${pieces} on cloth of its kind${isPlanned ? '' : `; ${decidesInWords(decides)}`}.`}</Txt>
                 </Stack>
               ))}
           <Txt as="small" tone="graphite">

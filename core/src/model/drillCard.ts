@@ -7,6 +7,8 @@ export const DrillCardSchema = z.object({
   /** When it is asked again. */
   due: z.iso.datetime(),
   last: z.iso.datetime().nullable(),
+  /** When it was asked first. */
+  begun: z.iso.datetime(),
   /** How long until one in ten is forgotten, days; and how hard it is, 1 to 10. */
   stability: z.number().min(0).max(40_000),
   difficulty: z.number().min(0).max(10),

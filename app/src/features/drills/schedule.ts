@@ -27,6 +27,7 @@ export function answered(key: string, kept: DrillCard | undefined, right: boolea
     key,
     due: card.due.toISOString(),
     last: now.toISOString(),
+    begun: kept?.begun ?? now.toISOString(),
     stability: card.stability,
     difficulty: card.difficulty,
     elapsedDays: card.elapsed_days,
@@ -51,9 +52,7 @@ export function toAsk(keys: readonly string[], cards: readonly DrillCard[], now:
     .sort((a, b) => (a.due < b.due ? -1 : 1))
     .map(({ key }) => key);
   const today = now.toISOString().slice(0, 10);
-  const begun = cards.filter(
-    ({ last, asked }) => asked > 0 && last?.slice(0, 10) === today && asked <= 3,
-  ).length;
-  const fresh = keys.filter((key) => !byKey.has(key)).slice(0, Math.max(0, NEW_A_DAY - begun));
+  const started = cards.filter(({ begun }) => begun.slice(0, 10) === today).length;
+  const fresh = keys.filter((key) => !byKey.has(key)).slice(0, Math.max(0, NEW_A_DAY - started));
   return [...due, ...fresh];
 }

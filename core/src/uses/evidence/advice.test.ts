@@ -109,6 +109,22 @@ describe('where our own pieces speak against the rule', () => {
   });
 });
 
+it('the worse the planned stack is known to be, the fewer clean pieces of another decide for it', () => {
+  const others = (records: readonly PieceRecord[]) => ask(records).stacks.filter(({ planned }) => !planned);
+  const fewest = (of: ReturnType<typeof others>) => Math.min(...of.map(({ decides }) => decides.clean ?? 99));
+  const [good, bad] = [others(like(40, {})), others(like(40, { faults: { puckering: 2 } }))];
+  expect(fewest(bad)).toBeLessThanOrEqual(2);
+  expect(fewest(good)).toBeGreaterThan(12);
+  // Against one that never fails, a few bad pieces decide.
+  expect(Math.min(...good.map(({ decides }) => decides.bad ?? 99))).toBeLessThanOrEqual(3);
+  const { stacks, methods } = ask(like(40, {}));
+  expect(stacks.find(({ planned }) => planned)?.decides).toEqual({ clean: null, bad: null });
+  expect(methods.map(({ method, planned }) => [method, planned])).toEqual([
+    ['hooped', true],
+    ['floated', false],
+  ]);
+});
+
 it('tells how pieces like it came out, the nearest first, and what they differ in', () => {
   const { text, near } = ask([...like(6, {}), ...like(1, { method: 'floated', faults: { puckering: 1 } })]);
   expect(text && say(text, MM)).toBe('7 like this: 6 clean, 1 with puckering, the one that was floated.');

@@ -37,6 +37,11 @@ const ChanceSchema = z.object({
 });
 export type ToldChance = z.infer<typeof ChanceSchema>;
 
+/** What would decide between something and what is planned: so many clean pieces, so many bad ones; null where none would. */
+const DecidesSchema = z.object({ clean: z.number().int().nullable(), bad: z.number().int().nullable() });
+export type Decides = z.infer<typeof DecidesSchema>;
+const NOTHING_TO_DECIDE: Decides = { clean: null, bad: null };
+
 /** A stack that could be taken, and what may go wrong with it. */
 const StackAdviceSchema = z.object({
   sheets: SheetsSchema,
@@ -48,8 +53,7 @@ const StackAdviceSchema = z.object({
   /** Pieces on this cloth at this density in it, and on cloth of its kind. */
   pieces: z.number().int(),
   ofKind: z.number().int(),
-  /** What would decide between it and the planned one: so many clean pieces, so many bad ones; null where none would. */
-  decides: z.object({ clean: z.number().int().nullable(), bad: z.number().int().nullable() }),
+  decides: DecidesSchema,
 });
 export type StackAdvice = z.infer<typeof StackAdviceSchema>;
 
@@ -74,7 +78,15 @@ export const AdviceSchema = z.object({
   /** The best first; the planned one is among them. */
   stacks: z.array(StackAdviceSchema),
   /** The planned stack hooped and floated. */
-  methods: z.array(z.object({ method: z.enum(METHODS), any: ChanceSchema, pieces: z.number().int() })),
+  methods: z.array(
+    z.object({
+      method: z.enum(METHODS),
+      planned: z.boolean(),
+      any: ChanceSchema,
+      pieces: z.number().int(),
+      decides: DecidesSchema,
+    }),
+  ),
   /** Where the pieces speak against the planned stack: what to take, and where it would apply as a way of the shop's own. */
   against: z
     .object({
@@ -175,7 +187,7 @@ function optionsFor(
 const MOST_TRIED = 12;
 
 /** How many pieces in a row would make it sure enough that one stack is better than another, or worse; null where too many. */
-function decidingPieces(of: Share, than: Share, rules: HouseRules): StackAdvice['decides'] {
+function decidingPieces(of: Share, than: Share, rules: HouseRules): Decides {
   const sure = numberFor(rules, N.contradicts) / 100;
   const first = (isSure: (n: number) => boolean): number | null => {
     for (let n = 1; n <= MOST_TRIED; n += 1) if (isSure(n)) return n;
@@ -204,7 +216,7 @@ function adviceOn(
     faults: faults.map((chance) => told(chance, rules)),
     pieces: of.pieces,
     ofKind: of.ofKind,
-    decides: planned ? { clean: null, bad: null } : decidingPieces(any.share, than, rules),
+    decides: planned ? NOTHING_TO_DECIDE : decidingPieces(any.share, than, rules),
   };
 }
 
@@ -313,7 +325,7 @@ export function adviceFor(
       faults: record.faults,
     })),
     stacks: byChance.map(({ option, planned }) => adviceOn(option, { planned, rules, than })),
-    methods: METHODS.map((method) => methodAdvice(method, { ticket, plan, rules, conditions, taught })),
+    methods: METHODS.map((method) => methodAdvice(method, { ticket, plan, rules, conditions, taught, than })),
     against,
   };
 }
@@ -321,9 +333,16 @@ export function adviceFor(
 /** What may go wrong hooped or floated, with the sheets that are planned. */
 function methodAdvice(
   method: Method,
-  on: { ticket: Ticket; plan: Plan; rules: HouseRules; conditions: PieceConditions; taught: Taught },
+  on: {
+    ticket: Ticket;
+    plan: Plan;
+    rules: HouseRules;
+    conditions: PieceConditions;
+    taught: Taught;
+    than: Share;
+  },
 ): Advice['methods'][number] {
-  const { ticket, plan, rules, conditions, taught } = on;
+  const { ticket, plan, rules, conditions, taught, than } = on;
   const { piece, design, hoop, layers } = plan;
   if (!design.facts || !hoop || !layers) throw new Error('assertion failed: a plan with layers is whole');
   const facts = layerFacts(piece, design.facts, { method, laid: hoop.laid }, rules);
@@ -334,5 +353,12 @@ function methodAdvice(
   const chances = taught.chancesOf({ ...conditions, method }, riskPoints(facts, stack));
   const any = chances.find(({ trouble }) => trouble === 'any');
   if (!any) throw new Error('assertion failed: anything at all has its chance');
-  return { method, any: told(any, rules), pieces: any.ofKind };
+  const planned = method === hoop.method;
+  return {
+    method,
+    planned,
+    any: told(any, rules),
+    pieces: any.ofKind,
+    decides: planned ? NOTHING_TO_DECIDE : decidingPieces(any.share, than, rules),
+  };
 }

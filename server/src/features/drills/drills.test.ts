@@ -11,6 +11,7 @@ const CARD: DrillCard = {
   key: 'stack jersey-tee',
   due: '2026-05-05T10:00:00.000Z',
   last: '2026-05-04T10:00:00.000Z',
+  begun: '2026-05-04T10:00:00.000Z',
   stability: 2.3,
   difficulty: 5.1,
   elapsedDays: 0,
