@@ -277,6 +277,7 @@ describe('the interface’s own description', () => {
         '/api/logbook/advice',
         '/api/logbook/pictures',
         '/api/logbook/{id}',
+        '/api/logbook/{id}/entry.pdf',
         '/api/searches',
         '/api/searches/{id}',
         '/api/paper/{id}/card.pdf',

@@ -29,6 +29,7 @@ import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
+import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
@@ -230,7 +231,12 @@ export function EntryScreen({ id }: { id: string }) {
     <Screen
       title={data ? titleOf(data.ticket) : 'Logbook entry'}
       subtitle={subtitle}
-      aside={<Press title="Back" onPress={() => router.replace('/logbook')} />}
+      aside={
+        <Row gap={8} align="middle">
+          {data ? <FileLink href={`/api/logbook/${id}/entry.pdf`} name="PDF" /> : null}
+          <Press title="Back" onPress={() => router.replace('/logbook')} />
+        </Row>
+      }
     >
       {isError ? <Txt tone="madder">This entry is not in the logbook.</Txt> : null}
       {data ? <Entry entry={data} /> : null}

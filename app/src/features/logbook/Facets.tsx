@@ -1,5 +1,4 @@
 import {
-  FABRICS,
   LOG_FACETS,
   type LogFacet,
   type LogFilter,
@@ -16,7 +15,7 @@ import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
-import { useShop } from '../../shop/useShop';
+import { useClothName } from '../../shop/useClothName';
 
 const TITLES: Record<LogFacet, string> = {
   outcome: 'How it came out',
@@ -35,11 +34,10 @@ const FIRST = 8;
 
 /** How a value of a facet is called. */
 export function useValueName(): (facet: LogFacet, value: string) => string {
-  const { shelf } = useShop();
+  const clothName = useClothName();
   return (facet, value) => {
     if (facet === 'kind') return PIECE_KINDS[value as PieceKindId]?.name ?? value;
-    if (facet === 'fabricId')
-      return [...FABRICS, ...shelf.fabrics].find((f) => f.id === value)?.name ?? 'a cloth no longer kept';
+    if (facet === 'fabricId') return clothName(value);
     if (facet === 'needle') return NEEDLES[value as NeedleId]?.name ?? value;
     return facet === 'stack' ? stackName(value) : value;
   };

@@ -1,58 +1,21 @@
-import {
-  entryTitleOf,
-  FABRICS,
-  formatLength,
-  LOG_FACETS,
-  LOG_ORDERS,
-  type LogFilter,
-  type LogOrder,
-  type LogPage,
-  type LogSummary,
-  OUTCOMES,
-  PIECE_KINDS,
-  type SavedSearch,
-} from '@zt/core';
-import { format } from 'date-fns/format';
-import { isValid } from 'date-fns/isValid';
-import { parseISO } from 'date-fns/parseISO';
-import { type Href, Link, useRouter } from 'expo-router';
-import isEqual from 'fast-deep-equal';
+import { type LogFilter, type LogOrder, type LogPage, OUTCOMES } from '@zt/core';
+import { type Href, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
-import { UndoBar } from '../../components/UndoBar';
-import { Chip } from '../../components/ui/Chip';
 import { Disclosure } from '../../components/ui/Disclosure';
-import { LateTable } from '../../components/ui/LateTable';
 import { ListScreen } from '../../components/ui/ListScreen';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
-import { Tick } from '../../components/ui/Tick';
 import { Txt } from '../../components/ui/Txt';
-import { newId } from '../../hooks/newId';
-import { useKindPlans } from '../../hooks/useKindPlans';
-import {
-  useKeepSearchMutation,
-  useLogbookInfiniteQuery,
-  useRemoveSearchMutation,
-  useSearchesQuery,
-} from '../../services/logbookApi';
-import { Thumbnail } from '../../sheet/Thumbnail';
+import { useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { SetAsideRows } from '../../shop/SetAsideRows';
-import { useShop } from '../../shop/useShop';
 import { useBoard } from '../../theme/layout';
-import { usePalette } from '../../theme/palette';
-import { Facets, useValueName } from './Facets';
+import { EntryRow, EntryTable } from './Entries';
+import { Facets } from './Facets';
 import { MOST_COMPARED } from './mostCompared';
-
-const OUTCOME_SIGNS: Record<LogSummary['outcome'], string> = {
-  good: '✓ good',
-  slight: '1 slight',
-  plain: '2 plain',
-  spoilt: '3 spoilt',
-};
+import { DayField, KeptSearches, useFilterWords, withoutEmpty } from './Searches';
 
 /** How many there are, and how many came out how: counts, not averages. */
 function countsInWords(counts: LogPage['counts'] | undefined): string {
@@ -60,159 +23,6 @@ function countsInWords(counts: LogPage['counts'] | undefined): string {
   const all = OUTCOMES.reduce((sum, outcome) => sum + counts[outcome], 0);
   return `${all} ${all === 1 ? 'piece' : 'pieces'}: ${OUTCOMES.map((o) => `${counts[o]} ${o}`).join(', ')}`;
 }
-
-interface EntryWords {
-  name: string;
-  /** All that is said of it, for those who listen. */
-  label: string;
-  day: string;
-  fabric: string;
-  off: string;
-  isBad: boolean;
-}
-
-/** What is read of an entry. */
-function useEntryWords(): (entry: LogSummary) => EntryWords {
-  const { units, shelf } = useShop();
-  return (entry) => {
-    const title = entryTitleOf(entry);
-    const at = parseISO(entry.loggedAt);
-    return {
-      name: entry.pieces > 1 ? `${title}, ${entry.pieces} pieces` : title,
-      label: `${title}, ${entry.outcome}; ${[entry.customer, format(at, 'd MMM yyyy')].filter(Boolean).join(', ')}`,
-      day: format(at, 'd MMM'),
-      fabric:
-        [...FABRICS, ...shelf.fabrics].find((f) => f.id === entry.fabricId)?.name ?? 'a cloth no longer kept',
-      off: entry.misplacementMm === null ? '' : `off by ${formatLength(entry.misplacementMm, units)}`,
-      isBad: entry.outcome === 'plain' || entry.outcome === 'spoilt',
-    };
-  };
-}
-
-interface EntryRowProps {
-  entry: LogSummary;
-  /** Whether it is among those that are compared; null while none are chosen for it. */
-  picked: boolean | null;
-  onPick: () => void;
-}
-
-function EntryRow({ entry, picked, onPick }: EntryRowProps) {
-  const p = usePalette();
-  const { name, label, day, fabric, off, isBad } = useEntryWords()(entry);
-  if (picked !== null)
-    return (
-      <Tick
-        title={`${day}  ${name}, ${fabric}: ${OUTCOME_SIGNS[entry.outcome]}`}
-        on={picked}
-        onToggle={onPick}
-      />
-    );
-  return (
-    <Link href={`/logbook/${entry.id}` as Href} asChild>
-      <Pressable
-        aria-label={label}
-        style={{
-          flexDirection: 'row',
-          gap: 12,
-          paddingVertical: 10,
-          borderBottomWidth: 1,
-          borderColor: p.hairline,
-          alignItems: 'flex-start',
-        }}
-      >
-        <Stack width={64}>
-          <Txt as="label" tone="graphite">
-            {day}
-          </Txt>
-        </Stack>
-        <Stack grow>
-          <Txt as="strong">{name}</Txt>
-          <Txt as="small" tone="graphite">
-            {[PIECE_KINDS[entry.kind].name, fabric, entry.method, ...(off ? [off] : [])].join(' · ')}
-          </Txt>
-          {entry.note ? <Txt as="small">{entry.note}</Txt> : null}
-        </Stack>
-        <Txt as="label" tone={isBad ? 'madder' : 'moss'}>
-          {OUTCOME_SIGNS[entry.outcome]}
-        </Txt>
-      </Pressable>
-    </Link>
-  );
-}
-
-interface EntryTableProps {
-  entries: readonly LogSummary[];
-  order: LogOrder;
-  onOrder: (order: LogOrder) => void;
-}
-
-/** The logbook as a table with pictures; the shop's computer sorts it. */
-function EntryTable({ entries, order, onOrder }: EntryTableProps) {
-  const wordsOf = useEntryWords();
-  const plans = useKindPlans();
-  return (
-    <LateTable
-      label="Pieces"
-      rows={entries}
-      keyOf={({ id }) => id}
-      order={{ id: ID_OF_ORDER[order.by], falling: order.way === 'falling' }}
-      onOrder={({ id, falling }) => {
-        const by = LOG_ORDERS.find((one) => ID_OF_ORDER[one] === id);
-        if (by) onOrder({ by, way: falling ? 'falling' : 'rising' });
-      }}
-      openerTitle="piece"
-      openerSortedBy={({ name }) => name}
-      opener={(entry) => {
-        const { name, label } = wordsOf(entry);
-        return (
-          <Link href={`/logbook/${entry.id}` as Href} asChild>
-            <Pressable
-              aria-label={label}
-              style={{ minHeight: 56, justifyContent: 'center', paddingVertical: 6 }}
-            >
-              <Txt as="strong">{name}</Txt>
-              {entry.note ? <Txt as="small">{entry.note}</Txt> : null}
-            </Pressable>
-          </Link>
-        );
-      }}
-      columns={[
-        {
-          id: 'picture',
-          title: 'picture',
-          px: 60,
-          cell: ({ kind }) => <Thumbnail plan={plans[kind]} size={52} />,
-        },
-        { id: 'day', title: 'day', share: 1, cell: (e) => wordsOf(e).day, sortedBy: (e) => e.loggedAt },
-        { id: 'for whom', title: 'for whom', cell: (e) => e.customer, sortedBy: (e) => e.customer },
-        { id: 'kind', title: 'kind', cell: (e) => PIECE_KINDS[e.kind].name, sortedBy: (e) => e.kind },
-        { id: 'cloth', title: 'cloth', cell: (e) => wordsOf(e).fabric, sortedBy: (e) => e.fabricId },
-        { id: 'method', title: 'method', share: 1, cell: (e) => e.method, sortedBy: (e) => e.method },
-        {
-          id: 'how it came out',
-          title: 'how it came out',
-          cell: (e) => (
-            <Txt as="label" tone={wordsOf(e).isBad ? 'madder' : 'moss'}>
-              {[OUTCOME_SIGNS[e.outcome], ...(wordsOf(e).off ? [wordsOf(e).off] : [])].join(' · ')}
-            </Txt>
-          ),
-          sortedBy: (e) => e.outcome,
-        },
-      ]}
-    />
-  );
-}
-
-/** The column that stands for each order. */
-const ID_OF_ORDER: Record<LogOrder['by'], string> = {
-  date: 'day',
-  name: 'opener',
-  customer: 'for whom',
-  kind: 'kind',
-  cloth: 'cloth',
-  method: 'method',
-  outcome: 'how it came out',
-};
 
 /** What will stand here, and the way to it. */
 function NothingLogged() {
@@ -227,113 +37,6 @@ function NothingLogged() {
         <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />
       </Row>
     </Stack>
-  );
-}
-
-/** What a filter comes to: what is chosen, in words. */
-function useFilterWords(): (filter: LogFilter) => string[] {
-  const nameOf = useValueName();
-  return ({ q, from, to, ...facets }) => [
-    ...LOG_FACETS.flatMap((facet) => (facets[facet] ?? []).map((value) => nameOf(facet, value))),
-    ...(q ? [`“${q}”`] : []),
-    ...(from ? [`from ${from}`] : []),
-    ...(to ? [`to ${to}`] : []),
-  ];
-}
-
-/** Searches that are kept, and keeping the one at hand. */
-function KeptSearches({ filter, onFilter }: { filter: LogFilter; onFilter: (filter: LogFilter) => void }) {
-  const { data: searches = [] } = useSearchesQuery();
-  const [keep] = useKeepSearchMutation();
-  const [remove] = useRemoveSearchMutation();
-  const [name, setName] = useState('');
-  const [gone, setGone] = useState<SavedSearch | null>(null);
-  const words = useFilterWords();
-  const isAny = words(filter).length > 0;
-  const kept = searches.find((one) => isEqual(one.filter, withoutEmpty(filter)));
-  return (
-    <Stack gap={8}>
-      {searches.length > 0 ? (
-        <Row gap={6} wrap role="group" aria-label="Kept searches">
-          {searches.map((search) => (
-            <Chip
-              key={search.id}
-              role="checkbox"
-              small
-              name={search.name}
-              on={kept?.id === search.id}
-              onPress={() => onFilter(kept?.id === search.id ? {} : search.filter)}
-            />
-          ))}
-        </Row>
-      ) : null}
-      {kept ? (
-        <Press
-          kind="link"
-          title={`keep “${kept.name}” no longer`}
-          onPress={() => {
-            setGone(kept);
-            void remove(kept.id);
-          }}
-        />
-      ) : null}
-      {isAny && !kept ? (
-        <Row gap={8} align="end" wrap>
-          <TextField grow label="Keep this search as" value={name} onText={setName} />
-          <Press
-            title="Keep it"
-            disabled={name.trim() === ''}
-            onPress={() => {
-              void keep({ id: newId(), name: name.trim().slice(0, 60), filter: withoutEmpty(filter) });
-              setName('');
-            }}
-          />
-        </Row>
-      ) : null}
-      {gone ? (
-        <UndoBar
-          text={`“${gone.name}” is kept no longer.`}
-          onPutBack={() => {
-            void keep(gone);
-            setGone(null);
-          }}
-        />
-      ) : null}
-    </Stack>
-  );
-}
-
-const withoutEmpty = (filter: LogFilter): LogFilter =>
-  Object.fromEntries(Object.entries(filter).filter(([, value]) => value !== undefined && value !== ''));
-
-const isWholeDay = (text: string): boolean =>
-  /^\d{4}-\d\d-\d\d$/.test(text.trim()) && isValid(parseISO(text.trim()));
-
-/** A day as it is typed; what is none is said. */
-function DayField({
-  label,
-  day,
-  onDay,
-}: {
-  label: string;
-  day: string | undefined;
-  onDay: (day?: string) => void;
-}) {
-  const [typed, setTyped] = useState(day ?? '');
-  const isDay = typed.trim() === '' || isWholeDay(typed);
-  return (
-    <TextField
-      grow
-      label={label}
-      value={typed}
-      placeholder="2026-03-31"
-      error={isDay ? null : 'A day is written so: 2026-03-31.'}
-      onText={(text) => {
-        setTyped(text);
-        if (text.trim() === '') onDay(undefined);
-        else if (isWholeDay(text)) onDay(text.trim());
-      }}
-    />
   );
 }
 

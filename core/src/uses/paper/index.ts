@@ -1,6 +1,7 @@
 export { CARDS, type CardName } from './cards';
 export type { PaperDrawing, PaperMark } from './drawing';
 export { drawingToSvg, pagesToSvg } from './drawingToSvg';
+export { type EntrySheet, entrySheet } from './entrySheet';
 export type { MeasureWords } from './flow';
 export type { CardSetting } from './jobCard';
 export { PAPER, type Paper, type PaperName, type Printed, paperTitle, templatesOf } from './papers';

@@ -9,6 +9,7 @@ import {
   TicketQuestionSchema,
 } from '@zt/core';
 import { AdviceSchema, adviceFor } from '@zt/core/uses/evidence/advice';
+import { CARD_PAPER_IDS } from '@zt/core/uses/paper/index';
 import { PicturesSchema, picturesOf } from '@zt/core/uses/pictures/pictures';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
@@ -18,6 +19,7 @@ import { readRules } from '../rules/reader';
 import { readShelf } from '../shelf/reader';
 import { planKept } from '../shop';
 import { findTicket } from '../tickets/reader';
+import { entryToPdf } from './entryToPdf';
 import { LogMemory } from './memory';
 import { findEntry, readLines } from './reader';
 import { logPiece, takeBack } from './writer';
@@ -76,7 +78,18 @@ const draw = createRoute({
   responses: { 200: answers(PicturesSchema, 'The figures that are drawn'), 400: failures[400] },
 });
 
-export function logbookRoutes({ store, now }: Context) {
+const print = createRoute({
+  method: 'get',
+  path: '/{id}/entry.pdf',
+  summary: 'An entry on paper, with its first photos',
+  request: { params, query: z.object({ paper: z.enum(CARD_PAPER_IDS).default('a4') }) },
+  responses: {
+    200: { description: 'The pages', content: { 'application/pdf': { schema: z.string() } } },
+    ...failures,
+  },
+});
+
+export function logbookRoutes({ store, photos, now }: Context) {
   const memory = new LogMemory(store);
   return new OpenAPIHono({ defaultHook })
     .openapi(list, async (c) => {
@@ -93,6 +106,17 @@ export function logbookRoutes({ store, now }: Context) {
     .openapi(draw, async (c) => {
       const entries = await memory.agreeing(c.req.valid('query'));
       return c.json(picturesOf(entries, await readRules(store.db)), 200);
+    })
+    .openapi(print, async (c) => {
+      const entry = await findEntry(store.db, c.req.valid('param').id);
+      if (!entry) throw notFound('entry');
+      const { paper } = c.req.valid('query');
+      const pdf = await entryToPdf(entry, { paper, photos, units: (await readRules(store.db)).units });
+      return c.body(new Uint8Array(pdf), 200, {
+        'content-type': 'application/pdf',
+        'content-disposition': 'attachment; filename="entry.pdf"',
+        'cache-control': 'no-store',
+      }) as never;
     })
     .openapi(read, async (c) => {
       const entry = await findEntry(store.db, c.req.valid('param').id);

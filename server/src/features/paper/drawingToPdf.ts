@@ -169,12 +169,31 @@ export async function drawingsToPdf(
   return document.save();
 }
 
-/** Drawings that are a page each as a PDF; they are set with its typeface. */
+/** Where a photo stands on a page, mm from its top left, and its bytes (JPEG). */
+export interface PhotoOn {
+  page: number;
+  box: Box;
+  jpeg: Uint8Array;
+}
+
+/** Drawings that are a page each as a PDF, with photos on them; they are set with its typeface. */
 export async function pagesToPdf(
   set: (measure: MeasureWords) => readonly PaperDrawing[],
   title: string,
+  photos: readonly PhotoOn[] = [],
 ): Promise<Uint8Array> {
   const { document, addPage, measure } = await newDocument(title);
-  for (const { box, marks } of set(measure)) draw(addPage(widthOf(box), heightOf(box)), marks);
+  const pens = set(measure).map(({ box, marks }) => {
+    const pen = addPage(widthOf(box), heightOf(box));
+    draw(pen, marks);
+    return pen;
+  });
+  for (const { page, box, jpeg } of photos) {
+    const pen = pens[page];
+    if (!pen) continue;
+    const { x, y } = placeOn(pen, { x: box.left, y: box.bottom });
+    const image = await document.embedJpg(jpeg);
+    pen.page.drawImage(image, { x, y, width: widthOf(box) * PT, height: heightOf(box) * PT });
+  }
   return document.save();
 }
