@@ -199,6 +199,10 @@ test('photos are turned right, made small and plain; what is none is refused in 
   await page.getByRole('button', { name: 'Came out well' }).click();
   await page.getByRole('button', { name: 'Open the entry' }).click();
   await expect(page.getByRole('group', { name: 'Photos' }).getByRole('img')).toHaveCount(10);
+  const printed = await page.request.get(
+    (await page.getByRole('link', { name: 'PDF' }).getAttribute('href')) ?? '',
+  );
+  expect([printed.status(), printed.headers()['content-type']]).toEqual([200, 'application/pdf']);
 });
 
 /** In which corner of a picture red lies. */

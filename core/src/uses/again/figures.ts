@@ -58,6 +58,11 @@ const length = (id: string, name: string, value: number): Figure => ({
   value,
   within: ALIKE.mm,
 });
+/** A length to one side of the piece's own lines, and which. */
+const sided = (id: string, name: string, value: number, [less, more]: readonly [string, string]): Figure => ({
+  ...length(id, name, value),
+  said: phrase`${mm(Math.abs(value))}${value === 0 ? '' : value < 0 ? ` ${less}` : ` ${more}`}`,
+});
 const angle = (id: string, name: string, value: number): Figure => ({
   id,
   name,
@@ -111,8 +116,8 @@ export function figuresOf({ ticket, plan, log }: Pick<LogEntry, 'ticket' | 'plan
       : []),
     ...(place
       ? [
-          length('across', 'Middle, across', place.centre.x),
-          length('along', 'Middle, down the piece', place.centre.y),
+          sided('across', 'Middle, across', place.centre.x, ['left', 'right']),
+          sided('along', 'Middle, up or down', place.centre.y, ['up', 'down']),
           angle('turn', 'Turned', place.turnDeg),
         ]
       : []),
@@ -131,8 +136,8 @@ export function figuresOf({ ticket, plan, log }: Pick<LogEntry, 'ticket' | 'plan
     ...(keys
       ? [
           angle('keyed turn', 'Keyed, turn', used.keyed?.turnDeg ?? keys.turnDeg),
-          length('keyed x', 'Keyed, right', used.keyed?.x ?? keys.move.x),
-          length('keyed y', 'Keyed, towards you', used.keyed?.y ?? keys.move.y),
+          sided('keyed x', 'Keyed, sideways', used.keyed?.x ?? keys.move.x, ['left', 'right']),
+          sided('keyed y', 'Keyed, to or from you', used.keyed?.y ?? keys.move.y, ['away', 'towards you']),
         ]
       : []),
   ];
