@@ -27,6 +27,10 @@ config.resolver.nodeModulesPaths = [
 
 const shim = (name) => ({ type: 'sourceFile', filePath: path.resolve(__dirname, 'src/shims', name) });
 
+/** The files of the colour package behind what core/src/base/colour/modes.ts imports, and what those import beside them. */
+const OF_CULORI =
+  /^\.\/((hsl|hwb|lab|lab65|lch|lch65|oklab|oklch|rgb|xyz50|xyz65)\/definition|converter|modes|formatter|round|difference|nearest|parse)\.js$/;
+
 /** Elements asks for nineteen icon fonts; the app draws its few signs itself. Translations of zod's messages are not shipped. */
 config.resolver.resolveRequest = (context, name, platform) => {
   if (name.startsWith('@react-native-vector-icons/')) return shim('noIcons.ts');
@@ -34,8 +38,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
   // Its compiled code is handed to it: it reads no file.
   if (name === 'fs' && /\/(clipper2-wasm|harfbuzzjs)\//.test(context.originModulePath))
     return { type: 'empty' };
-  // Nothing here makes a schema of a JSON schema.
-  if (/from-json-schema\.c?js$/.test(name) && context.originModulePath.includes('/zod/'))
+  // Nothing here makes a schema of a JSON schema, nor a JSON schema by the older generator.
+  if (
+    /(from-json-schema|json-schema-generator)\.c?js$/.test(name) &&
+    context.originModulePath.includes('/zod/')
+  )
+    return { type: 'empty' };
+  if (context.originModulePath.endsWith('culori/src/index-fn.js') && !OF_CULORI.test(name))
     return { type: 'empty' };
   if (
     /zod\/v4\/locales\/index\.c?js$/.test(name) ||
