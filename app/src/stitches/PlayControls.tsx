@@ -62,17 +62,21 @@ export function PlayControls({ perSecond, stopAt, mostCover }: PlayProps) {
           onChange={goTo}
         />
       </Row>
-      <Txt as="small" testID="stitch-at">
-        {said}
-      </Txt>
-      <Choice
-        label="On the sheet"
-        quiet
-        small
-        options={LOOKS}
-        chosen={isDensity ? 'density' : 'thread'}
-        onChoose={(look) => lookAt(look === 'density')}
-      />
+      <Row align="middle">
+        <Stack grow>
+          <Txt as="small" testID="stitch-at">
+            {said}
+          </Txt>
+        </Stack>
+        <Choice
+          label="On the sheet"
+          quiet
+          small
+          options={LOOKS}
+          chosen={isDensity ? 'density' : 'thread'}
+          onChoose={(look) => lookAt(look === 'density')}
+        />
+      </Row>
       {isDensity ? (
         <Txt as="small">{`The darker, the thicker: at most ${oneDigit(mostCover)} mm of thread on a mm². Chequered is too thick.`}</Txt>
       ) : null}

@@ -8,6 +8,12 @@ import { isThisComputer } from './remote';
 const EVERYBODY = '0.0.0.0';
 const NOBODY_ELSE = '127.0.0.1';
 
+/**
+ * How long a connection at rest is kept. After Node's own five seconds a device that asks again just then is cut off in
+ * the middle of its question.
+ */
+const KEPT_MS = 75_000;
+
 export type Answer = Parameters<typeof serve>[0]['fetch'];
 
 /** How a server is asked: from where, and by https too. */
@@ -35,6 +41,7 @@ function listening(options: Parameters<typeof serve>[0]): Promise<Door> {
       done({ server, port, others });
     });
     server.once('error', failed);
+    if ('keepAliveTimeout' in server) server.keepAliveTimeout = KEPT_MS;
     server.on('connection', (socket: Socket) => {
       if (isThisComputer(socket.remoteAddress ?? null)) return;
       others.add(socket);

@@ -3,6 +3,9 @@ import { Pressable, View } from 'react-native';
 import { Callout } from './Callout';
 import { Txt } from './Txt';
 
+/** How far a closed one reaches into the room about it: a word with a finger’s height, not a line as high. */
+const TUCK = -6;
+
 interface DisclosureProps {
   title: string;
   label?: string;
@@ -10,11 +13,11 @@ interface DisclosureProps {
   startOpen?: boolean;
 }
 
-/** A dotted word that opens what it speaks of, below it. */
+/** A dotted word that opens what it speaks of, below it and as wide as there is room. */
 export function Disclosure({ title, label, children, startOpen = false }: DisclosureProps) {
   const [open, setOpen] = useState(startOpen);
   return (
-    <View style={{ gap: 6, maxWidth: '100%' }}>
+    <View style={{ gap: 6, maxWidth: '100%', ...(open ? { width: '100%' } : { marginVertical: TUCK }) }}>
       <Pressable
         role="button"
         aria-expanded={open}

@@ -18,6 +18,7 @@ import {
 import { useState } from 'react';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
@@ -184,13 +185,15 @@ export function Arrange() {
           />
         ) : null}
       </Row>
-      {many ? <LineUp chosen={chosen} onParts={put} /> : null}
-      <RingOf chosen={chosen} onRing={putChosen} />
-      {only ? (
-        <Disclosure title="Where it lies, in figures">
-          <Pose part={only} index={parts.indexOf(only)} />
-        </Disclosure>
-      ) : null}
+      <Disclosures>
+        {many ? <LineUp chosen={chosen} onParts={put} /> : null}
+        <RingOf chosen={chosen} onRing={putChosen} />
+        {only ? (
+          <Disclosure title="Where it lies, in figures">
+            <Pose part={only} index={parts.indexOf(only)} />
+          </Disclosure>
+        ) : null}
+      </Disclosures>
     </Stack>
   );
 }

@@ -9,10 +9,10 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
+import { Swatch } from '../../components/ui/Swatch';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { usePalette } from '../../theme/palette';
 import { ColourField } from '../piece/ColourField';
 
 /** A stop of the design as it is shown: what its parts' own stops are called, and its stitches where they are known. */
@@ -55,7 +55,6 @@ interface StopProps {
 }
 
 function Stop({ index, stop, onParts, onMove, last }: StopProps) {
-  const p = usePalette();
   const { parts } = useTicket('design').design;
   const [first] = stop.of;
   const dress = (change: { hex?: string; name: string }, gesture?: string) =>
@@ -66,17 +65,9 @@ function Stop({ index, stop, onParts, onMove, last }: StopProps) {
   const at = parts.findIndex(({ id }) => id === first?.part);
   return (
     <Row gap={10} align="start">
-      <View
-        style={{
-          width: 28,
-          height: 28,
-          marginTop: 8,
-          borderRadius: 4,
-          borderWidth: 1.5,
-          borderColor: p.ink,
-          backgroundColor: stop.hex,
-        }}
-      />
+      <View style={{ marginTop: 2 }}>
+        <Swatch hex={stop.hex} width={28} />
+      </View>
       <Stack grow>
         <Disclosure
           title={`${index + 1} ${stop.name}${stop.stitches === null ? '' : `, ${stop.stitches} stitches`}`}

@@ -5,6 +5,7 @@ import type { HowWide as HowWideAsked } from '@zt/core/stages/design/svg/readSvg
 import { createElement, useRef, useState } from 'react';
 import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { useIsExample } from '../../example/useExample';
@@ -103,17 +104,22 @@ export function SvgChooser({ part }: { part: Part | null }) {
           if (file) void read(file);
         },
       })}
-      <Press
-        title={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Drawing'}
-        label={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Add an SVG drawing'}
-        onPress={() => input.current?.click()}
-      />
-      {part?.artwork ? (
-        <Txt
-          as="small"
-          tone="graphite"
-        >{`From ${part.artwork.fileName}: outline, colours and stitches were worked out from it.`}</Txt>
-      ) : null}
+      <Row align="middle" wrap>
+        {part?.artwork ? (
+          <Stack grow>
+            <Txt
+              as="small"
+              tone="graphite"
+            >{`From ${part.artwork.fileName}: outline, colours and stitches were worked out from it.`}</Txt>
+          </Stack>
+        ) : null}
+        <Press
+          grow={!part?.artwork}
+          title={part?.artwork ? 'Another' : part || isFirst ? 'Read an SVG drawing' : 'Drawing'}
+          label={part ? 'Read another SVG drawing' : isFirst ? 'Read an SVG drawing' : 'Add an SVG drawing'}
+          onPress={() => input.current?.click()}
+        />
+      </Row>
       {reading ? (
         <Stack gap={6}>
           {createElement('progress', {

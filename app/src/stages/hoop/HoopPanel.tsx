@@ -239,8 +239,10 @@ export function HoopPanel() {
           />
         </Stack>
       ) : null}
-      <Why about="this hoop and method" reasons={hoop.reasons} units={units} />
-      <LatePastPieces on="hoop" />
+      <View>
+        <Why about="this hoop and method" reasons={hoop.reasons} units={units} />
+        <LatePastPieces on="hoop" />
+      </View>
       <View role="radiogroup" aria-label="Hoops on the shelf">
         {hoop.verdicts.map((verdict) => (
           <VerdictRow

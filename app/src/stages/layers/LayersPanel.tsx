@@ -1,6 +1,6 @@
 import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords, withChoice } from '@zt/core';
 import { lazy, Suspense } from 'react';
-import { Row } from '../../components/ui/Row';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { Ruled } from '../../components/ui/Ruled';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
@@ -39,7 +39,7 @@ export function LayersPanel() {
         {layers.supportOverruled && layers.supportWhy ? (
           <Txt as="small">{`Because: ${layers.supportWhy}`}</Txt>
         ) : null}
-        <Row gap={16} wrap>
+        <Disclosures>
           <Why about="this support" reasons={[layers.supportReason]} units={units} />
           <SupportEditor
             layers={layers}
@@ -49,7 +49,7 @@ export function LayersPanel() {
           <Suspense fallback={null}>
             <KeepWay />
           </Suspense>
-        </Row>
+        </Disclosures>
         <LatePastPieces on="layers" />
       </Ruled>
       {CHOICE_PARTS.map((part) => (

@@ -1,6 +1,7 @@
 import { type ChoicePart, type ChosenPart, type DisplayUnits, say } from '@zt/core';
 import { Offer } from '../../components/Offer';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Ruled } from '../../components/ui/Ruled';
@@ -43,7 +44,7 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
           </Txt>
         </Stack>
       </Row>
-      <Row gap={16} wrap>
+      <Disclosures>
         <Why about={name.toLowerCase()} reasons={[chosen.reason]} units={units} />
         <Disclosure
           title={chosen.alternatives.length === 1 ? '1 other' : `${chosen.alternatives.length} others`}
@@ -69,7 +70,7 @@ export function PartRow({ chosen, units, onChoose }: PartRowProps) {
             </>
           ) : null}
         </Disclosure>
-      </Row>
+      </Disclosures>
     </Ruled>
   );
 }

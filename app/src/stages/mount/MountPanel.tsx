@@ -5,6 +5,7 @@ import { KeyRow } from '../../components/KeyRow';
 import { TickList } from '../../components/TickList';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { Press } from '../../components/ui/Press';
 import { Stack } from '../../components/ui/Stack';
 import { Tick } from '../../components/ui/Tick';
@@ -86,13 +87,15 @@ export function MountPanel() {
             ? `${mount.machine.name}: ${formatLength(mount.chosen.inThroatMm, units)} of cloth towards the body, throat ${formatLength(mount.machine.throatMm, units)}.`
             : 'No machine chosen.'}
         </Txt>
-        <Why
-          about="this way round"
-          reasons={mount.reasons.filter((r) => r.about !== 'crooked')}
-          units={units}
-        />
+        <Disclosures>
+          <Why
+            about="this way round"
+            reasons={mount.reasons.filter((r) => r.about !== 'crooked')}
+            units={units}
+          />
+          <CrookedFields />
+        </Disclosures>
       </View>
-      <CrookedFields />
       <TraceFields />
       {mount.copies.length > 0 ? (
         <Disclosure title={`Keys for no. 2 to ${mount.copies.length + 1}`} label="Keys for the other copies">

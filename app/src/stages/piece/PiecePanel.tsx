@@ -1,4 +1,5 @@
 import { Disclosure } from '../../components/ui/Disclosure';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
@@ -43,17 +44,19 @@ export function PiecePanel() {
         hex={piece.colour}
         onHex={(colour) => change({ stage: 'piece', set: { colour } }, 'piece colour')}
       />
-      <Disclosure title="Is it cut straight?" startOpen={piece.evenness.length > 0}>
-        <EvennessFields />
-        <FieldFindings field="evenness" />
-        <Why
-          about="the centre line"
-          reasons={plan.piece.reasons.filter((r) => r.about === 'centreLine')}
-          units={units}
-        />
-      </Disclosure>
-      <SewingFields />
-      <OpenedSeams />
+      <Disclosures>
+        <Disclosure title="Is it cut straight?" startOpen={piece.evenness.length > 0}>
+          <EvennessFields />
+          <FieldFindings field="evenness" />
+          <Why
+            about="the centre line"
+            reasons={plan.piece.reasons.filter((r) => r.about === 'centreLine')}
+            units={units}
+          />
+        </Disclosure>
+        <SewingFields />
+        <OpenedSeams />
+      </Disclosures>
       {isExample ? null : <TicketFields />}
       {isExample ? null : <TicketHistory />}
     </Stack>

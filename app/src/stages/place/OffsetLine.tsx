@@ -1,5 +1,4 @@
 import { faceWidthOf, formatLength, mm, say, stepOf } from '@zt/core';
-import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
@@ -100,7 +99,19 @@ function MoveFields() {
   );
 }
 
-/** How far the design lies from its rule, the way back, and finer ways to move it. */
+/** Finer ways to move it, and to keep where it was moved. */
+export function OffsetFields() {
+  const { offset, turnDeg } = useTicket('place').place;
+  const moved = offset.x !== 0 || offset.y !== 0 || turnDeg !== 0;
+  return (
+    <>
+      <MoveFields />
+      {moved ? <KeepPlace /> : null}
+    </>
+  );
+}
+
+/** How far the design lies from its rule, and the way back. */
 export function OffsetLine() {
   const ticket = useTicket('place');
   const units = useUnits();
@@ -113,26 +124,20 @@ export function OffsetLine() {
     offset.y === 0 ? null : `${say([mm(Math.abs(offset.y))], units)} ${offset.y > 0 ? 'lower' : 'higher'}`,
     turnDeg === 0 ? null : `turned ${turnDeg}°`,
   ].filter(Boolean);
+  if (parts.length === 0)
+    return (
+      <Txt as="small" tone="graphite">
+        On the rule. Drag it on the sheet to move it.
+      </Txt>
+    );
   return (
-    <View>
-      {parts.length === 0 ? (
-        <Txt as="small" tone="graphite">
-          On the rule. Drag it on the sheet to move it.
-        </Txt>
-      ) : (
-        <Row gap={10} align="middle" wrap>
-          <Txt as="strong" testID="offset">{`Off the rule: ${parts.join(', ')}`}</Txt>
-          <Press
-            kind="link"
-            title="back to the rule"
-            onPress={() => change({ stage: 'place', set: { offset: { x: 0, y: 0 }, turnDeg: 0 } })}
-          />
-        </Row>
-      )}
-      <Row gap={16} wrap>
-        <MoveFields />
-        {parts.length === 0 ? null : <KeepPlace />}
-      </Row>
-    </View>
+    <Row gap={10} align="middle" wrap>
+      <Txt as="strong" testID="offset">{`Off the rule: ${parts.join(', ')}`}</Txt>
+      <Press
+        kind="link"
+        title="back to the rule"
+        onPress={() => change({ stage: 'place', set: { offset: { x: 0, y: 0 }, turnDeg: 0 } })}
+      />
+    </Row>
   );
 }

@@ -3,15 +3,17 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';
 import { Callout } from '../../components/ui/Callout';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { Why } from '../../components/Why';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { DepthFields } from './DepthFields';
 import { MethodChoice } from './MethodChoice';
-import { OffsetLine } from './OffsetLine';
+import { OffsetFields, OffsetLine } from './OffsetLine';
 import { PlacementChoice } from './PlacementChoice';
 import { RepeatFields } from './RepeatFields';
 import { ScatterFields } from './ScatterFields';
@@ -43,6 +45,8 @@ export function PlacePanel() {
   const router = useRouter();
   const { place, hoop } = plan;
   if (!place) return null;
+  const { sizes } = ticket.piece;
+  const scattered = place.placement.copies === 'scatter';
   return (
     <Stack gap={12}>
       <View>
@@ -54,11 +58,14 @@ export function PlacePanel() {
         </Txt>
       </View>
       <StepList steps={place.marks} units={units} />
-      <PlacementChoice />
       <PlacementFields place={place} />
-      {place.placement.copies === 'scatter' ? null : <OffsetLine />}
-      {place.placement.copies === 'scatter' ? null : <DepthFields />}
-      <Why about="this place" reasons={place.reasons} units={units} />
+      {scattered ? null : <OffsetLine />}
+      <Disclosures>
+        <PlacementChoice />
+        {scattered ? null : <OffsetFields />}
+        {scattered ? null : <DepthFields />}
+        <Why about="this place" reasons={place.reasons} units={units} />
+      </Disclosures>
       {hoop && hoop.hoopings.length > 0 ? (
         <Txt>{`${place.copies.length} copies in ${hoop.hoopings.length} hoopings of the ${hoop.laid?.verdict.hoop.name}: ${hoop.hoopings.map((h) => h.copies.map((i) => i + 1).join(' + ')).join(' · ')}.`}</Txt>
       ) : null}
@@ -68,18 +75,20 @@ export function PlacePanel() {
         </Callout>
       ) : null}
       <MethodChoice />
-      <Press
-        title="Print: template, ruler, job card"
-        onPress={() => router.push(`/ticket/${ticket.id}/print`)}
-      />
-      <Press
-        title={
-          ticket.piece.sizes.length > 0
-            ? `See it on all ${ticket.piece.sizes.length + 1} sizes`
-            : 'See it on other sizes'
-        }
-        onPress={() => router.push(`/ticket/${ticket.id}/sizes`)}
-      />
+      <Row wrap>
+        <Press
+          grow
+          title="Template, card"
+          label="Print: template, ruler, job card"
+          onPress={() => router.push(`/ticket/${ticket.id}/print`)}
+        />
+        <Press
+          grow
+          title={sizes.length > 0 ? `On all ${sizes.length + 1} sizes` : 'On other sizes'}
+          label={sizes.length > 0 ? `See it on all ${sizes.length + 1} sizes` : 'See it on other sizes'}
+          onPress={() => router.push(`/ticket/${ticket.id}/sizes`)}
+        />
+      </Row>
       {[place.prepare, ...place.cautions].map((caution) => (
         <Txt key={say(caution, units)} as="small" tone="graphite">
           {say(caution, units)}

@@ -2,8 +2,8 @@ import { type StitchStop, say } from '@zt/core';
 import { lazy, Suspense } from 'react';
 import { Pressable, View } from 'react-native';
 import { oneDigit } from '../../components/figures';
+import { Disclosures } from '../../components/ui/Disclosures';
 import { NumberField } from '../../components/ui/NumberField';
-import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Swatch } from '../../components/ui/Swatch';
 import { Txt } from '../../components/ui/Txt';
@@ -62,7 +62,7 @@ function StopRow({
         flexDirection: 'row',
         gap: 12,
         alignItems: 'center',
-        minHeight: 56,
+        minHeight: 48,
         borderBottomWidth: 1,
         borderColor: p.hairline,
         backgroundColor: done ? p.shade : 'transparent',
@@ -112,8 +112,14 @@ export function StitchPanel() {
           level={2}
         >{`${oneDigit(stitch.totalMinutes)} min in all, ${stopsInWords(stitch.stops)}${counted.map((words) => `, ${words}`).join('')}`}</Txt>
         <Txt testID="thread-sum">{`Top thread ${oneDigit(stitch.topM)} m · bobbin ${oneDigit(stitch.bobbinNeededM)} m needed, ${oneDigit(stitch.bobbinLeftM)} m left`}</Txt>
-        <Why about="these figures" reasons={stitch.reasons} units={units} />
       </View>
+      <Disclosures>
+        <Why about="these figures" reasons={stitch.reasons} units={units} />
+        <Suspense fallback={null}>
+          <HowStitched />
+          <StitchFiles />
+        </Suspense>
+      </Disclosures>
       <Suspense fallback={null}>
         <Playback />
         <TimeStrip />
@@ -138,12 +144,6 @@ export function StitchPanel() {
         value={ticket.stitch.bobbinLeftM}
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
-      <Suspense fallback={null}>
-        <Row gap={16} wrap>
-          <HowStitched />
-          <StitchFiles />
-        </Row>
-      </Suspense>
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
       {plan.mount?.machine && needles > 1 ? (
         <Suspense fallback={null}>

@@ -135,3 +135,15 @@ it('a count that was typed stays, and thread follows it', () => {
     2,
   );
 });
+
+it('both at once is offered only where either alone leaves it thicker', () => {
+  const ticket = made(withParts(...[0, 60, 120].map((deg, n) => partOf(idOf(n), bars(deg)))));
+  const { made: was } = ticket.design;
+  const labels = (thinned: Record<string, number>) =>
+    hot(
+      applyChange(ticket, { stage: 'design', set: { made: was && { ...was, thinned, onTop: null } } }),
+    )?.mends.map(({ label }) => say(label, MM));
+  expect(labels({ rows: 6.2, cutAndRows: 6.2 })).toEqual(['Rows 0.5 mm apart']);
+  expect(labels({ cut: 6.5, rows: 6.2, cutAndRows: 5.9 })).toHaveLength(3);
+  expect(labels({ cutAndRows: 6.2 })).toHaveLength(1);
+});

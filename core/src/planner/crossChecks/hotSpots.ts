@@ -64,8 +64,12 @@ const THINNINGS: Readonly<Record<Thinner, Thinning>> = {
 
 function thinningMends(made: Made, { design, rules, scale, most }: MendFrom): Mend[] {
   const { stitching } = design;
+  const { cut, rows } = made.thinned;
+  const byOne = Math.min(cut ?? Number.POSITIVE_INFINITY, rows ?? Number.POSITIVE_INFINITY);
   return (Object.entries(made.thinned) as [Thinner, number][]).flatMap(([thinner, cover]) => {
     if (cover / scale > most) return [];
+    // Both cost more than either: they are for where either alone leaves it thicker.
+    if (thinner === 'cutAndRows' && cover >= byOne) return [];
     const { label, cost, set } = THINNINGS[thinner];
     return [
       {
