@@ -5,7 +5,8 @@ export interface HouseNumber {
   id: string;
   name: string;
   value: number;
-  unit: 'mm' | 'deg' | 'percent' | 'count' | 'seconds' | 'hours' | 'per-mm2';
+  /** Money is in the smallest unit of the shop's currency. */
+  unit: 'mm' | 'deg' | 'percent' | 'count' | 'seconds' | 'minutes' | 'hours' | 'metres' | 'money' | 'per-mm2';
   reason: string;
 }
 

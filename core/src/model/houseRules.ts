@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CurrencySchema } from '../base/units/money';
 import { atMost } from '../base/units/schema';
 import { UnreadSchema } from './fields/unread';
 import { OffersSchema } from './offer';
@@ -31,6 +32,8 @@ export const HouseRulesSchema = z.object({
     .refine(atMost(500), 'At most 500 numbers.'),
   /** Ways of the shop's own, the latest first: each counts as a school. */
   ways: z.array(WaySchema).max(MOST_WAYS).default([]),
+  /** What the shop counts its money in. */
+  currency: CurrencySchema.default('EUR'),
   /** What was typed for a number and could not be taken. */
   unread: UnreadSchema.optional(),
   /** What was entered on another device where this one was changed too. */
@@ -43,6 +46,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   schools: {},
   numbers: {},
   ways: [],
+  currency: 'EUR',
 };
 
 /** The school followed on every question. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PointSchema } from '../base/geometry/schema';
 import { IdSchema } from '../base/ids';
+import { MinorSchema } from '../base/units/money';
 import { FARTHEST_MM, lengthMm } from '../base/units/schema';
 import { type Unread, UnreadSchema } from './fields/unread';
 import { OffersSchema } from './offer';
@@ -20,10 +21,23 @@ const ITEM = {
   offers: OffersSchema.optional(),
   assumed: z.literal(true).optional(),
 };
-const name = z.string().min(1).max(120);
-const side = lengthMm(20, 1200);
 /** What adds up with the work, hours or metres, is kept up to here, and stays here when more is added. */
 export const MOST_COUNTED = 1_000_000;
+
+/** What was paid for so much of it, in its own unit: a roll's metres, a spool's, one needle. */
+export const PaidSchema = z.object({
+  minor: MinorSchema,
+  amount: z.number().min(0.01, 'For more than nothing.').max(MOST_COUNTED),
+});
+export type Paid = z.infer<typeof PaidSchema>;
+
+/** What everything that is bought may have: what was paid for it, and from whom. */
+const BOUGHT = {
+  paid: PaidSchema.nullable().optional(),
+  supplier: z.string().max(120).optional(),
+};
+const name = z.string().min(1).max(120);
+const side = lengthMm(20, 1200);
 const counted = z.number().min(0).max(MOST_COUNTED);
 
 /** How many places along its length a repositioning hoop latches in, and how far apart they are, mm. */
@@ -114,6 +128,7 @@ export type LooseSheets = z.infer<typeof LooseSheetsSchema>;
 /** A stabilizer, a topper or a cover sheet: a roll of it, and what lies loose, which is used first. */
 export const MaterialSchema = z.object({
   ...ITEM,
+  ...BOUGHT,
   name,
   /** The stabilizer or topper it is, by the trade's name. */
   type: z.string().min(1).max(60),
@@ -125,6 +140,7 @@ export type Material = z.infer<typeof MaterialSchema>;
 
 export const ThreadSchema = z.object({
   ...ITEM,
+  ...BOUGHT,
   name,
   hex: HexSchema,
   weight: z.union([z.literal(40), z.literal(60)]),
@@ -155,6 +171,7 @@ export type SupplyType = (typeof SUPPLY_TYPES)[number];
 /** Some of one supply, in its own unit (`SUPPLIES`); for one machine, or for all. */
 export const SupplySchema = z.object({
   ...ITEM,
+  ...BOUGHT,
   name,
   type: z.enum(SUPPLY_TYPES),
   left: counted,
@@ -169,7 +186,7 @@ export const BlankSchema = PieceInputSchema.pick({
   fabricChanges: true,
   colour: true,
   readings: true,
-}).extend({ ...ITEM, name });
+}).extend({ ...ITEM, ...BOUGHT, name });
 export type Blank = z.infer<typeof BlankSchema>;
 
 /** A place of the shop's own: a usual one, moved. The move grows with the width it was made at. */

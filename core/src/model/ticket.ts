@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { IdSchema } from '../base/ids';
+import { MinorSchema } from '../base/units/money';
 import { PhraseSchema } from '../base/units/phrase';
 import { type Refusal, refusalsOf } from './fields/refusal';
 import { followRows, UnreadSchema, withUnread } from './fields/unread';
@@ -12,6 +13,8 @@ const HEAD = {
   customer: z.string().max(120),
   /** ISO date, or null when it is not promised for a day. */
   due: z.iso.date().nullable(),
+  /** What one bare piece costs the shop, in its smallest coin; 0 where it was brought, null while nobody has said. */
+  blankMinor: MinorSchema.nullable().default(null),
 };
 /** What a ticket is called, for whom, and until when. */
 export const TicketHeadSchema = z.object(HEAD);

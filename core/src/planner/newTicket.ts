@@ -16,6 +16,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     name: '',
     customer: '',
     due: null,
+    blankMinor: null,
     settled: [],
     settledAs: {},
     ...(inputs as Inputs),

@@ -1,4 +1,4 @@
-import { count, deg, mm, type Phrase, phrase, type Quantity } from '../base/units/phrase';
+import { amountOf, count, deg, mm, type Phrase, phrase } from '../base/units/phrase';
 import { sheetsInWords } from '../catalogue/materials';
 import { type Finding, finding } from '../model/finding';
 import { STAGES, type Stage } from '../model/stages';
@@ -61,8 +61,6 @@ export const answerOf = (stage: Stage, plan: Results): Phrase[] => ANSWERS[stage
 /** A figure that moved by less is the same chalk, mm or degrees. */
 const SAME = 0.25;
 
-const amount = (part: Quantity): number => Object.values(part)[0] ?? 0;
-
 function isSamePhrase(a: Phrase, b: Phrase): boolean {
   return (
     a.length === b.length &&
@@ -70,7 +68,7 @@ function isSamePhrase(a: Phrase, b: Phrase): boolean {
       const other = b[i];
       return typeof part === 'string' || typeof other === 'string' || other === undefined
         ? part === other
-        : Math.abs(amount(part) - amount(other)) <= SAME;
+        : Math.abs(amountOf(part) - amountOf(other)) <= SAME;
     })
   );
 }

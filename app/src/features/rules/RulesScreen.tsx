@@ -50,7 +50,10 @@ const UNIT_WORDS = {
   percent: '%',
   count: '',
   seconds: 's',
+  minutes: 'min',
   hours: 'h',
+  metres: 'm',
+  money: '',
   'per-mm2': 'per mm²',
 } as const;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { type DisplayUnits, formatLength } from './length';
+import { formatMoney } from './money';
 
 /** A figure inside a sentence, kept as a number so that the sentence follows the units the reader chose. */
 export const QuantitySchema = z.union([
@@ -9,6 +10,8 @@ export const QuantitySchema = z.union([
   z.object({ count: z.number() }),
   z.object({ minutes: z.number() }),
   z.object({ metres: z.number() }),
+  /** In the smallest unit of its currency. */
+  z.object({ minor: z.number(), currency: z.string() }),
 ]);
 export type Quantity = z.infer<typeof QuantitySchema>;
 
@@ -22,6 +25,7 @@ export const percent = (value: number): Quantity => ({ percent: value });
 export const count = (value: number): Quantity => ({ count: value });
 export const minutes = (value: number): Quantity => ({ minutes: value });
 export const metres = (value: number): Quantity => ({ metres: value });
+export const money = (minor: number, currency: string): Quantity => ({ minor, currency });
 
 /** Builds a phrase: phrase`${mm(8)} to spare`. Phrases and strings inside are joined in. */
 export function phrase(texts: TemplateStringsArray, ...values: (Quantity | string | Phrase)[]): Phrase {
@@ -51,6 +55,7 @@ function sayLength(mm: number, units: DisplayUnits, level: number): string {
 }
 
 function sayQuantity(quantity: Quantity, units: DisplayUnits, level = 0): string {
+  if ('minor' in quantity) return formatMoney(quantity.minor, quantity.currency);
   if ('mm' in quantity) return sayLength(quantity.mm, units, level);
   if ('deg' in quantity) return `${trimmed(quantity.deg, 1 + level)}°`;
   if ('percent' in quantity) return `${trimmed(quantity.percent, level)} %`;
@@ -61,7 +66,8 @@ function sayQuantity(quantity: Quantity, units: DisplayUnits, level = 0): string
 }
 
 const kindOf = (quantity: Quantity): string => Object.keys(quantity)[0] ?? '';
-const amountOf = (quantity: Quantity): number => Object.values(quantity)[0] ?? 0;
+/** The figure of a quantity, in the unit it is kept in. */
+export const amountOf = (quantity: Quantity): number => Number(Object.values(quantity)[0] ?? 0);
 
 /** Figures nearer together than this are one and the same: rounding in the arithmetic, far below any tape. */
 const SAME = 0.015;

@@ -22,7 +22,7 @@ import { meanOf, quantileOf, type Share, surelySmaller } from './beta';
 import type { Chance, Taught } from './chances';
 import { differencesOf, likePieces, type PieceTable } from './likeness';
 import { evidenceOf } from './likeThis';
-import { type PieceConditions, riskPoints } from './pieceRecord';
+import { type PieceConditions, type PieceRecord, riskPoints } from './pieceRecord';
 import { stackName } from './stackName';
 import { stackWords } from './stackWords';
 
@@ -70,11 +70,31 @@ const NearSchema = z.object({
 });
 export type NearPiece = z.infer<typeof NearSchema>;
 
+/** Pieces that were seen, and how many of them were spoilt. */
+export const SpoiltSeenSchema = z.object({ pieces: z.number().int(), spoilt: z.number().int() });
+export type SpoiltSeen = z.infer<typeof SpoiltSeenSchema>;
+
+/** The severity at which a piece is lost. */
+const SPOILT = 3;
+
+/** How many of some pieces were lost, to whatever fault. */
+export function spoiltAmong(records: readonly Pick<PieceRecord, 'pieces' | 'faults'>[]): SpoiltSeen {
+  const sum = (some: typeof records) => some.reduce((n, { pieces }) => n + pieces, 0);
+  return {
+    pieces: sum(records),
+    spoilt: sum(
+      records.filter(({ faults }) => Object.values(faults).some((severity) => severity === SPOILT)),
+    ),
+  };
+}
+
 /** What the logbook says of a ticket. */
 export const AdviceSchema = z.object({
   /** In counts; null while too few pieces are like it. */
   text: PhraseSchema.nullable(),
   near: z.array(NearSchema),
+  /** Of all that are like it, how many pieces there are, and how many were spoilt. */
+  spoilt: SpoiltSeenSchema,
   /** The best first; the planned one is among them. */
   stacks: z.array(StackAdviceSchema),
   /** The planned stack hooped and floated. */
@@ -324,6 +344,7 @@ export function adviceFor(
       differs: differencesOf(conditions, record, rules),
       faults: record.faults,
     })),
+    spoilt: spoiltAmong(near.map(({ record }) => record)),
     stacks: byChance.map(({ option, planned }) => adviceOn(option, { planned, rules, than })),
     methods: METHODS.map((method) => methodAdvice(method, { ticket, plan, rules, conditions, taught, than })),
     against,

@@ -53,7 +53,10 @@ const UNIT_WORDS = {
   percent: 'percent %',
   count: '',
   seconds: 'seconds',
+  minutes: 'minutes',
   hours: 'hours',
+  metres: 'metres',
+  money: 'money price cost',
   'per-mm2': 'per mm²',
 } as const;
 
