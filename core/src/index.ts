@@ -75,7 +75,7 @@ export {
 export { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from './model/faults';
 export { allBounds, type Bounds, boundsAt } from './model/fields/bounds';
 export { mendKept } from './model/fields/mendKept';
-export { boundsInWords, type FieldReading, readField } from './model/fields/readField';
+export { boundsInWords, type FieldReading, type Reader, readField } from './model/fields/readField';
 export { type Refusal, refusalInWords, refusalsOf } from './model/fields/refusal';
 export {
   changedThing,
@@ -92,6 +92,7 @@ export {
   type HouseRules,
   HouseRulesSchema,
   MOST_WAYS,
+  readerOf,
   schoolFor,
 } from './model/houseRules';
 export {

@@ -1,8 +1,8 @@
 import {
   boundsAt,
   changedThing,
-  type DisplayUnits,
   keptUnread,
+  type Reader,
   refusalInWords,
   refusalsOf,
   say,
@@ -14,24 +14,24 @@ import type { Fields } from '../components/ui/fields';
 
 interface ThingOf<T> {
   thing: T;
-  units: DisplayUnits;
+  reader: Reader;
   /** The schema that the server checks the thing with. */
   schema: Parameters<typeof keptUnread>[0];
   onThing: (thing: T) => void;
 }
 
 /** The fields of something that is saved as a whole, how it is changed, and why a change of it was not taken. */
-export function useThing<T extends WithUnread>({ thing, units, schema, onThing }: ThingOf<T>) {
+export function useThing<T extends WithUnread>({ thing, reader, schema, onThing }: ThingOf<T>) {
   const taking = useRef<string | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const put = (after: T) => {
     const changed = changedThing(thing, after, taking.current);
     const [first] = refusalsOf(schema.safeParse(changed).error);
-    setRefused(first ? say(refusalInWords(schema, first, wordsOfPath(first.at)), units) : null);
+    setRefused(first ? say(refusalInWords(schema, first, wordsOfPath(first.at)), reader) : null);
     if (!first) onThing(changed);
   };
   const fields: Fields = {
-    units,
+    units: reader,
     unread: thing.unread ?? {},
     boundsAt: (at) => boundsAt(schema, at),
     take: (at, run) => {

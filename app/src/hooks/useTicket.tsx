@@ -6,6 +6,7 @@ import {
   type HouseRules,
   type Mend,
   type Plan,
+  readerOf,
   type Shelf,
   type Stage,
   type StageState,
@@ -56,6 +57,8 @@ export function OpenTicketProvider({ loggedAs, children }: ProviderProps) {
   const dispatch = useAppDispatch();
   const { unread } = useTicket('unread');
   const units = useUnits();
+  const rules = useRules();
+  const reader = useMemo(() => readerOf(rules), [rules]);
   const { acts, take, keep } = useMemo(() => {
     let taking: string | null = null;
     const change: TicketActs['change'] = (next, gesture) => {
@@ -82,8 +85,8 @@ export function OpenTicketProvider({ loggedAs, children }: ProviderProps) {
     };
   }, [dispatch, units]);
   const fields = useMemo<Fields>(
-    () => ({ units, unread, boundsAt: (at) => boundsAt(TicketSchema, at), take, keep }),
-    [units, unread, take, keep],
+    () => ({ units: reader, unread, boundsAt: (at) => boundsAt(TicketSchema, at), take, keep }),
+    [reader, unread, take, keep],
   );
   return (
     <ActsContext.Provider value={acts}>

@@ -1,20 +1,11 @@
-import {
-  type Advice,
-  FAULTS,
-  type StackAdvice,
-  say,
-  type Ticket,
-  type ToldChance,
-  type Way,
-  wayFrom,
-} from '@zt/core';
+import { type Advice, FAULTS, type StackAdvice, say, type ToldChance, type Way, wayFrom } from '@zt/core';
 import type { Decides } from '@zt/core/uses/evidence/advice';
 import type { OneThing } from '@zt/core/uses/evidence/trial';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
 import isEqual from 'fast-deep-equal';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { FindingNote } from '../components/FindingNote';
 import { UndoBar } from '../components/UndoBar';
@@ -27,29 +18,13 @@ import { announce } from '../everyone/announce';
 import { useIsExample } from '../example/useExample';
 import { newId } from '../hooks/newId';
 import { today } from '../hooks/today';
+import { useAtRest } from '../hooks/useAtRest';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
 import { useAdviceQuery } from '../services/logbookApi';
 import { ticketsApi } from '../services/ticketsApi';
 import { useShop } from '../shop/useShop';
 import { useAppDispatch } from '../store/store';
 import { usePalette } from '../theme/palette';
-
-/** So long nothing is changed before it is asked again, ms. */
-const AT_REST_MS = 500;
-
-/** The ticket as it was when it was last left alone: the logbook is not asked at every keystroke. */
-function useAtRest(): Ticket {
-  const ticket = useTicket();
-  const [asked, setAsked] = useState(ticket);
-  useEffect(() => {
-    const { piece, design, place, hoop, layers } = ticket;
-    const { piece: p, design: d, place: pl, hoop: h, layers: l } = asked;
-    if (isEqual([piece, design, place, hoop, layers], [p, d, pl, h, l])) return;
-    const timer = setTimeout(() => setAsked(ticket), AT_REST_MS);
-    return () => clearTimeout(timer);
-  }, [ticket, asked]);
-  return asked;
-}
 
 const faultName = (id: string): string => (FAULTS.find((f) => f.id === id)?.name ?? 'anything').toLowerCase();
 const chanceInWords = ({ percent, low, high }: ToldChance): string =>

@@ -18,7 +18,7 @@ export function ItemForm<N extends ShelfNoun>(props: ItemFormProps<N>) {
   const [item, setItem] = useState<Shelf[N][number]>(start);
   const { fields, put } = useThing<Shelf[N][number]>({
     thing: item,
-    units,
+    reader: units,
     schema: SHELF_ITEMS[noun],
     onThing: (saved) => {
       setItem(saved);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { CurrencySchema } from '../base/units/money';
+import { CurrencySchema, USUAL_CURRENCY } from '../base/units/money';
 import { atMost } from '../base/units/schema';
+import type { Reader } from './fields/readField';
 import { UnreadSchema } from './fields/unread';
 import { OffersSchema } from './offer';
 import { QUESTION_IDS, type QuestionId, SCHOOL_IDS, type SchoolOf } from './schoolIds';
@@ -33,7 +34,7 @@ export const HouseRulesSchema = z.object({
   /** Ways of the shop's own, the latest first: each counts as a school. */
   ways: z.array(WaySchema).max(MOST_WAYS).default([]),
   /** What the shop counts its money in. */
-  currency: CurrencySchema.default('EUR'),
+  currency: CurrencySchema.default(USUAL_CURRENCY),
   /** What was typed for a number and could not be taken. */
   unread: UnreadSchema.optional(),
   /** What was entered on another device where this one was changed too. */
@@ -46,8 +47,14 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   schools: {},
   numbers: {},
   ways: [],
-  currency: 'EUR',
+  currency: USUAL_CURRENCY,
 };
+
+/** In what this shop's people read and type lengths and money. */
+export const readerOf = ({ units, currency }: Pick<HouseRules, 'units' | 'currency'>): Reader => ({
+  ...units,
+  currency,
+});
 
 /** The school followed on every question. */
 export type QuestionSchools = { [Q in QuestionId]: SchoolOf<Q> };

@@ -31,6 +31,7 @@ const NAMES: Record<string, string | Namer> = {
   name: 'name of the ticket',
   customer: 'for whom',
   due: 'promised for',
+  blankMinor: 'what one bare piece costs',
   'piece.readings.*': (ticket, [id]) => readingName(ticket, id),
   'piece.evenness.*.*': (_, [i, side = '']) => `${SIDES_OF_ROW[side] ?? inWords(side)} ${row(i)}`,
   'piece.grain.overMm': 'grain followed over',

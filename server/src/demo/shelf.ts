@@ -36,20 +36,22 @@ const HOOP_ROWS: HoopRow[] = [
   ['hoop-330x400', '330 × 400 open frame', [330, 400], [366, 440], 'open frame', 'back', [ARM]],
 ];
 
-const MATERIAL_ROWS: [type: string, name: string, widthMm: number, metresLeft: number][] = [
-  ['cut-away', 'Cut-away, medium, 75 g/m²', 500, 9],
-  ['mesh', 'Light mesh cut-away', 500, 6],
-  ['mesh-fusible', 'Light mesh cut-away, fusible', 500, 4.5],
-  ['tear-away', 'Tear-away, medium', 500, 14],
-  ['tear-away-light-fusible', 'Tear-away, light, fusible', 400, 7],
-  ['tear-away-sticky', 'Tear-away, self-adhesive', 400, 3.2],
-  ['dissolving-fusible', 'Dissolving tear-away, fusible', 400, 2.4],
-  ['dissolving-sticky', 'Dissolving tear-away, self-adhesive', 400, 1.1],
-  ['wash-away-cloth', 'Wash-away cloth', 500, 3],
-  ['soluble-film', 'Water-soluble film', 500, 11],
-  ['heat-away-film', 'Heat-away film', 300, 2],
-  ['soft-cover', 'Soft fusible cover sheet', 400, 2.5],
-];
+/** `minorA10M`: what ten metres cost, cents. */
+const MATERIAL_ROWS: [type: string, name: string, widthMm: number, metresLeft: number, minorA10M: number][] =
+  [
+    ['cut-away', 'Cut-away, medium, 75 g/m²', 500, 9, 2350],
+    ['mesh', 'Light mesh cut-away', 500, 6, 2600],
+    ['mesh-fusible', 'Light mesh cut-away, fusible', 500, 4.5, 3100],
+    ['tear-away', 'Tear-away, medium', 500, 14, 1650],
+    ['tear-away-light-fusible', 'Tear-away, light, fusible', 400, 7, 2400],
+    ['tear-away-sticky', 'Tear-away, self-adhesive', 400, 3.2, 3900],
+    ['dissolving-fusible', 'Dissolving tear-away, fusible', 400, 2.4, 4400],
+    ['dissolving-sticky', 'Dissolving tear-away, self-adhesive', 400, 1.1, 4900],
+    ['wash-away-cloth', 'Wash-away cloth', 500, 3, 3600],
+    ['soluble-film', 'Water-soluble film', 500, 11, 1400],
+    ['heat-away-film', 'Heat-away film', 300, 2, 1900],
+    ['soft-cover', 'Soft fusible cover sheet', 400, 2.5, 2800],
+  ];
 
 /** Sheets bought to size, and offcuts in the drawer. */
 const LOOSE: Record<string, LooseSheets[]> = {
@@ -58,15 +60,16 @@ const LOOSE: Record<string, LooseSheets[]> = {
   'soluble-film': [{ widthMm: 160, heightMm: 140, count: 3 }],
 };
 
-const SUPPLY_ROWS: [type: SupplyType, left: number][] = [
-  ['75-embroidery', 7],
-  ['75-ballpoint', 4],
-  ['75-sharp', 3],
-  ['65', 2],
-  ['90', 1],
-  ['bobbin-60', 11],
-  ['spray', 0.6],
-  ['tape', 14],
+/** `minor`: what one costs, cents; of tape, a roll of 20 m. */
+const SUPPLY_ROWS: [type: SupplyType, left: number, minor: number][] = [
+  ['75-embroidery', 7, 140],
+  ['75-ballpoint', 4, 160],
+  ['75-sharp', 3, 150],
+  ['65', 2, 150],
+  ['90', 1, 150],
+  ['bobbin-60', 11, 38],
+  ['spray', 0.6, 1290],
+  ['tape', 14, 340],
 ];
 
 const THREAD_ROWS =
@@ -81,6 +84,8 @@ const threads: Thread[] = THREAD_ROWS.map(([name = '', hex = ''], i) => ({
   weight: 40,
   fibre: 'polyester',
   metresLeft: 120 + ((i * 137) % 800),
+  paid: { minor: 460, amount: 1000 },
+  supplier: 'Capstan Threads',
 }));
 
 const BLANK_ROWS: [size: string, chestWidth: number, length: number, shoulder: number, armhole: number][] = [
@@ -139,21 +144,25 @@ export const DEMO_SHELF: Shelf = {
     bracket,
     machineIds,
   })),
-  materials: MATERIAL_ROWS.map(([type, name, widthMm, metresLeft]) => ({
+  materials: MATERIAL_ROWS.map(([type, name, widthMm, metresLeft, minorA10M]) => ({
     id: `material-${type}`,
     type,
     name,
     widthMm,
     metresLeft,
     loose: LOOSE[type] ?? [],
+    paid: { minor: minorA10M, amount: 10 },
+    supplier: 'Quay Street Haberdashery',
   })),
   threads,
-  supplies: SUPPLY_ROWS.map(([type, left]) => ({
+  supplies: SUPPLY_ROWS.map(([type, left, minor]) => ({
     id: `supply-${type}`,
     name: SUPPLIES[type].name,
     type,
     left,
     machineId: null,
+    paid: { minor, amount: type === 'tape' ? 20 : 1 },
+    supplier: 'Quay Street Haberdashery',
   })),
   fabrics: [
     {

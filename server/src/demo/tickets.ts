@@ -26,6 +26,8 @@ interface DemoTicket extends Overrides {
   /** Days from today. */
   dueIn: number | null;
   drawing?: DrawingId;
+  /** What one bare piece costs, cents; left out where nobody has said yet. */
+  blankMinor?: number;
   /** Every stage before this one is settled. */
   at: Stage;
 }
@@ -38,6 +40,7 @@ const HAND = { width: 480, length: 900, bandHeight: 45, bandTop: 70 };
 const TICKETS: DemoTicket[] = [
   {
     kind: 't-shirt',
+    blankMinor: 480,
     name: 'Crew tee, crossed oars',
     customer: 'Pennyscar Rowing Club',
     dueIn: 2,
@@ -57,6 +60,7 @@ const TICKETS: DemoTicket[] = [
   },
   {
     kind: 'bath-towel',
+    blankMinor: 1150,
     name: 'Bath towel, monogram',
     customer: 'Lantern House guesthouse',
     dueIn: 3,
@@ -66,6 +70,7 @@ const TICKETS: DemoTicket[] = [
   },
   {
     kind: 't-shirt',
+    blankMinor: 480,
     name: 'Practice tee, paw',
     customer: 'Harbour Road veterinary practice',
     dueIn: 1,
@@ -76,6 +81,7 @@ const TICKETS: DemoTicket[] = [
   },
   {
     kind: 't-shirt',
+    blankMinor: 480,
     name: 'Reading hour tee',
     customer: 'Pennyscar Library',
     dueIn: 6,
@@ -102,6 +108,7 @@ const TICKETS: DemoTicket[] = [
   },
   {
     kind: 't-shirt',
+    blankMinor: 480,
     name: 'Regatta tee, lighthouse',
     customer: 'Pennyscar Rowing Club',
     dueIn: 9,
@@ -113,6 +120,7 @@ const TICKETS: DemoTicket[] = [
   },
   {
     kind: 't-shirt',
+    blankMinor: 480,
     name: 'Leaning tee, gull',
     customer: 'Market stall',
     dueIn: 8,
@@ -146,6 +154,7 @@ const TICKETS: DemoTicket[] = [
   },
   {
     kind: 'bath-towel',
+    blankMinor: 1150,
     name: 'Sauna towel, gull',
     customer: 'Lantern House guesthouse',
     dueIn: null,
@@ -253,7 +262,7 @@ function scatteredPlace(ticket: Ticket, rules: HouseRules): Ticket['place'] {
 }
 
 function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Ticket {
-  const { kind, name, customer, dueIn, drawing, at, part, ...stages } = demo;
+  const { kind, name, customer, dueIn, drawing, at, part, blankMinor = null, ...stages } = demo;
   const bare = newTicket(id, kind);
   const cloth = stages.piece?.colour ?? bare.piece.colour;
   const whole = drawing ? { ...bare.design, ...drawnDesign(drawing, { rules, cloth }) } : bare.design;
@@ -269,6 +278,7 @@ function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Tick
     name,
     customer,
     due: dueIn === null ? null : isoDay(now, dueIn),
+    blankMinor,
     settled: STAGES.slice(0, STAGES.indexOf(at)),
   };
 }

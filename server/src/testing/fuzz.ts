@@ -1,4 +1,5 @@
 import { type Bounds, boundsAt } from '@zt/core';
+import { MOST_MINOR } from '@zt/core/base/units/money';
 
 /** Numbers from 0 up to 1 that are the same for the same seed (mulberry32). */
 export function randomFrom(seed: number): () => number {
@@ -45,6 +46,7 @@ function pathsOf(body: unknown, at: readonly string[] = []): string[][] {
 function within(random: Random, bounds: Bounds): unknown {
   if (bounds.kind === 'day') return '2026-12-24';
   if (bounds.kind === 'text') return 'w'.repeat(pick(random, [bounds.least, Math.min(bounds.most, 4000)]));
+  if (bounds.kind === 'money') return pick(random, [0, 1, 1250, MOST_MINOR]);
   const { least, most, whole } = bounds;
   const value = pick(random, [least, most, least + (most - least) * random(), least + (most - least) / 1000]);
   return whole ? Math.round(value) : value;

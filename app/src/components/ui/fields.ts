@@ -1,7 +1,7 @@
 import {
   type Bounds,
-  type DisplayUnits,
   type FieldReading,
+  type Reader,
   readField,
   say,
   type Unread,
@@ -12,7 +12,7 @@ import type { TextFieldProps } from './TextField';
 
 /** Where the fields on a form put what is typed: the open ticket, an item of the shelf, the house rules. */
 export interface Fields {
-  units: DisplayUnits;
+  units: Reader;
   /** What was typed and could not be taken, by the path of its field. */
   unread: Unread;
   boundsAt: (at: string) => Bounds | null;

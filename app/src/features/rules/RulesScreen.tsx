@@ -8,11 +8,13 @@ import {
   HouseRulesSchema,
   QUESTION_IDS,
   QUESTIONS,
+  readerOf,
   say,
   schoolFor,
   schoolsOf,
   textOfNumber,
 } from '@zt/core';
+import { minorDigits } from '@zt/core/base/units/money';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -70,6 +72,7 @@ function NumberRow({
   const at = `numbers.${id}`;
   const own = rules.numbers[id];
   const value = own ?? number.value;
+  const coins = number.unit === 'money' ? 10 ** minorDigits(rules.currency) : 1;
   const set = (next: number) => onRules({ ...rules, numbers: { ...rules.numbers, [id]: next } });
   const reset = () =>
     onRules({
@@ -89,10 +92,10 @@ function NumberRow({
         />
       ) : (
         <NumberField
-          label={`${number.name} ${UNIT_WORDS[number.unit]}`.trim()}
+          label={`${number.name} ${number.unit === 'money' ? rules.currency : UNIT_WORDS[number.unit]}`.trim()}
           at={at}
-          value={value}
-          onNumber={set}
+          value={value / coins}
+          onNumber={(next) => set(number.unit === 'money' ? Math.round(next * coins) : next)}
           hint={number.reason}
         />
       )}
@@ -160,7 +163,7 @@ export function RulesScreen() {
   const { rules, rulesSave, setRules } = useShop();
   const { fields, put, refused } = useThing({
     thing: rules,
-    units: rules.units,
+    reader: readerOf(rules),
     schema: HouseRulesSchema,
     onThing: setRules,
   });

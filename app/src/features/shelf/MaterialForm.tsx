@@ -6,6 +6,7 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 import { LooseEditor } from './LooseEditor';
+import { PaidFields } from './PaidFields';
 
 /** What a roll can be, in its words. */
 export const MATERIAL_TYPES = [
@@ -52,6 +53,11 @@ export function MaterialForm({ material, units, onMaterial }: MaterialFormProps)
         loose={material.loose}
         units={units}
         onLoose={(loose) => onMaterial({ ...material, loose })}
+      />
+      <PaidFields
+        item={material}
+        per={material.widthMm > 0 ? { unit: 'metres', usual: 10 } : { unit: 'sheets', usual: 50 }}
+        onItem={onMaterial}
       />
     </Stack>
   );

@@ -1,4 +1,4 @@
-import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
+import { isNameTaken, readerOf, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
 import { isCounted, withAmountsOf } from '@zt/core/uses/ledger/amounts';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -54,7 +54,7 @@ function ItemForm<N extends ShelfNoun>({ noun, item }: { noun: N; item: Shelf[N]
   const dispatch = useAppDispatch();
   const { fields, put, refused } = useThing<Shelf[N][number]>({
     thing: item,
-    units,
+    reader: readerOf(rules),
     schema: SHELF_ITEMS[noun],
     // Whoever changes it has looked.
     onThing: ({ assumed: _, ...changed }) => dispatch(putItem(noun, changed as Shelf[N][number])),

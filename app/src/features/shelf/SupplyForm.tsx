@@ -4,8 +4,11 @@ import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
+import { PaidFields } from './PaidFields';
 
 const TYPES = SUPPLY_TYPES.map((id) => ({ id, name: SUPPLIES[id].name }));
+/** So many of it are usually bought at once, by what it is counted in. */
+const USUALLY_BOUGHT = { needles: 5, bobbins: 100, cans: 1, m: 20 } as const;
 const EVERY = 'every machine';
 
 interface SupplyFormProps {
@@ -45,6 +48,11 @@ export function SupplyForm({ supply, machines, onSupply }: SupplyFormProps) {
         options={[{ id: EVERY, name: EVERY }, ...machines.map(({ id, name: its }) => ({ id, name: its }))]}
         chosen={supply.machineId ?? EVERY}
         onChoose={(id) => onSupply({ ...supply, machineId: id === EVERY ? null : id })}
+      />
+      <PaidFields
+        item={supply}
+        per={{ unit: unit === 'm' ? 'metres' : unit, usual: USUALLY_BOUGHT[unit] }}
+        onItem={onSupply}
       />
     </Stack>
   );

@@ -5,6 +5,7 @@ import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';
 import { ColourField } from '../../stages/piece/ColourField';
+import { PaidFields } from './PaidFields';
 
 const WEIGHTS = [
   { id: '40', name: '40 wt' },
@@ -43,6 +44,7 @@ export function ThreadForm({ thread, onThread }: { thread: Thread; onThread: (th
         value={thread.metresLeft === null ? null : hundredth(thread.metresLeft)}
         onNumber={(metresLeft) => onThread({ ...thread, metresLeft })}
       />
+      <PaidFields item={thread} per={{ unit: 'metres', usual: 1000 }} onItem={onThread} />
     </Stack>
   );
 }

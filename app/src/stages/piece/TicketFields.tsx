@@ -1,8 +1,10 @@
 import { pieceCount, type Ticket } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
 import { useRouter } from 'expo-router';
+import { MoneyField } from '../../components/ui/MoneyField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
@@ -21,7 +23,7 @@ const inAll = ({ piece, design }: Pick<Ticket, 'piece' | 'design'>): string | un
 
 /** What the ticket is called, for whom and until when. */
 export function TicketFields() {
-  const ticket = useTicket('id', 'name', 'customer', 'due', 'piece', 'design');
+  const ticket = useTicket('id', 'name', 'customer', 'due', 'blankMinor', 'piece', 'design');
   const { change } = useTicketActs();
   const dispatch = useAppDispatch();
   const router = useRouter();
@@ -61,11 +63,21 @@ export function TicketFields() {
         onNumber={(quantity) => change({ stage: 'piece', set: { quantity } })}
         hint={inAll(ticket)}
       />
-      <Press
-        kind="link"
-        title="Print the job card or labels"
-        onPress={() => router.push(`/ticket/${ticket.id}/print`)}
+      <MoneyField
+        label="One bare piece costs"
+        at="blankMinor"
+        minor={ticket.blankMinor}
+        onMoney={(blankMinor) => dispatch(ticketNamed({ blankMinor }))}
+        hint="0 where the customer brings it; empty, what it all costs is not known."
       />
+      <Row wrap gap={16}>
+        <Press
+          kind="link"
+          title="Print the job card or labels"
+          onPress={() => router.push(`/ticket/${ticket.id}/print`)}
+        />
+        <Press kind="link" title="What it costs" onPress={() => router.push(`/ticket/${ticket.id}/price`)} />
+      </Row>
       <Press kind="link" title="Take this ticket off the bench" onPress={takeOff} />
     </Stack>
   );

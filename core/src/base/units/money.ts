@@ -1,16 +1,21 @@
 import { z } from 'zod';
 
+/** The numbers of every schema that are money, so that a field reads and shows them as such. */
+export const MONEY = z.registry<{ unit: 'minor' }>();
+
 /** An amount of money in the smallest unit of its currency (cents, yen), whole. */
 export const MOST_MINOR = 1e12;
 export const MinorSchema = z
   .number()
   .int('Money is counted in whole coins.')
   .min(0, 'Money is not less than nothing.')
-  .max(MOST_MINOR, 'That is more money than is counted here.');
+  .max(MOST_MINOR, 'That is more money than is counted here.')
+  .register(MONEY, { unit: 'minor' });
 
 /** The currencies there are, by their three letters (ISO 4217), as the device knows them. */
 const CURRENCIES: ReadonlySet<string> = new Set(Intl.supportedValuesOf('currency'));
 
+export const USUAL_CURRENCY = 'EUR';
 export const CurrencySchema = z
   .string()
   .max(3)

@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { MONEY } from '../../base/units/money';
 import { LENGTHS } from '../../base/units/schema';
 
 /** What a field takes, as the schema that the server checks has it; both ends are allowed. */
 export type Bounds =
   | { kind: 'number'; least: number; most: number; whole: boolean; isLength: boolean }
   | { kind: 'text'; least: number; most: number }
+  | { kind: 'money' }
   | { kind: 'day' };
 
 /** One input of a schema: what it takes, and how it is left empty, where it may be. */
@@ -58,7 +60,7 @@ const numberBounds = (schema: z.ZodNumber): Bounds => ({
 
 /** What an input takes; null for one that is chosen and not typed. */
 export function boundsOf({ schema }: Leaf): Bounds | null {
-  if (schema instanceof z.ZodNumber) return numberBounds(schema);
+  if (schema instanceof z.ZodNumber) return MONEY.has(schema) ? { kind: 'money' } : numberBounds(schema);
   if (schema instanceof z.ZodISODate) return { kind: 'day' };
   if (schema instanceof z.ZodString)
     return { kind: 'text', least: schema.minLength ?? 0, most: schema.maxLength ?? Number.POSITIVE_INFINITY };

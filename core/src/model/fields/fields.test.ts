@@ -42,6 +42,7 @@ describe('the bounds of a field', () => {
     });
     expect(bounds('hoop.methodWhy')).toEqual({ kind: 'text', least: 0, most: 300 });
     expect(bounds('due')).toEqual({ kind: 'day' });
+    expect(bounds('blankMinor')).toEqual({ kind: 'money' });
     expect(bounds('piece.sewing.seam')).toMatchObject({ most: 5000 });
     expect(boundsAt(TicketSchema, 'piece.kind')).toBeNull();
     expect(boundsAt(TicketSchema, 'piece.nothing.there')).toBeNull();
@@ -53,7 +54,9 @@ describe('the bounds of a field', () => {
     const schemas = { ticket: TicketSchema, rules: HouseRulesSchema, ...SHELF_ITEMS };
     const open = Object.entries(schemas).flatMap(([thing, schema]) =>
       allBounds(schema).flatMap(([at, b]) =>
-        b.kind === 'day' || (Number.isFinite(b.least) && Number.isFinite(b.most)) ? [] : [`${thing} ${at}`],
+        b.kind === 'day' || b.kind === 'money' || (Number.isFinite(b.least) && Number.isFinite(b.most))
+          ? []
+          : [`${thing} ${at}`],
       ),
     );
     expect(open.filter((at) => !at.startsWith('ticket settledAs'))).toEqual([]);
@@ -66,6 +69,8 @@ describe('a field', () => {
     ['20', 'design.parts.0.letterHeightMm', '“20” was not taken: a length from 1/32 in to 15 3/4 in.'],
     ['2026-02-31', 'due', '“2026-02-31” was not taken: a day, written 2026-12-24.'],
     ['2026-02-28', 'due', '2026-02-28'],
+    ['4.2', 'blankMinor', 420],
+    ['-4', 'blankMinor', '“-4” was not taken: An amount is written as 12.50.'],
     [
       'x'.repeat(301),
       'hoop.methodWhy',

@@ -1,7 +1,11 @@
 import { z } from 'zod';
 import { bareUnitOf, type DisplayUnits, parseLength } from '../../base/units/length';
+import { formatMoney, readMoney, USUAL_CURRENCY } from '../../base/units/money';
 import { count, mm, type Phrase, phrase, type Quantity } from '../../base/units/phrase';
 import type { Bounds } from './bounds';
+
+/** In what a field is read: lengths in these units, money in this currency. */
+export type Reader = DisplayUnits & { currency?: string };
 
 /** What a field makes of a text. `complete`: it has its unit, so that nobody goes on typing it. */
 export type FieldReading =
@@ -20,6 +24,7 @@ const howFar = (bounds: NumberBounds): NumberBounds =>
 /** What a field takes, in words: `a length from 0 in to 23 5/8 in`. */
 export function boundsInWords(bounds: Bounds): Phrase {
   if (bounds.kind === 'day') return phrase`a day, written 2026-12-24`;
+  if (bounds.kind === 'money') return phrase`an amount of money`;
   if (bounds.kind === 'text')
     return bounds.least > 0
       ? phrase`${count(bounds.least)} to ${count(bounds.most)} letters`
@@ -64,19 +69,28 @@ function readText(text: string, bounds: Extract<Bounds, { kind: 'text' }>): Fiel
   };
 }
 
+function readAmount(text: string, { currency = USUAL_CURRENCY }: Reader): FieldReading {
+  const read = readMoney(text, currency);
+  if (!read.ok) return { state: 'unread', why: phrase`“${text}” was not taken: ${read.message}` };
+  const understood = formatMoney(read.minor, currency);
+  return { state: 'read', value: read.minor, complete: false, understood };
+}
+
 /** Whether a text is a day of the calendar, as ISO writes it. */
 const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
 
 /**
- * Reads what was typed in a field, within the bounds of its schema. A bare number of a length is in the units shown.
+ * Reads what was typed in a field, within the bounds of its schema. A bare number of a length is in the units shown, money
+ * in the shop's currency.
  * What cannot be read comes back with the words for it; never throws.
  */
-export function readField(text: string, bounds: Bounds, units: DisplayUnits): FieldReading {
+export function readField(text: string, bounds: Bounds, reader: Reader): FieldReading {
   if (text.trim() === '') return { state: 'empty' };
+  if (bounds.kind === 'money') return readAmount(text, reader);
   if (bounds.kind === 'text') return readText(text, bounds);
   if (bounds.kind === 'day')
     return isDay(text.trim())
       ? { state: 'read', value: text.trim(), complete: true, understood: text.trim() }
       : notTaken(text, bounds);
-  return bounds.isLength ? readLength(text, bounds, units) : readNumber(text, bounds);
+  return bounds.isLength ? readLength(text, bounds, reader) : readNumber(text, bounds);
 }

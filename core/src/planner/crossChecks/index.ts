@@ -1,4 +1,5 @@
 import type { Finding } from '../../model/finding';
+import { readerOf } from '../../model/houseRules';
 import type { Results } from '../planned';
 import { changedSince } from '../settle';
 import type { Given } from '../stage';
@@ -13,7 +14,7 @@ import { stackFindings } from './stackThickness';
 /** What needs more than one stage to be seen. */
 const CROSS_CHECKS: readonly ((given: Given, results: Results) => Finding[])[] = [
   ({ ticket }) => offeredFindings(ticket),
-  ({ ticket, rules }) => unreadFindings(ticket, rules.units),
+  ({ ticket, rules }) => unreadFindings(ticket, readerOf(rules)),
   ({ ticket }) => [...namesOnSizes(ticket), ...namesLeft(ticket)],
   ({ rules }, { piece, design }) => faintThreads(piece.colour, design.facts, rules),
   ({ rules }, { piece, hoop, layers }) =>

@@ -173,13 +173,30 @@ function tried(
   return savesMinor > 0 ? { id, label, change, savesMinor, brings } : null;
 }
 
-/** What would make the run cheaper, each planned as it would be, what saves most first; of each sort the best. */
-export function whatIsCheaper(of: CostOf, spoilt: SpoiltShare): Cheaper[] {
+/**
+ * What would make the run cheaper, each planned as it would be, what saves most first; of each sort the best. Yields what
+ * is found so far after every idea that was planned: whoever shows it may rest between.
+ */
+export function* cheaperSoFar(of: CostOf, spoilt: SpoiltShare): Generator<Cheaper[], Cheaper[]> {
   const cost = trueCost(of, spoilt);
   if (!cost) return [];
-  const best = SORTS.flatMap((sort): Cheaper[] => {
-    const all = sort(of).flatMap((idea) => tried(idea, of, { cost, spoilt }) ?? []);
-    return all.sort((a, b) => b.savesMinor - a.savesMinor).slice(0, 1);
-  });
-  return best.sort((a, b) => b.savesMinor - a.savesMinor);
+  let found: Cheaper[] = [];
+  for (const sort of SORTS) {
+    let best: Cheaper | null = null;
+    for (const idea of sort(of)) {
+      const one = tried(idea, of, { cost, spoilt });
+      if (one && one.savesMinor > (best?.savesMinor ?? 0)) best = one;
+      yield found;
+    }
+    if (best) found = [...found, best].sort((a, b) => b.savesMinor - a.savesMinor);
+  }
+  return found;
+}
+
+/** All that is cheaper, without a rest. */
+export function whatIsCheaper(of: CostOf, spoilt: SpoiltShare): Cheaper[] {
+  const work = cheaperSoFar(of, spoilt);
+  let step = work.next();
+  while (!step.done) step = work.next();
+  return step.value;
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { count, type Phrase, PhraseSchema, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { EVIDENCE_NUMBERS as N } from '../../catalogue/numbers/evidence';
-import { FAULT_IDS, FAULTS } from '../../model/faults';
+import { FAULT_IDS, FAULTS, SPOILT } from '../../model/faults';
 import { type Finding, FindingSchema, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
@@ -73,9 +73,6 @@ export type NearPiece = z.infer<typeof NearSchema>;
 /** Pieces that were seen, and how many of them were spoilt. */
 export const SpoiltSeenSchema = z.object({ pieces: z.number().int(), spoilt: z.number().int() });
 export type SpoiltSeen = z.infer<typeof SpoiltSeenSchema>;
-
-/** The severity at which a piece is lost. */
-const SPOILT = 3;
 
 /** How many of some pieces were lost, to whatever fault. */
 export function spoiltAmong(records: readonly Pick<PieceRecord, 'pieces' | 'faults'>[]): SpoiltSeen {

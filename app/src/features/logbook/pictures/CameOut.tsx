@@ -1,12 +1,12 @@
 import { FAULTS } from '@zt/core';
 import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import Svg, { G, Rect, Text } from 'react-native-svg';
+import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';
 import { Txt } from '../../../components/ui/Txt';
 import { useClothName } from '../../../shop/useClothName';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
-import { Picture, SIDE } from './Picture';
 
 const faultsOf = (faults: Pictures['cameOut'][number]['faults']): string =>
   FAULTS.flatMap(({ id, name }) => (faults[id] ? [`${name.toLowerCase()} ${faults[id]}`] : [])).join(', ');

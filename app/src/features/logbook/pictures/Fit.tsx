@@ -2,6 +2,7 @@ import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import { useState } from 'react';
 import Svg, { Circle, Line, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
+import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';
 import { Press } from '../../../components/ui/Press';
 import { Stack } from '../../../components/ui/Stack';
@@ -9,7 +10,6 @@ import { Txt } from '../../../components/ui/Txt';
 import { useShop } from '../../../shop/useShop';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
-import { Picture, SIDE } from './Picture';
 
 /** What was worked out against what it was, with the line that fits it; on the dashed line both are the same. */
 export function Fit({ fit }: { fit: Pictures['fits'][number] }) {

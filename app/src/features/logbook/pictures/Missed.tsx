@@ -2,12 +2,12 @@ import { formatLength, say } from '@zt/core';
 import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
+import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';
 import { Txt } from '../../../components/ui/Txt';
 import { useShop } from '../../../shop/useShop';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
-import { Picture, SIDE } from './Picture';
 
 /** A round step that shows so much in a few lines, mm. */
 const stepFor = (most: number): number => [1, 2, 5, 10, 20, 50].find((step) => most / step <= 4) ?? 100;

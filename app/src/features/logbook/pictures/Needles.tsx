@@ -1,10 +1,10 @@
 import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import Svg, { G, Rect, Text } from 'react-native-svg';
+import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';
 import { Txt } from '../../../components/ui/Txt';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
-import { Picture, SIDE } from './Picture';
 
 /** Needles by their hours: pieces stitched with such a one, and those at which it broke or thread nested. */
 export function Needles({ rows }: { rows: Pictures['needles'] }) {

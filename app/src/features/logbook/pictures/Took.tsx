@@ -1,11 +1,11 @@
 import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import Svg, { G, Rect, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
+import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';
 import { Txt } from '../../../components/ui/Txt';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
-import { Picture, SIDE } from './Picture';
 
 /** Minutes of each stage: from the quarter to three quarters a bar, the middle one a notch. */
 export function Took({ rows }: { rows: Pictures['took'] }) {

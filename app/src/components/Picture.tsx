@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { Disclosure } from '../../../components/ui/Disclosure';
-import { Txt } from '../../../components/ui/Txt';
+import { Disclosure } from './ui/Disclosure';
+import { Txt } from './ui/Txt';
 
 /** So wide a picture is drawn, px. */
 export const SIDE = 300;
