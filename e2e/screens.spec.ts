@@ -27,6 +27,7 @@ const TROUBLED = [
   '/ticket/demo-ticket-14/hoop',
   '/ticket/demo-ticket-15/hoop',
   '/ticket/demo-ticket-01/practice',
+  '/ticket/demo-ticket-01/price',
   '/ticket/demo-ticket-01/card/hoop',
 ];
 

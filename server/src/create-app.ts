@@ -13,6 +13,7 @@ import { whatWasNotDone } from './defaultHook';
 import { ApiError, type ErrorBody, shortened } from './errors';
 import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, isQuestion, tellingChanges } from './features/changes/routes';
+import { customerRoutes } from './features/customers/routes';
 import { cutterRoutes } from './features/cutter/routes';
 import { devicesRoutes } from './features/devices/routes';
 import { drawingRoutes } from './features/drawings/routes';
@@ -20,6 +21,7 @@ import { drillRoutes } from './features/drills/routes';
 import { exportedRoutes } from './features/exported/routes';
 import { historyRoutes } from './features/history/routes';
 import { logbookRoutes } from './features/logbook/routes';
+import { orderRoutes } from './features/orders/routes';
 import { paperRoutes } from './features/paper/routes';
 import { photoRoutes } from './features/photos/routes';
 import { planRoutes } from './features/plan/routes';
@@ -130,7 +132,7 @@ export function createApp(context: Context) {
     if (status === 500) process.stderr.write(`${error.stack ?? error.message}\n`);
     return c.json(body, status);
   });
-  for (const noun of ['shelf', 'rules', 'logbook'] as const)
+  for (const noun of ['shelf', 'rules', 'logbook', 'orders', 'customers'] as const)
     app.use(`/api/${noun}/*`, tellingChanges(context, noun));
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.get('/api/certificate', (c) =>
@@ -146,6 +148,8 @@ export function createApp(context: Context) {
   app.route('/api/shelf', shelfRoutes(context));
   app.route('/api/rules', rulesRoutes(context));
   app.route('/api/logbook', logbookRoutes(context));
+  app.route('/api/orders', orderRoutes(context));
+  app.route('/api/customers', customerRoutes(context));
   app.route('/api/searches', searchesRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/drills', drillRoutes(context));

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { KeptEntrySchema, SavedSearchSchema } from './api';
+import { CustomerSchema } from './customer';
 import { KeptDrawingSchema } from './drawing';
 import { isTheDrawing } from './drawingId';
 import { HouseRulesSchema } from './houseRules';
 import { MovementSchema } from './movement';
+import { OrderSchema } from './order';
 import { ShelfSchema } from './shelf';
 import { TicketSchema } from './ticket';
 
@@ -23,6 +25,8 @@ export const ExportedSchema = z.object({
   drawings: z
     .array(KeptDrawingSchema.refine(isTheDrawing, 'This is not the drawing of that id.'))
     .default([]),
+  customers: z.array(CustomerSchema).default([]),
+  orders: z.array(OrderSchema).default([]),
   /** Kept searches of the logbook. */
   searches: z.array(SavedSearchSchema).default([]),
 });

@@ -15,6 +15,8 @@ const HEAD = {
   due: z.iso.date().nullable(),
   /** What one bare piece costs the shop, in its smallest coin; 0 where it was brought, null while nobody has said. */
   blankMinor: MinorSchema.nullable().default(null),
+  /** The order it belongs to; null where it was not ordered. */
+  orderId: IdSchema.nullable().default(null),
 };
 /** What a ticket is called, for whom, and until when. */
 export const TicketHeadSchema = z.object(HEAD);

@@ -15,6 +15,7 @@ export function again(done: Ticket, id: string): Ticket {
     ...as,
     id,
     due: null,
+    orderId: null,
     settled: [],
     settledAs: {},
     design: {

@@ -17,6 +17,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     customer: '',
     due: null,
     blankMinor: null,
+    orderId: null,
     settled: [],
     settledAs: {},
     ...(inputs as Inputs),

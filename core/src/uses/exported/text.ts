@@ -36,6 +36,8 @@ export function exportedText(all: Exported): string {
     ...listText('logbook', all.logbook),
     ...listText('movements', all.movements),
     ...listText('drawings', all.drawings),
+    ...listText('customers', all.customers),
+    ...listText('orders', all.orders),
     ...listText('searches', all.searches),
   ];
   return `${lines.join('\n')}\n"lines":${JSON.stringify(lines.map(markOf))}}\n`;

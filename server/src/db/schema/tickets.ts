@@ -17,6 +17,12 @@ export const tickets = sqliteTable(
     due: text().notNull().default(NO_DAY),
     /** The entry of the logbook that it ended in; null while it is worked on. */
     loggedAs: text(),
+    /** The order it belongs to, and how many pieces it makes. */
+    orderId: text(),
+    pieces: integer().notNull().default(1),
   },
-  (table) => [index('tickets_bench').on(table.deletedAt, table.loggedAs, table.due, table.id)],
+  (table) => [
+    index('tickets_bench').on(table.deletedAt, table.loggedAs, table.due, table.id),
+    index('tickets_order').on(table.orderId),
+  ],
 );

@@ -4,8 +4,10 @@ import type { Db } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { tickets } from '../../db/schema/tickets';
+import { allCustomers } from '../customers/reader';
 import { allDrawings } from '../drawings/reader';
 import { findEntry } from '../logbook/reader';
+import { allOrders } from '../orders/reader';
 import { readSearches } from '../searches/reader';
 import { readShop } from '../shop';
 import { findTicket } from '../tickets/reader';
@@ -26,6 +28,8 @@ export async function readAll(db: Pick<Db, 'select'>): Promise<Exported> {
     logbook: [],
     movements: await db.select().from(movements).orderBy(asc(movements.at), asc(movements.id)),
     drawings: await allDrawings(db),
+    customers: await allCustomers(db),
+    orders: await allOrders(db),
     searches: await readSearches(db),
   };
   for (const { id } of ids) {

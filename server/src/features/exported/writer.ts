@@ -1,20 +1,25 @@
 import { SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core';
 import type { BroughtIn, Exported } from '@zt/core/model/exported';
+import { piecesOf } from '@zt/core/model/pieces';
 import { amountsOf, difference } from '@zt/core/uses/ledger/amounts';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
+import { customers } from '../../db/schema/customers';
 import { houseRules } from '../../db/schema/houseRules';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
+import { orders } from '../../db/schema/orders';
 import { searches } from '../../db/schema/searches';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { NO_DAY, tickets } from '../../db/schema/tickets';
+import { saveCustomer } from '../customers/writer';
 import { keepDrawing } from '../drawings/writer';
 import { addEntry } from '../logbook/writer';
+import { saveOrder } from '../orders/writer';
 import { saveRules } from '../rules/writer';
 import { amountsKept, keepMoves } from '../shelf/ledger';
 
-type Table = typeof tickets | typeof shelfItems | typeof logEntries;
+type Table = typeof tickets | typeof shelfItems | typeof logEntries | typeof orders | typeof customers;
 
 const isHere = async (tx: Transaction, table: Table, id: string): Promise<boolean> =>
   (await tx.select({ id: table.id }).from(table).where(eq(table.id, id))).length > 0;
@@ -44,7 +49,11 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
     else {
       const deletedAt = onBench ? null : now;
       const due = ticket.due ?? NO_DAY;
-      await tx.insert(tickets).values({ id: ticket.id, ticket, rev: 1, updatedAt, deletedAt, due });
+      const { orderId } = ticket;
+      const pieces = piecesOf(ticket);
+      await tx
+        .insert(tickets)
+        .values({ id: ticket.id, ticket, rev: 1, updatedAt, deletedAt, due, orderId, pieces });
       brought.tickets += 1;
     }
   }
@@ -64,6 +73,10 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
       brought.entries += 1;
     }
   }
+  for (const customer of all.customers)
+    if (!(await isHere(tx, customers, customer.id))) await saveCustomer(tx, { customer }, now);
+  for (const order of all.orders)
+    if (!(await isHere(tx, orders, order.id))) await saveOrder(tx, { order }, now);
   for (const drawing of all.drawings) await keepDrawing(tx, drawing, now);
   for (const search of all.searches) await tx.insert(searches).values(search).onConflictDoNothing();
   if ((await tx.select({ id: houseRules.id }).from(houseRules)).length === 0) {

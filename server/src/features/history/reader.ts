@@ -1,5 +1,7 @@
 import { HouseRulesSchema, SHELF_ITEMS, TicketSchema, withTodaysFields } from '@zt/core';
+import { CustomerSchema } from '@zt/core/model/customer';
 import type { Earlier, EarlierState, HistoryNoun } from '@zt/core/model/history';
+import { OrderSchema } from '@zt/core/model/order';
 import { and, desc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Db } from '../../db/client';
@@ -18,9 +20,16 @@ export const listEarlier = (db: Reads, noun: HistoryNoun, thingId: string): Prom
     .where(and(eq(earlierStates.noun, noun), eq(earlierStates.thingId, thingId)))
     .orderBy(desc(earlierStates.at), desc(earlierStates.id));
 
+const SCHEMAS = {
+  ticket: TicketSchema,
+  rules: HouseRulesSchema,
+  order: OrderSchema,
+  customer: CustomerSchema,
+} as const;
+
 /** The schema that a state is read with; null where the item is of no noun that is known. */
 async function schemaOf(db: Reads, noun: HistoryNoun, thingId: string): Promise<z.ZodType | null> {
-  if (noun !== 'shelf') return noun === 'ticket' ? TicketSchema : HouseRulesSchema;
+  if (noun !== 'shelf') return SCHEMAS[noun];
   const [row] = await db.select({ noun: shelfItems.noun }).from(shelfItems).where(eq(shelfItems.id, thingId));
   return row && row.noun in SHELF_ITEMS ? SHELF_ITEMS[row.noun] : null;
 }

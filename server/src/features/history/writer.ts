@@ -3,8 +3,10 @@ import { SITTING_MS, thinned } from '@zt/core/uses/history/thin';
 import { and, desc, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Transaction } from '../../db/client';
+import { customers } from '../../db/schema/customers';
 import { earlierStates } from '../../db/schema/earlierStates';
 import { houseRules } from '../../db/schema/houseRules';
+import { orders } from '../../db/schema/orders';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { tickets } from '../../db/schema/tickets';
 import type { Sent } from '../sending';
@@ -13,6 +15,8 @@ import type { Sent } from '../sending';
 const KEPT: Record<HistoryNoun, (id: string) => SQL> = {
   ticket: (id) => sql`${tickets.ticket} FROM ${tickets} WHERE ${tickets.id} = ${id}`,
   shelf: (id) => sql`${shelfItems.item} FROM ${shelfItems} WHERE ${shelfItems.id} = ${id}`,
+  order: (id) => sql`${orders.order} FROM ${orders} WHERE ${orders.id} = ${id}`,
+  customer: (id) => sql`${customers.customer} FROM ${customers} WHERE ${customers.id} = ${id}`,
   rules: (id) => sql`${houseRules.rules} FROM ${houseRules} WHERE ${houseRules.id} = ${id}`,
 };
 

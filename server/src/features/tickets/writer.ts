@@ -1,4 +1,5 @@
 import type { SaveTicket, Ticket } from '@zt/core';
+import { piecesOf } from '@zt/core/model/pieces';
 import { type KeptAt, mergeTickets, received } from '@zt/core/uses/sharing/index';
 import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
@@ -55,6 +56,8 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
     updatedAt: now,
     deletedAt: kept.deletedAt,
     due: after.value.due ?? NO_DAY,
+    orderId: after.value.orderId,
+    pieces: piecesOf(after.value),
   };
   await tx.insert(tickets).values(row).onConflictDoUpdate({ target: tickets.id, set: row });
   return { ok: true, rev: row.rev, onBench, ticket: after.value };
