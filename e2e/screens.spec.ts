@@ -28,6 +28,10 @@ const TROUBLED = [
   '/ticket/demo-ticket-15/hoop',
   '/ticket/demo-ticket-01/practice',
   '/ticket/demo-ticket-01/price',
+  '/orders',
+  '/orders/demo-order-regatta',
+  '/customers',
+  '/customers/demo-customer-regatta',
   '/ticket/demo-ticket-01/card/hoop',
 ];
 

@@ -7,6 +7,7 @@ import { Txt } from './ui/Txt';
 
 const PLACES: readonly { href: Href & string; name: string }[] = [
   { href: '/', name: 'Bench' },
+  { href: '/orders', name: 'Orders' },
   { href: '/shelf', name: 'Shelf' },
   { href: '/logbook', name: 'Logbook' },
   { href: '/rules', name: 'House rules' },
@@ -14,7 +15,7 @@ const PLACES: readonly { href: Href & string; name: string }[] = [
 
 const RAIL_PX = 116;
 
-/** The way between the bench, the shelf, the logbook and the house rules: below on a phone, a rail at the left else. */
+/** The way between the bench, the order book, the shelf, the logbook and the house rules: below on a phone, a rail at the left else. */
 function BenchNav({ rail }: { rail: boolean }) {
   const p = usePalette();
   const here = usePathname();
@@ -42,7 +43,7 @@ function BenchNav({ rail }: { rail: boolean }) {
                 borderColor: on ? p.tape : 'transparent',
                 ...(rail
                   ? { paddingHorizontal: 12, borderLeftWidth: 6 }
-                  : { flex: 1, alignItems: 'center', borderTopWidth: 5 }),
+                  : { flexGrow: 1, alignItems: 'center', borderTopWidth: 5 }),
               }}
             >
               <Txt as="label">{name}</Txt>

@@ -45,6 +45,9 @@ export const api = createApi({
     'devices',
     'searches',
     'drills',
+    'orders',
+    'customers',
+    'customer',
   ],
   endpoints: () => ({}),
 });

@@ -31,6 +31,10 @@ const WHAT: Record<Queued['endpoint'], string> = {
   removeTicket: 'Taking a ticket off the bench',
   keepDrawing: 'A drawing',
   restoreTicket: 'Putting a ticket back on the bench',
+  saveOrder: 'A change of an order',
+  removeOrder: 'Taking an order off the book',
+  restoreOrder: 'Putting an order back on the book',
+  saveCustomer: 'A change of a customer',
 };
 
 /** What the shop's computer does not take: said with why, and sent again or let go by whoever reads it. */

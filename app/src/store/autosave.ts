@@ -124,6 +124,8 @@ export function saveOnLeaving(getState: () => RootState, keepLast: () => void): 
     for (const one of queue.waiting) {
       if (one.endpoint === 'changeShelf') sendLast('POST', '/shelf', one.arg);
       if (one.endpoint === 'saveRules') sendLast('PUT', '/rules', one.arg);
+      if (one.endpoint === 'saveOrder') sendLast('PUT', `/orders/${one.arg.order.id}`, one.arg);
+      if (one.endpoint === 'saveCustomer') sendLast('PUT', `/customers/${one.arg.customer.id}`, one.arg);
     }
   };
   window.addEventListener('pagehide', leave);

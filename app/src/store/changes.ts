@@ -8,7 +8,7 @@ import { hearingChanged } from './queue';
 import type { AppStore } from './store';
 
 const ChangeSchema = z.object({
-  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook', 'all']),
+  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook', 'orders', 'customers', 'all']),
   id: z.string().nullable(),
   rev: z.number().nullable(),
   device: z.string().nullable(),
@@ -33,7 +33,9 @@ export function followChanges(store: AppStore): () => void {
   const onOpen = () => {
     store.dispatch(hearingChanged(true));
     if (opened) {
-      store.dispatch(api.util.invalidateTags(['tickets', 'shelf', 'rules', 'logbook']));
+      store.dispatch(
+        api.util.invalidateTags(['tickets', 'shelf', 'rules', 'logbook', 'orders', 'customers', 'customer']),
+      );
       hearOpen();
     }
     opened = true;
@@ -56,6 +58,9 @@ export function followChanges(store: AppStore): () => void {
       if (change.id !== null && !isKnown) void hearTicket(store, change.id);
     } else if (change.noun === 'logbook')
       store.dispatch(api.util.invalidateTags(['logbook', 'tickets', 'shelf']));
+    // Of whom it is for, more than their own page tells.
+    else if (change.noun === 'customers')
+      store.dispatch(api.util.invalidateTags(['customers', 'customer', 'orders', 'tickets', 'logbook']));
     else store.dispatch(api.util.invalidateTags([change.noun]));
   };
   return hearChanges(({ type, data }) => {

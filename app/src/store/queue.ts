@@ -1,6 +1,7 @@
 import { createSlice, isAnyOf, type PayloadAction } from '@reduxjs/toolkit';
 import type { LogPiece, SaveRules, ShelfChanges } from '@zt/core';
 import type { KeptDrawing } from '@zt/core/model/drawing';
+import type { SaveCustomer, SaveOrder } from '@zt/core/model/ordersApi';
 import { saveDone, saveFailed } from './editor';
 
 /** What can wait to be sent beside tickets, by the endpoint that takes it. */
@@ -12,6 +13,10 @@ export interface Requests {
   removeTicket: string;
   restoreTicket: string;
   keepDrawing: KeptDrawing;
+  saveOrder: SaveOrder;
+  removeOrder: string;
+  restoreOrder: string;
+  saveCustomer: SaveCustomer;
 }
 
 /** One thing to send. It waits here, and in the browser's own database, until the shop's computer has taken it. */
@@ -46,6 +51,14 @@ function asOne(before: Queued, next: Queued): Queued | null {
   if (before.tried || before.refused !== null) return null;
   if (before.endpoint === 'saveRules' && next.endpoint === 'saveRules')
     return { ...before, arg: { ...before.arg, rules: next.arg.rules } };
+  if (before.endpoint === 'saveOrder' && next.endpoint === 'saveOrder')
+    return before.arg.order.id === next.arg.order.id
+      ? { ...before, arg: { ...before.arg, order: next.arg.order } }
+      : null;
+  if (before.endpoint === 'saveCustomer' && next.endpoint === 'saveCustomer')
+    return before.arg.customer.id === next.arg.customer.id
+      ? { ...before, arg: { ...before.arg, customer: next.arg.customer } }
+      : null;
   if (before.endpoint !== 'changeShelf' || next.endpoint !== 'changeShelf') return null;
   const [first, second] = [onlyPut(before.arg), onlyPut(next.arg)];
   if (!first || !second || first.only.item.id !== second.only.item.id || first.as !== second.as) return null;
@@ -56,7 +69,8 @@ function asOne(before: Queued, next: Queued): Queued | null {
 /** Whether one takes back what the other would do, and neither has been sent. */
 const undoes = (before: Queued, next: Queued): boolean =>
   !before.tried &&
-  ((before.endpoint === 'removeTicket' && next.endpoint === 'restoreTicket' && before.arg === next.arg) ||
+  ((before.endpoint === 'removeOrder' && next.endpoint === 'restoreOrder' && before.arg === next.arg) ||
+    (before.endpoint === 'removeTicket' && next.endpoint === 'restoreTicket' && before.arg === next.arg) ||
     (before.endpoint === 'addEntry' && next.endpoint === 'removeEntry' && before.arg.id === next.arg.id));
 
 const queue = createSlice({

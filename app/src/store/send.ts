@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { thisDevice } from '../services/device';
 import { drawingsApi } from '../services/drawingsApi';
 import { logbookApi } from '../services/logbookApi';
+import { ordersApi } from '../services/ordersApi';
 import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
 import { benchHas, ticketsApi } from '../services/ticketsApi';
@@ -105,6 +106,10 @@ const SEND: { [E in keyof Requests]: (arg: Requests[E]) => AppThunk<Promise<Send
   removeEntry: (arg) => (dispatch) => dispatch(logbookApi.endpoints.removeEntry.initiate(arg.id)),
   removeTicket: (arg) => (dispatch) => dispatch(ticketsApi.endpoints.removeTicket.initiate(arg)),
   keepDrawing: (arg) => (dispatch) => dispatch(drawingsApi.endpoints.keepDrawing.initiate(arg)),
+  saveOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.saveOrder.initiate(arg)),
+  removeOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.removeOrder.initiate(arg)),
+  restoreOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.restoreOrder.initiate(arg)),
+  saveCustomer: (arg) => (dispatch) => dispatch(ordersApi.endpoints.saveCustomer.initiate(arg)),
   restoreTicket: (arg) => (dispatch) => dispatch(ticketsApi.endpoints.restoreTicket.initiate(arg)),
 };
 

@@ -1,5 +1,7 @@
 import type { HouseRules, Shelf, ShelfChanges, ShelfNoun, Ticket } from '@zt/core';
+import type { Customer } from '@zt/core/model/customer';
 import type { KeptDrawing } from '@zt/core/model/drawing';
+import type { Order } from '@zt/core/model/order';
 import { v7 } from 'uuid';
 import { thisDevice } from '../services/device';
 import { drawingsApi } from '../services/drawingsApi';
@@ -69,5 +71,14 @@ export const keptDrawing =
     if (data) return data;
     return (error as { status?: unknown } | undefined)?.status === 404 ? 'gone' : 'unheard';
   };
+
+/** Saves an order as it is now, over what it was made from; without that it is new. */
+export const putOrder = (order: Order, base?: Order): AppThunk =>
+  queue('saveOrder', { order, ...(base ? { base } : {}), sending: ofThisDevice() });
+export const takeOrderOff = (id: string): AppThunk => queue('removeOrder', id);
+export const putOrderBack = (id: string): AppThunk => queue('restoreOrder', id);
+/** Saves a customer as they are now, over what it was made from; without that they are new. */
+export const putCustomer = (customer: Customer, base?: Customer): AppThunk =>
+  queue('saveCustomer', { customer, ...(base ? { base } : {}), sending: ofThisDevice() });
 
 export const putTicketBack = (id: string): AppThunk => queue('restoreTicket', id);

@@ -35,6 +35,8 @@ export const HouseRulesSchema = z.object({
   ways: z.array(WaySchema).max(MOST_WAYS).default([]),
   /** What the shop counts its money in. */
   currency: CurrencySchema.default(USUAL_CURRENCY),
+  /** What stands at the head of a quote or a receipt, a line each. */
+  heading: z.string().max(600).default(''),
   /** What was typed for a number and could not be taken. */
   unread: UnreadSchema.optional(),
   /** What was entered on another device where this one was changed too. */
@@ -48,6 +50,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   numbers: {},
   ways: [],
   currency: USUAL_CURRENCY,
+  heading: '',
 };
 
 /** In what this shop's people read and type lengths and money. */

@@ -1,14 +1,17 @@
 import { DEFAULT_HOUSE_RULES, SHELF_NOUNS, type ShelfChanges } from '@zt/core';
 import type { Context } from '../context';
+import { saveCustomer } from '../features/customers/writer';
 import { keepDrawing } from '../features/drawings/writer';
 import { addEntry } from '../features/logbook/writer';
+import { saveOrder } from '../features/orders/writer';
 import { changeShelf } from '../features/shelf/writer';
 import { hasTickets } from '../features/tickets/reader';
 import { saveTicket } from '../features/tickets/writer';
 import { demoDrawings, openDrawings } from './designs';
 import { demoEntries } from './entries';
+import { DEMO_CUSTOMERS, demoOrders } from './orders';
 import { DEMO_SHELF } from './shelf';
-import { demoTickets } from './tickets';
+import { demoTickets, isoDay } from './tickets';
 
 /** Fills an empty database with the demo's shelf, tickets and logbook; leaves any other as it is. */
 export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): Promise<void> {
@@ -24,6 +27,8 @@ export async function seedDemo({ store, now }: Pick<Context, 'store' | 'now'>): 
     for (const ticket of [...demoTickets(DEFAULT_HOUSE_RULES, today), ...entries.map((e) => e.ticket)]) {
       await saveTicket(tx, { ticket, rev: 0 }, now());
     }
+    for (const customer of DEMO_CUSTOMERS) await saveCustomer(tx, { customer }, now());
+    for (const order of demoOrders((days) => isoDay(today, days))) await saveOrder(tx, { order }, now());
     for (const drawing of demoDrawings()) await keepDrawing(tx, drawing, now());
     for (const entry of entries) await addEntry(tx, entry);
   });

@@ -11,6 +11,7 @@ import {
 } from '@zt/core';
 import { scatterAll } from '@zt/core/stages/place/scatter';
 import { type DrawingId, drawnDesign } from './designs';
+import { demoOrderOf } from './orders';
 
 type Kind = Ticket['piece']['kind'];
 type Overrides = { [S in Exclude<Stage, 'design'>]?: Partial<Ticket[S]> } & {
@@ -245,7 +246,7 @@ const TICKETS: DemoTicket[] = [
     hoop: { hoopId: 'hoop-100x100' },
   },
 ];
-function isoDay(now: Date, days: number): string {
+export function isoDay(now: Date, days: number): string {
   const day = new Date(now);
   day.setUTCDate(day.getUTCDate() + days);
   return day.toISOString().slice(0, 10);
@@ -278,6 +279,7 @@ function build(demo: DemoTicket, id: string, rules: HouseRules, now: Date): Tick
     name,
     customer,
     due: dueIn === null ? null : isoDay(now, dueIn),
+    orderId: at === 'log' ? null : demoOrderOf(customer),
     blankMinor,
     settled: STAGES.slice(0, STAGES.indexOf(at)),
   };

@@ -12,7 +12,7 @@ import {
 import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { useRouter } from 'expo-router';
+import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Press } from '../../components/ui/Press';
@@ -28,6 +28,7 @@ import { useKindPlans } from '../../hooks/useKindPlans';
 import { logbookApi, useLogbookInfiniteQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { againParts } from '../../shop/again';
+import { useOrder } from '../../shop/useOrders';
 import { useShop } from '../../shop/useShop';
 import { ticketStarted } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
@@ -157,7 +158,12 @@ export function NewTicketScreen() {
   const [unreached, setUnreached] = useState(false);
   const kindPlans = useKindPlans();
   const plans = PIECE_KIND_IDS.map((id) => ({ id, kind: PIECE_KINDS[id], plan: kindPlans[id] }));
-  const begin = (ticket: Ticket, stage: Stage) => {
+  const { order: orderId = null } = useLocalSearchParams<{ order?: string }>();
+  const { order, customer } = useOrder(orderId);
+  const begin = (begun: Ticket, stage: Stage) => {
+    const ticket = order
+      ? { ...begun, orderId: order.id, due: order.due, customer: customer?.name ?? begun.customer }
+      : begun;
     dispatch(ticketStarted(ticket));
     router.replace(`/ticket/${ticket.id}/${stage}`);
   };
@@ -183,8 +189,10 @@ export function NewTicketScreen() {
   return (
     <Screen
       title="Start a piece"
-      subtitle="What is it?"
-      aside={<Press title="Back" onPress={() => router.replace('/')} />}
+      subtitle={order ? `For the order “${order.name}”: what is it?` : 'What is it?'}
+      aside={
+        <Press title="Back" onPress={() => router.replace(orderId ? (`/orders/${orderId}` as Href) : '/')} />
+      }
     >
       <TextField
         label="Find a kind"

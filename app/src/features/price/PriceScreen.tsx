@@ -34,14 +34,15 @@ function WhatIsLeft({
   const { blankMinor } = useTicket('blankMinor');
   const left = leftOf(priceMinor, cost, blankMinor ?? 0);
   const from = breakEven(priceMinor, cost);
+  const isWhole = cost.unpriced.length === 0;
   const each = (minor: number) => money(minor / cost.pieces);
   return (
     <View style={{ gap: 4 }}>
       <Txt tone="graphite">{`Price minus blank says ${each(left.naiveMinor)} a piece.`}</Txt>
       <Txt as="strong" tone={left.trueMinor < 0 ? 'madder' : 'ink'} testID="left">
         {left.trueMinor < 0
-          ? `In truth ${each(-left.trueMinor)} a piece is put in: ${money(-left.trueMinor)} in all.`
-          : `In truth ${each(left.trueMinor)} a piece is left, ${percentOf(left.marginPercent ?? 0)} of the price: ${money(left.trueMinor)} in all.`}
+          ? `In truth ${isWhole ? '' : 'at least '}${each(-left.trueMinor)} a piece is put in: ${money(-left.trueMinor)} in all.`
+          : `In truth ${isWhole ? '' : 'at most '}${each(left.trueMinor)} a piece is left, ${percentOf(left.marginPercent ?? 0)} of the price: ${money(left.trueMinor)} in all.`}
       </Txt>
       <Txt as="small" tone="graphite">
         {from === null
@@ -72,7 +73,9 @@ function Prices({ cost }: { cost: TrueCost }) {
         <Txt>
           {wanted === null
             ? 'No price leaves a margin of 100 % or more: House rules have the margin that is wanted.'
-            : `A price of ${money(wanted)} leaves the margin wanted.`}
+            : cost.unpriced.length > 0
+              ? `No price under ${money(wanted)} leaves the margin wanted.`
+              : `A price of ${money(wanted)} leaves the margin wanted.`}
         </Txt>
       </View>
       <CostTape cost={cost} paidMinor={priceMinor === null ? null : priceMinor * cost.pieces} money={money} />

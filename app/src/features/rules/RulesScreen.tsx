@@ -31,6 +31,7 @@ import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
+import { WordsField } from '../../components/ui/WordsField';
 import { useThing } from '../../hooks/useThing';
 import { useOwnDeviceQuery } from '../../services/devicesApi';
 import { History } from '../../shop/History';
@@ -216,6 +217,23 @@ export function RulesScreen() {
         <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
           <Beliefs rules={rules} decided={decided} />
         </Disclosure>
+        <FieldsContext.Provider value={fields}>
+          <Disclosure title="Money, and the shop’s heading">
+            <WordsField
+              label="Currency, by its three letters"
+              at="currency"
+              value={rules.currency}
+              onText={(currency) => put({ ...rules, currency: currency.toUpperCase() })}
+            />
+            <WordsField
+              label="Heading of quotes and receipts"
+              at="heading"
+              value={rules.heading}
+              onText={(heading) => put({ ...rules, heading })}
+              multiline
+            />
+          </Disclosure>
+        </FieldsContext.Provider>
         <Disclosure title={`Numbers: ${HOUSE_NUMBERS.length}, each with its reason`}>
           <TextField label="Find a number" value={sought} onText={setSought} />
           {refused ? (

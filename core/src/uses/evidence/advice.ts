@@ -307,6 +307,16 @@ export function conditionsOf(ticket: Ticket, { piece, design, hoop, layers }: Pl
   };
 }
 
+/** Of the pieces like a ticket's, how many there are and how many were lost; none of one that has no layers yet. */
+export function spoiltLike(
+  { ticket, plan, rules }: { ticket: Ticket; plan: Plan; rules: HouseRules },
+  pieces: PieceTable,
+): SpoiltSeen {
+  const conditions = conditionsOf(ticket, plan);
+  if (!conditions) return { pieces: 0, spoilt: 0 };
+  return spoiltAmong(likePieces(conditions, pieces, { rules, most: MOST_NEAR }).map(({ record }) => record));
+}
+
 /**
  * What a logbook says of a ticket: the pieces like it and how they came out, what may go wrong with every stack of the
  * shelf, hooped and floated, and whether that speaks against what is planned. Null while the ticket has no layers. Chances

@@ -4,6 +4,7 @@ export { drawingToSvg, pagesToSvg } from './drawingToSvg';
 export { type EntrySheet, entrySheet } from './entrySheet';
 export type { MeasureWords } from './flow';
 export type { CardSetting } from './jobCard';
+export { orderSheet, type PrintedOrder } from './orderSheet';
 export { PAPER, type Paper, type PaperName, type Printed, paperTitle, templatesOf } from './papers';
 export { type Patterns, patternDrawings } from './patternDrawing';
 export { placementRuler } from './placementRuler';

@@ -20,7 +20,7 @@ import { readShelf } from '../shelf/reader';
 import { planKept } from '../shop';
 import { findTicket } from '../tickets/reader';
 import { entryToPdf } from './entryToPdf';
-import { LogMemory } from './memory';
+import type { LogMemory } from './memory';
 import { findEntry, readLines } from './reader';
 import { logPiece, takeBack } from './writer';
 
@@ -89,8 +89,7 @@ const print = createRoute({
   },
 });
 
-export function logbookRoutes({ store, photos, now }: Context) {
-  const memory = new LogMemory(store);
+export function logbookRoutes({ store, photos, now }: Context, memory: LogMemory) {
   return new OpenAPIHono({ defaultHook })
     .openapi(list, async (c) => {
       const { after, ...question } = c.req.valid('query');

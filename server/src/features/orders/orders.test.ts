@@ -1,7 +1,9 @@
-import type { Ticket } from '@zt/core';
+import { newTicket, type Ticket } from '@zt/core';
 import { inState, newOrder, type Order } from '@zt/core/model/order';
 import type { CustomerDetail, Erased, OrderDetail, OrdersPage } from '@zt/core/model/ordersApi';
-import { exampleA, exampleB } from '@zt/core/testing/samples';
+import { priced } from '@zt/core/testing/priced';
+import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import type { OrderCost } from '@zt/core/uses/cost/orderCost';
 import { sql } from 'drizzle-orm';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
@@ -123,6 +125,64 @@ describe('the order book', () => {
       asked: '2026-05-04',
       agreed: '2026-05-10',
     });
+  });
+});
+
+describe('what an order costs, and its papers', () => {
+  const ID = 'order-number-1';
+  beforeEach(async () => {
+    for (const noun of ['machines', 'hoops', 'materials', 'threads', 'supplies'] as const)
+      for (const item of priced(SAMPLE_SHELF)[noun]) await shop.putItem(noun, item);
+    await saveOrder(order(ID, { due: '2026-06-01' }));
+    const tees = { ...exampleA(), blankMinor: 420, orderId: ID };
+    await saveTicket({ ...tees, piece: { ...tees.piece, quantity: 20 } });
+  });
+  const cost = async () => (await (await shop.get(`/api/orders/${ID}/cost`)).json()) as OrderCost;
+  const paper = (kind: string) => shop.get(`/api/orders/${ID}/${kind}.pdf`);
+
+  it('is the sum of its tickets, line by line', async () => {
+    // The bobbin is of the shop's own count; all else as worked out by hand for twenty tees.
+    const tees = await cost();
+    expect([tees.pieces, tees.totalMinor, tees.blankMinor, tees.unpriced]).toEqual([20, 24149, 8400, []]);
+    expect(tees.wantedMinor).toBe(20 * 1750);
+    await saveTicket({ ...exampleB(), blankMinor: 0, orderId: ID });
+    const both = await cost();
+    const towel = both.tickets.find(({ name }) => name === 'Guesthouse monogram')?.totalMinor ?? 0;
+    expect(both.totalMinor).toBe(tees.totalMinor + towel);
+    expect(both.lines.reduce((sum, { minor }) => sum + minor, 0)).toBe(both.totalMinor);
+  });
+
+  it('names what is not planned, and then tells no price that would do', async () => {
+    await saveTicket({ ...newTicket('ticket-not-begun', 'tote'), name: 'A tote', orderId: ID });
+    const some = await cost();
+    expect(some.tickets.find(({ name }) => name === 'A tote')?.totalMinor).toBeNull();
+    expect(some.wantedMinor).toBeNull();
+    expect((await shop.get('/api/orders/order-number-9/cost')).status).toBe(404);
+  });
+
+  it('follows what the logbook says of spoilt pieces', async () => {
+    const before = (await cost()).lines.find(({ id }) => id === 'spoilt')?.minor ?? 0;
+    for (let i = 0; i < 6; i += 1) {
+      const bare = { ...exampleA(), id: `ticket-logged-${i}` };
+      const ticket = { ...bare, log: { ...bare.log, faults: { puckering: 3 as const } } };
+      await saveTicket(ticket);
+      await shop.post('/api/logbook', { id: `entry-logged-${i}`, ticket });
+    }
+    expect((await cost()).lines.find(({ id }) => id === 'spoilt')?.minor).toBeGreaterThan(3 * before);
+  });
+
+  it('is quoted once a price is promised, and receipted once it is paid', async () => {
+    const refused = async (kind: string) => (await (await paper(kind)).json()).code;
+    expect(await refused('quote')).toBe('no-price');
+    const { order: now } = await detail(ID);
+    await saveOrder({ ...now, promisedMinor: 35000 }, now);
+    expect((await paper('quote')).status).toBe(200);
+    expect(await refused('receipt')).toBe('not-paid');
+    const { order: then } = await detail(ID);
+    await saveOrder(inState(then, 'paid', '2026-06-02'), then);
+    expect((await paper('receipt')).status).toBe(200);
+    await shop.remove('/api/tickets/ticket-example-a');
+    expect(await refused('receipt')).toBe('no-tickets');
   });
 });
 

@@ -7,10 +7,15 @@ import {
   OrdersQuestionSchema,
   SaveOrderSchema,
 } from '@zt/core/model/ordersApi';
+import { OrderCostSchema } from '@zt/core/uses/cost/orderCost';
+import { CARD_PAPER_IDS, type CardPaperId } from '@zt/core/uses/paper/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import type { LogMemory } from '../logbook/memory';
+import { costOfOrder } from './cost';
 import { readOrder, readOrders } from './reader';
+import { orderToPdf } from './toPdf';
 import { markOrder, saveOrder } from './writer';
 
 const params = z.object({ id: IdSchema });
@@ -51,7 +56,34 @@ const restore = createRoute({
   responses: { 200: answers(Done, 'Put back'), ...failures },
 });
 
-export function orderRoutes({ store, now }: Context) {
+const cost = createRoute({
+  method: 'get',
+  path: '/{id}/cost',
+  summary: 'What an order costs with all its tickets, line by line',
+  request: { params },
+  responses: { 200: answers(OrderCostSchema, 'What it costs'), ...failures },
+});
+const printed = (kind: 'quote' | 'receipt') =>
+  createRoute({
+    method: 'get',
+    path: `/{id}/${kind}.pdf`,
+    summary: `A ${kind} under the shop’s own heading`,
+    request: { params, query: z.object({ paper: z.enum(CARD_PAPER_IDS).default('a4') }) },
+    responses: {
+      200: { description: 'The pages', content: { 'application/pdf': { schema: z.string() } } },
+      ...failures,
+    },
+  });
+
+export function orderRoutes({ store, now }: Context, memory: LogMemory) {
+  const print = async (kind: 'quote' | 'receipt', id: string, paper: CardPaperId) =>
+    new Response(new Uint8Array(await orderToPdf(store.db, id, { kind, paper, today: now().slice(0, 10) })), {
+      headers: {
+        'content-type': 'application/pdf',
+        'content-disposition': `attachment; filename="${kind}.pdf"`,
+        'cache-control': 'no-store',
+      },
+    }) as never;
   const mark = async (id: string, deletedAt: string | null) => {
     if (!(await store.write((tx) => markOrder(tx, id, deletedAt)))) throw notFound('order');
     return { done: true as const };
@@ -69,6 +101,13 @@ export function orderRoutes({ store, now }: Context) {
         throw new ApiError(400, 'wrong-id', `The address says ${id}, the order says ${asked.order.id}.`);
       return c.json(await store.write((tx) => saveOrder(tx, asked, now())), 200);
     })
+    .openapi(cost, async (c) => {
+      const found = await costOfOrder(store.db, c.req.valid('param').id, memory);
+      if (!found) throw notFound('order');
+      return c.json(found, 200);
+    })
+    .openapi(printed('quote'), (c) => print('quote', c.req.valid('param').id, c.req.valid('query').paper))
+    .openapi(printed('receipt'), (c) => print('receipt', c.req.valid('param').id, c.req.valid('query').paper))
     .openapi(remove, async (c) => c.json(await mark(c.req.valid('param').id, now()), 200))
     .openapi(restore, async (c) => c.json(await mark(c.req.valid('param').id, null), 200));
 }

@@ -1,0 +1,1 @@
+export { CustomersScreen as default } from '../../features/customers/CustomersScreen';

@@ -1,0 +1,11 @@
+import { isOpenState, type Order } from '@zt/core/model/order';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+
+/** A promised day as a list shows it. */
+export const dueInWords = (due: string | null): string =>
+  due === null ? 'no day set' : format(parseISO(due), 'EEE d MMM');
+
+/** Whether an order is past its day and still not handed over. Days as ISO writes them. */
+export const isLate = ({ due, state }: Pick<Order, 'due' | 'state'>, today: string): boolean =>
+  due !== null && due < today && isOpenState(state);

@@ -1,0 +1,111 @@
+import { PIECE_KINDS, STAGES, type Ticket } from '@zt/core';
+import type { Order } from '@zt/core/model/order';
+import type { OrderedTicket } from '@zt/core/model/ordersApi';
+import { type Href, Link, useRouter } from 'expo-router';
+import { Pressable } from 'react-native';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
+import { Txt } from '../../components/ui/Txt';
+import { announce } from '../../everyone/announce';
+import { useBench } from '../../hooks/useBenchTickets';
+import { api } from '../../services/api';
+import { ticketsApi } from '../../services/ticketsApi';
+import { useAppDispatch } from '../../store/store';
+import { usePalette } from '../../theme/palette';
+
+const nameOf = ({ name, kind }: Pick<OrderedTicket, 'name' | 'kind'>): string =>
+  name || (PIECE_KINDS[kind as Ticket['piece']['kind']]?.name ?? 'a piece');
+
+const standOf = ({ loggedAs, onBench, settled }: OrderedTicket): string => {
+  if (loggedAs !== null) return 'in the logbook';
+  if (!onBench) return 'off the bench';
+  return settled === 0 ? 'not begun' : `${settled} of ${STAGES.length} stages settled`;
+};
+
+function TicketLine({ ticket }: { ticket: OrderedTicket }) {
+  const p = usePalette();
+  const href = (ticket.loggedAs ? `/logbook/${ticket.loggedAs}` : `/ticket/${ticket.id}/piece`) as Href;
+  return (
+    <Link href={href} asChild>
+      <Pressable
+        aria-label={`${nameOf(ticket)}: ${ticket.pieces}, ${standOf(ticket)}`}
+        style={{ minHeight: 52, justifyContent: 'center', borderBottomWidth: 1, borderColor: p.hairline }}
+      >
+        <Row align="middle" spread>
+          <Stack grow>
+            <Txt as="strong">{nameOf(ticket)}</Txt>
+            <Txt as="small" tone={ticket.loggedAs ? 'moss' : 'graphite'}>
+              {standOf(ticket)}
+            </Txt>
+          </Stack>
+          <Txt as="figure">{`× ${ticket.pieces}`}</Txt>
+        </Row>
+      </Pressable>
+    </Link>
+  );
+}
+
+/** Tickets of the bench that belong to no order yet: one tap puts one on this. */
+function FromBench({ order, customer }: { order: Order; customer: string }) {
+  const { kept } = useBench();
+  const dispatch = useAppDispatch();
+  const free = kept.filter(({ ticket, loggedAs }) => ticket.orderId === null && loggedAs === null);
+  if (free.length === 0) return null;
+  const take = async ({ ticket, rev }: (typeof free)[number]) => {
+    const next = {
+      ...ticket,
+      orderId: order.id,
+      customer: ticket.customer || customer,
+      due: ticket.due ?? order.due,
+    };
+    const saved = await dispatch(
+      ticketsApi.endpoints.saveTicket.initiate({ ticket: next, rev, base: ticket }),
+    );
+    if (saved.error) return announce('The shop’s computer does not answer: nothing was changed.');
+    dispatch(api.util.invalidateTags(['orders', 'tickets']));
+    announce(`${nameOf({ name: ticket.name, kind: ticket.piece.kind })} is on this order.`);
+  };
+  return (
+    <Disclosure title={`Take one from the bench: ${free.length}`} label="Take a ticket from the bench">
+      <Stack gap={6}>
+        {free.map((one) => (
+          <Press
+            key={one.ticket.id}
+            title={nameOf({ name: one.ticket.name, kind: one.ticket.piece.kind })}
+            onPress={() => void take(one)}
+          />
+        ))}
+      </Stack>
+    </Disclosure>
+  );
+}
+
+interface OrderTicketsProps {
+  order: Order;
+  customer: string;
+  tickets: readonly OrderedTicket[];
+}
+
+/** The tickets of an order, each leading to where it stands, and the ways to add one. */
+export function OrderTickets({ order, customer, tickets }: OrderTicketsProps) {
+  const router = useRouter();
+  return (
+    <Stack gap={8}>
+      <Txt as="heading" level={2}>
+        {tickets.length === 0 ? 'No tickets yet' : `Tickets: ${tickets.length}`}
+      </Txt>
+      {tickets.map((ticket) => (
+        <TicketLine key={ticket.id} ticket={ticket} />
+      ))}
+      <Row wrap>
+        <Press
+          title="Start a piece for it"
+          onPress={() => router.push({ pathname: '/new', params: { order: order.id } })}
+        />
+      </Row>
+      <FromBench order={order} customer={customer} />
+    </Stack>
+  );
+}

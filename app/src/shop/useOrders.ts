@@ -1,0 +1,80 @@
+import type { Customer } from '@zt/core/model/customer';
+import { CustomerSchema } from '@zt/core/model/customer';
+import { type Order, OrderSchema } from '@zt/core/model/order';
+import type { OrderDetail } from '@zt/core/model/ordersApi';
+import { mergeFitting } from '@zt/core/uses/sharing/merge';
+import { useMemo } from 'react';
+import { useCustomersQuery, useOrderQuery } from '../services/ordersApi';
+import type { Queued } from '../store/queue';
+import { useAppSelector } from '../store/store';
+
+const MINE = { by: '', when: '' };
+const fits = (order: Order) => OrderSchema.safeParse(order).success;
+const fitsCustomer = (customer: Customer) => CustomerSchema.safeParse(customer).success;
+
+/** An order with what was changed of it here and is not acknowledged yet. */
+function orderWith(theirs: Order | null, waiting: readonly Queued[], id: string | null): Order | null {
+  return waiting.reduce<Order | null>((now, one) => {
+    if (one.endpoint !== 'saveOrder' || one.arg.order.id !== id) return now;
+    const { order: mine, base } = one.arg;
+    return base && now ? mergeFitting({ base, mine, theirs: now }, MINE, fits) : mine;
+  }, theirs);
+}
+
+/** Customers with those that were changed or added here and are not acknowledged yet. */
+function customersWith(kept: readonly Customer[], waiting: readonly Queued[]): Customer[] {
+  const all = new Map(kept.map((customer) => [customer.id, customer]));
+  for (const one of waiting) {
+    if (one.endpoint !== 'saveCustomer') continue;
+    const { customer: mine, base } = one.arg;
+    const theirs = all.get(mine.id);
+    all.set(mine.id, base && theirs ? mergeFitting({ base, mine, theirs }, MINE, fitsCustomer) : mine);
+  }
+  return [...all.values()].sort((a, b) => a.name.localeCompare(b.name));
+}
+
+const useQueue = () => useAppSelector(({ queue }) => queue.waiting);
+
+/** Every customer of the shop, by name. */
+export function useCustomers(): Customer[] {
+  const { data } = useCustomersQuery();
+  const waiting = useQueue();
+  return useMemo(
+    () =>
+      customersWith(
+        (data ?? []).map(({ customer }) => customer),
+        waiting,
+      ),
+    [data, waiting],
+  );
+}
+
+export interface OpenOrder {
+  order: Order | null;
+  customer: Customer | null;
+  tickets: OrderDetail['tickets'];
+  failed: boolean;
+  isHere: boolean;
+}
+
+/** One order as it stands here; null while it is not known, or there is none. */
+export function useOrder(id: string | null): OpenOrder {
+  const waiting = useQueue();
+  /** Nobody but this device knows of it yet. */
+  const isNew = waiting.some(
+    (one) => one.endpoint === 'saveOrder' && one.arg.order.id === id && one.arg.base === undefined,
+  );
+  const { currentData: data, isError } = useOrderQuery(id ?? '', {
+    refetchOnMountOrArgChange: true,
+    skip: id === null || isNew,
+  });
+  const customers = useCustomers();
+  const order = useMemo(() => orderWith(data?.order ?? null, waiting, id), [data, waiting, id]);
+  return {
+    order,
+    customer: customers.find((one) => one.id === order?.customerId) ?? null,
+    tickets: data?.tickets ?? [],
+    failed: isError && order === null,
+    isHere: data !== undefined || order !== null,
+  };
+}
