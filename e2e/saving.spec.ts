@@ -57,7 +57,9 @@ test.describe('when the shop’s computer does not answer', () => {
     await page.getByRole('radio', { name: 'millimetres' }).click();
     await expect(page.getByRole('radio', { name: 'millimetres' })).toHaveAttribute('aria-checked', 'true');
     const kept = async () => (await (await request.get(`${baseURL}/api/rules`)).json()) as object;
-    await expect.poll(kept).toEqual({ ...own, units: { system: 'mm' }, ways: [] });
+    await expect
+      .poll(kept)
+      .toEqual({ ...own, units: { system: 'mm' }, ways: [], currency: 'EUR', heading: '' });
   });
 
   test('what a page had not sent when it was closed is sent by the next one', async ({ page, context }) => {

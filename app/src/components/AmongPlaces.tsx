@@ -28,7 +28,7 @@ function BenchNav({ rail }: { rail: boolean }) {
         borderColor: p.ink,
         ...(rail
           ? { width: RAIL_PX, borderRightWidth: 1.5, paddingTop: 8 }
-          : { flexDirection: 'row', borderTopWidth: 1.5 }),
+          : { flexDirection: 'row', flexWrap: 'wrap', borderTopWidth: 1.5 }),
       }}
     >
       {PLACES.map(({ href, name }) => {
@@ -38,12 +38,12 @@ function BenchNav({ rail }: { rail: boolean }) {
             <Pressable
               aria-current={on ? 'page' : undefined}
               style={{
-                minHeight: 56,
+                minHeight: 52,
                 justifyContent: 'center',
                 borderColor: on ? p.tape : 'transparent',
                 ...(rail
                   ? { paddingHorizontal: 12, borderLeftWidth: 6 }
-                  : { flexGrow: 1, alignItems: 'center', borderTopWidth: 5 }),
+                  : { flexGrow: 1, alignItems: 'center', paddingHorizontal: 4, borderTopWidth: 5 }),
               }}
             >
               <Txt as="label">{name}</Txt>

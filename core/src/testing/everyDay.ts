@@ -1,0 +1,24 @@
+import { isDone, moved, movesFrom, type State, startOf, worthOf } from '../uses/day/state';
+import { type Day, isBetter, type Worth } from '../uses/day/work';
+
+/** Everything of a state, so that only one that is the very same is not gone through again. */
+const whole = (state: State): string => JSON.stringify({ ...state, stage: [...state.stage], rethreads: 0 });
+
+/** The best worth of a day by going through every order of what hands do: no bound, nothing ruled out. */
+export function bestOfAll(day: Day): Worth {
+  const known = new Map<string, Worth>();
+  const from = (state: State): Worth => {
+    if (isDone(state)) return worthOf(state);
+    const key = whole(state);
+    const before = known.get(key);
+    if (before) return before;
+    let best: Worth = { lateS: Number.POSITIVE_INFINITY, endS: Number.POSITIVE_INFINITY };
+    for (const move of movesFrom(day, state)) {
+      const found = from(moved(day, state, move)[0]);
+      if (isBetter(found, best)) best = found;
+    }
+    known.set(key, best);
+    return best;
+  };
+  return from(startOf(day));
+}

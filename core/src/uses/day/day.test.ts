@@ -1,0 +1,159 @@
+import { bestOfAll } from '../../testing/everyDay';
+import { variedDay } from '../../testing/variedDays';
+import { gapOf, type Solved, solveDay } from './solve';
+import { type Tapes, tapesOf } from './tapes';
+import { type Day, whyNotPlanned } from './work';
+
+function solved(day: Day): Solved {
+  const work = solveDay(day);
+  let step = work.next();
+  while (!step.done) step = work.next();
+  return step.value;
+}
+
+const overlaps = (stretches: readonly { fromS: number; toS: number }[]): boolean =>
+  [...stretches]
+    .sort((a, b) => a.fromS - b.fromS)
+    .some(({ fromS }, i, all) => i > 0 && fromS < (all[i - 1]?.toS ?? 0) - 1e-6);
+
+/** Never two things in one pair of hands, on one machine, or in one hoop; all of every piece done, in its order. */
+function expectSound(day: Day, tapes: Tapes, { worth }: Pick<Solved, 'worth'>) {
+  expect(overlaps(tapes.hands)).toBe(false);
+  for (const machine of tapes.machines) expect(overlaps(machine)).toBe(false);
+  for (const [hoop, count] of Object.entries(day.hoops))
+    for (const { fromS } of tapes.hoops.filter((one) => one.hoop === hoop)) {
+      const atOnce = tapes.hoops.filter(
+        (one) => one.hoop === hoop && one.fromS <= fromS + 1e-6 && one.toS > fromS + 1e-6,
+      );
+      expect(atOnce.length).toBeLessThanOrEqual(count);
+    }
+  expect(tapes.endS).toBeCloseTo(worth.endS, 6);
+  day.works.forEach((work, piece) => {
+    const of = (what: string) => tapes.hands.filter((one) => one.piece === piece && one.what === what);
+    const sum = (what: string) => of(what).reduce((total, { fromS, toS }) => total + toS - fromS, 0);
+    const [first, last] = [
+      (what: string) => Math.min(...of(what).map(({ fromS }) => fromS)),
+      (what: string) => Math.max(...of(what).map(({ toS }) => toS)),
+    ];
+    expect(sum('prepare')).toBeCloseTo(work.prepareS, 6);
+    expect(sum('hoop')).toBeCloseTo(work.hoopS, 6);
+    expect(sum('take off')).toBeCloseTo(work.takeOffS, 6);
+    expect(sum('finish')).toBeCloseTo(work.finishS, 6);
+    expect(last('prepare')).toBeLessThanOrEqual(first('hoop') + 1e-6);
+    expect(last('hoop')).toBeLessThanOrEqual(first('mount') + 1e-6);
+    expect(last('take off')).toBeLessThanOrEqual(first('finish') + 1e-6);
+    const alone =
+      tapes.machines[work.machine]?.filter((one) => one.piece === piece && one.by === 'machine') ?? [];
+    const stitched = alone.reduce((total, { fromS, toS }) => total + toS - fromS, 0);
+    expect(stitched).toBeCloseTo(
+      work.runs.reduce((total, { aloneS }) => total + aloneS, 0),
+      6,
+    );
+    expect(Math.max(...alone.map(({ toS }) => toS))).toBeLessThanOrEqual(first('take off') + 1e-6);
+  });
+}
+
+it('a few pieces are planned as well as by going through every order of what hands do', () => {
+  for (let seed = 1; seed <= 60; seed += 1) {
+    const day = variedDay(seed * 77, 1 + (seed % 3));
+    const found = solved(day);
+    const best = bestOfAll(day);
+    expect(found.isExact).toBe(true);
+    expect([found.worth.lateS, found.worth.endS].map(Math.round)).toEqual(
+      [best.lateS, best.endS].map(Math.round),
+    );
+    expectSound(day, tapesOf(day, found.moves), found);
+  }
+});
+
+it('many pieces are planned soundly, and no plan is better than the bound that is told', () => {
+  for (let seed = 1; seed <= 6; seed += 1) {
+    const day = variedDay(seed * 97, 14 + seed);
+    const found = solved(day);
+    expect(found.boundS).toBeLessThanOrEqual(found.worth.endS + 1e-6);
+    expect(gapOf(found)).toBeLessThan(0.3);
+    expectSound(day, tapesOf(day, found.moves), found);
+  }
+});
+
+it('the next piece is hooped while one stitches: two hoops are done sooner than one', () => {
+  const works = [1, 2, 3, 4].map((n) => ({
+    id: `tee-${n}`,
+    name: `Tee ${n}`,
+    prepareS: 180,
+    hoopS: 180,
+    hoops: ['a'],
+    machine: 0,
+    mountS: 90,
+    runs: [{ aloneS: 900, handsS: 0 }],
+    threads: ['navy'],
+    takeOffS: 120,
+    finishS: 180,
+    dueS: null,
+  }));
+  const machines = [{ needles: 1, threaded: ['navy'], threadS: 75 }];
+  const [one, two] = [1, 2].map((count) => solved({ works, machines, hoops: { a: count } }));
+  // By hand: with one hoop each piece waits for the one before; with two only the first is hooped while nothing stitches.
+  expect(two?.worth.endS).toBe(180 + 180 + 4 * (90 + 900) + 3 * 120 + 120 + 180);
+  expect(one?.worth.endS).toBe(180 + 4 * 180 + 4 * (90 + 900) + 4 * 120 + 180);
+});
+
+it('pieces of one thread follow one another where that saves a change', () => {
+  const piece = (id: string, thread: string) => ({
+    ...variedDay(1, 1).works[0],
+    id,
+    name: id,
+    prepareS: 60,
+    hoopS: 120,
+    hoops: ['a'],
+    machine: 0,
+    mountS: 60,
+    runs: [{ aloneS: 300, handsS: 0 }],
+    threads: [thread],
+    takeOffS: 60,
+    finishS: 60,
+    dueS: null,
+  });
+  const works = [piece('one', 'navy'), piece('two', 'gold'), piece('three', 'navy'), piece('four', 'gold')];
+  const machines = [{ needles: 1, threaded: ['gold'], threadS: 75 }];
+  expect(solved({ works, machines, hoops: { a: 2 } }).rethreads).toBe(1);
+});
+
+it('pinned pieces go onto their machine in that order, and what is begun is gone on with', () => {
+  const day = variedDay(5, 4);
+  const pinned = [...day.works].reverse().map(({ id }) => id);
+  const { moves } = solved({ ...day, pinned });
+  const mounts = moves.flatMap((move) => (move.kind === 'mount' ? [day.works[move.piece]?.id] : []));
+  expect(mounts).toEqual(pinned);
+  const [first] = day.works;
+  if (!first) throw new Error('the day has pieces');
+  const begun = [
+    {
+      id: first.id,
+      at: 'machine' as const,
+      hoop: first.hoops[0] ?? 'a',
+      run: first.runs.length - 1,
+      leftS: 120,
+    },
+  ];
+  const going = { ...day, begun };
+  const after = solved(going);
+  const tapes = tapesOf(going, after.moves);
+  expect(overlaps(tapes.hands)).toBe(false);
+  expect(tapes.machines[first.machine]?.[0]).toMatchObject({ piece: 0, by: 'machine', fromS: 0, toS: 120 });
+  expect(tapes.hands.some(({ piece, what }) => piece === 0 && what === 'hoop')).toBe(false);
+});
+
+it('what cannot be planned is told by its name', () => {
+  const day = variedDay(3, 2);
+  expect(whyNotPlanned(day)).toBeNull();
+  expect(whyNotPlanned({ ...day, hoops: {} })).toBe(
+    '“Piece 1” has no hoop: the one it was planned with is not on the shelf any more.',
+  );
+  expect(whyNotPlanned({ ...day, machines: [] })).toBe('“Piece 1” has no machine.');
+});
+
+it('a day with nothing to do is over at once', () => {
+  const found = solved({ works: [], machines: [], hoops: {} });
+  expect([found.worth, found.moves]).toEqual([{ lateS: 0, endS: 0 }, []]);
+});

@@ -1,0 +1,168 @@
+import { boundOf } from './bound';
+import { dominates, isDone, keyOf, type Move, moved, movesFrom, type State, startOf, worthOf } from './state';
+import { type Day, isBetter, type Worth } from './work';
+
+/** A planned day: the moves in their order, what it is worth, and what no other plan can be better than. */
+export interface Solved {
+  moves: Move[];
+  worth: Worth;
+  /** When all is done at the earliest, whatever the plan, seconds. */
+  boundS: number;
+  /** Whether no plan is better: every other was ruled out. */
+  isExact: boolean;
+  rethreads: number;
+}
+
+/** How far the search is: states looked at. */
+export interface SolveProgress {
+  looked: number;
+  best: Worth | null;
+}
+
+interface Step {
+  move: Move;
+  before: Step | null;
+}
+const movesOf = (last: Step | null): Move[] => {
+  const moves: Move[] = [];
+  for (let step = last; step; step = step.before) moves.push(step.move);
+  return moves.reverse();
+};
+
+interface Node {
+  state: State;
+  step: Step | null;
+  bound: Worth;
+}
+
+const REPORT_EVERY = 2000;
+/** Pieces up to which every plan is ruled out or found. */
+export const EXACT_UP_TO = 8;
+/** So many states are looked at before an exact search gives up being sure. */
+const MOST_LOOKED = 3_000_000;
+
+const byBound = (a: Node, b: Node): number =>
+  isBetter(a.bound, b.bound) ? -1 : isBetter(b.bound, a.bound) ? 1 : 0;
+
+function childrenOf(day: Day, { state, step }: Node): Node[] {
+  return movesFrom(day, state).map((move) => {
+    const [next] = moved(day, state, move);
+    return { state: next, step: { move, before: step }, bound: boundOf(day, next) };
+  });
+}
+
+/** States that were seen, by what decides how they go on: one that is no better than another is not gone on from. */
+class Seen {
+  private readonly byKey = new Map<string, State[]>();
+
+  constructor(private readonly day: Day) {}
+
+  /** Whether a state is worth going on from; then it is remembered. */
+  admits(state: State): boolean {
+    const key = keyOf(this.day, state);
+    const seen = this.byKey.get(key) ?? [];
+    if (seen.some((one) => dominates(one, state))) return false;
+    this.byKey.set(key, [...seen.filter((one) => !dominates(state, one)), state]);
+    return true;
+  }
+}
+
+const rootOf = (day: Day): Node => {
+  const state = startOf(day);
+  return { state, step: null, bound: boundOf(day, state) };
+};
+
+/**
+ * The best plan of a day by branch and bound over the order of what hands do: deepest first, the best bound first, what
+ * is dominated left out (label setting, as for shortest ways with resources). `start` is a plan that is known already.
+ */
+function* exactly(day: Day, start: Solved): Generator<SolveProgress, Solved> {
+  const root = rootOf(day);
+  const seen = new Seen(day);
+  let best = start;
+  let looked = 0;
+  const open: Node[] = [root];
+  for (let node = open.pop(); node; node = open.pop()) {
+    looked += 1;
+    if (looked % REPORT_EVERY === 0) yield { looked, best: best.worth };
+    if (looked > MOST_LOOKED) return best;
+    if (!isBetter(node.bound, best.worth)) continue;
+    if (isDone(node.state)) {
+      const worth = worthOf(node.state);
+      if (isBetter(worth, best.worth))
+        best = { ...best, worth, moves: movesOf(node.step), rethreads: node.state.rethreads };
+      continue;
+    }
+    const children = childrenOf(day, node).filter(
+      ({ state, bound }) => isBetter(bound, best.worth) && seen.admits(state),
+    );
+    // The last is taken first.
+    open.push(...children.sort(byBound).reverse());
+  }
+  return { ...best, isExact: true, boundS: best.worth.lateS > 0 ? best.boundS : best.worth.endS };
+}
+
+const BEAM = 48;
+/** So many pieces are tried to be hooped next, in the order they are promised. */
+const MOST_TRIED = 5;
+
+/** The moves worth trying on a long day: of pieces that are still to be hooped, those due first and those with the threads that are on. */
+function likelyMoves(day: Day, state: State): Move[] {
+  const moves = movesFrom(day, state);
+  const hoopings = moves.filter((move) => move.kind === 'hoop');
+  if (hoopings.length <= MOST_TRIED) return moves;
+  const dueOf = ({ piece }: { piece: number }) => day.works[piece]?.dueS ?? Number.POSITIVE_INFINITY;
+  const isThreaded = ({ piece }: { piece: number }) => {
+    const work = day.works[piece];
+    const on = state.threaded[work?.machine ?? 0] ?? [];
+    return work?.threads[0] !== undefined && on.includes(work.threads[0]);
+  };
+  const byDue = [...hoopings].sort((a, b) => dueOf(a) - dueOf(b));
+  const picked = new Set<Move>([...byDue.slice(0, MOST_TRIED - 2), ...byDue.filter(isThreaded).slice(0, 2)]);
+  return [...moves.filter((move) => move.kind !== 'hoop'), ...picked];
+}
+
+/** A good plan of any day: the best few ways so far are gone on from, move by move (beam search). */
+function* goodPlan(day: Day, width: number): Generator<SolveProgress, Solved> {
+  const root = rootOf(day);
+  let beam: Node[] = [root];
+  let looked = 0;
+  for (;;) {
+    const next: Node[] = [];
+    const seen = new Seen(day);
+    for (const node of beam)
+      for (const move of likelyMoves(day, node.state)) {
+        const [state] = moved(day, node.state, move);
+        next.push({ state, step: { move, before: node.step }, bound: boundOf(day, state) });
+        looked += 1;
+      }
+    if (next.length === 0) break;
+    next.sort(
+      (a, b) => byBound(a, b) || a.state.rethreads - b.state.rethreads || a.state.handsS - b.state.handsS,
+    );
+    beam = next.filter(({ state }) => seen.admits(state)).slice(0, width);
+    yield { looked, best: null };
+  }
+  const [first] = beam.sort((a, b) => (isBetter(worthOf(a.state), worthOf(b.state)) ? -1 : 1));
+  if (!first) throw new Error('assertion failed: every day comes to its end');
+  return {
+    moves: movesOf(first.step),
+    worth: worthOf(first.state),
+    boundS: root.bound.endS,
+    isExact: false,
+    rethreads: first.state.rethreads,
+  };
+}
+
+/**
+ * Plans a day for one pair of hands: exactly for a few pieces, else well, with how far it is at most from the best. The
+ * day must be one that can be planned (`whyNotPlanned`). Yields progress; the caller may stop between.
+ */
+export function* solveDay(day: Day): Generator<SolveProgress, Solved> {
+  const good = yield* goodPlan(day, BEAM);
+  return day.works.length <= EXACT_UP_TO ? yield* exactly(day, good) : good;
+}
+
+/** How much longer a plan takes than the bound says any must, in parts of it. */
+export const gapOf = ({ worth, boundS }: Pick<Solved, 'worth' | 'boundS'>): number =>
+  boundS <= 0 ? 0 : Math.max(0, worth.endS / boundS - 1);

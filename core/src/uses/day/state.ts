@@ -1,0 +1,334 @@
+import type { Day, DayMachine, Work, Worth } from './work';
+
+/** What hands do next: everything that cannot be put down. Times follow from the order of these. */
+export type Move =
+  | { kind: 'hoop'; piece: number; hoop: string }
+  | { kind: 'mount'; piece: number }
+  /** At the machine: a thread is changed, a cloth laid. */
+  | { kind: 'tend'; machine: number }
+  | { kind: 'off'; machine: number };
+
+/** What is on a machine: a piece at one of its runs, and when that run ends; no piece where it is free. */
+interface OnMachine {
+  piece: number;
+  run: number;
+  endsS: number;
+}
+
+const WAITING = 0;
+const HOOPED = 1;
+const MOUNTED = 2;
+const OFF = 3;
+
+/** The day so far, after some moves. */
+export interface State {
+  stage: Uint8Array;
+  /** The hoop each piece is in. */
+  held: readonly (string | null)[];
+  on: readonly OnMachine[];
+  /** What is on the needles of each machine, the last used last. */
+  threaded: readonly (readonly string[])[];
+  free: Readonly<Record<string, number>>;
+  /** When hands are free. */
+  handsS: number;
+  /**
+   * Hands that were idle and did nothing yet: whatever can be put down is done in them, looking back. Of these,
+   * `usableS` could also serve what is to be finished by now.
+   */
+  idleS: number;
+  usableS: number;
+  /** What is off the machine and still to be finished, seconds of hands. */
+  toFinishS: number;
+  lateS: number;
+  rethreads: number;
+}
+
+/** When a hand’s move begins and ends. */
+export interface Timed {
+  move: Move;
+  fromS: number;
+  toS: number;
+  /** Preparing that idle hands had not done before, at its beginning. */
+  prepareS: number;
+  /** Threads put on. */
+  threads: readonly string[];
+}
+
+const NOBODY: OnMachine = { piece: -1, run: 0, endsS: 0 };
+
+export const workAt = ({ works }: Day, piece: number): Work => {
+  const work = works[piece];
+  if (!work) throw new Error('assertion failed: every move is of a piece of the day');
+  return work;
+};
+
+/** How a day begins, with what is begun already. */
+export function startOf(day: Day): State {
+  const stage = new Uint8Array(day.works.length);
+  const held: (string | null)[] = day.works.map(() => null);
+  const free: Record<string, number> = { ...day.hoops };
+  const on: OnMachine[] = day.machines.map(() => NOBODY);
+  for (const begun of day.begun ?? []) {
+    const piece = day.works.findIndex(({ id }) => id === begun.id);
+    if (piece < 0) continue;
+    held[piece] = begun.hoop;
+    free[begun.hoop] = (free[begun.hoop] ?? 0) - 1;
+    stage[piece] = begun.at === 'machine' ? MOUNTED : HOOPED;
+    if (begun.at === 'machine')
+      on[workAt(day, piece).machine] = { piece, run: begun.run, endsS: begun.leftS };
+  }
+  return {
+    stage,
+    held,
+    on,
+    threaded: day.machines.map(({ threaded }) => threaded),
+    free,
+    handsS: 0,
+    idleS: 0,
+    usableS: 0,
+    toFinishS: 0,
+    lateS: 0,
+    rethreads: 0,
+  };
+}
+
+/** Whether pieces that are pinned before this one are on their machine, or were. */
+function mayMount(day: Day, { stage }: State, piece: number): boolean {
+  const pinned = day.pinned ?? [];
+  const at = pinned.indexOf(workAt(day, piece).id);
+  return pinned.slice(0, Math.max(0, at)).every((id) => {
+    const before = day.works.findIndex((work) => work.id === id);
+    return before < 0 || (stage[before] ?? OFF) >= MOUNTED;
+  });
+}
+
+/** All moves that may come next; none once every piece is off its machine. */
+export function movesFrom(day: Day, state: State): Move[] {
+  const moves: Move[] = [];
+  for (const [machine, { piece, run }] of state.on.entries()) {
+    if (piece < 0) continue;
+    const { runs } = workAt(day, piece);
+    const now = runs[run];
+    if (now && now.handsS > 0) moves.push({ kind: 'tend', machine });
+    else moves.push({ kind: 'off', machine });
+  }
+  for (let piece = 0; piece < day.works.length; piece += 1) {
+    const work = workAt(day, piece);
+    if (
+      state.stage[piece] === HOOPED &&
+      (state.on[work.machine]?.piece ?? 0) < 0 &&
+      mayMount(day, state, piece)
+    )
+      moves.push({ kind: 'mount', piece });
+    if (state.stage[piece] === WAITING && mayHoop(day, state, piece))
+      for (const hoop of work.hoops)
+        if ((state.free[hoop] ?? 0) > 0) moves.push({ kind: 'hoop', piece, hoop });
+  }
+  return moves;
+}
+
+/** A pinned piece is not hooped before those that are pinned before it: its hoop might be theirs. */
+function mayHoop(day: Day, { stage }: State, piece: number): boolean {
+  const pinned = day.pinned ?? [];
+  const at = pinned.indexOf(workAt(day, piece).id);
+  return pinned.slice(0, Math.max(0, at)).every((id) => {
+    const before = day.works.findIndex((work) => work.id === id);
+    return before < 0 || (stage[before] ?? OFF) >= HOOPED;
+  });
+}
+
+/** Threads that pieces which are not mounted yet want on a machine. */
+function wantedLater(day: Day, { stage }: State, machine: number): Set<string> {
+  const wanted = new Set<string>();
+  for (const [piece, work] of day.works.entries())
+    if (work.machine === machine && (stage[piece] ?? OFF) < MOUNTED)
+      for (const thread of work.threads) wanted.add(thread);
+  return wanted;
+}
+
+/**
+ * Threads that have to be put on for a piece, and the needles after it: what nobody wants any more gives way, then what was
+ * not used for longest.
+ */
+export function threadsFor(
+  threaded: readonly string[],
+  threads: readonly string[],
+  { needles, later }: Pick<DayMachine, 'needles'> & { later: ReadonlySet<string> },
+): { putOn: string[]; after: string[] } {
+  let now = [...threaded];
+  const putOn: string[] = [];
+  // Only what is stitched first has to be there when it is mounted, as far as there are needles.
+  const wanted = [...new Set(threads)].slice(0, needles);
+  for (const thread of wanted) {
+    if (!now.includes(thread)) {
+      putOn.push(thread);
+      if (now.length >= needles) {
+        const idle = now.filter((one) => !wanted.includes(one));
+        const out = idle.find((one) => !later.has(one)) ?? idle[0];
+        now = now.filter((one) => one !== out);
+      }
+      now.push(thread);
+    }
+  }
+  // What is stitched last was used last; on one needle it is what stays there.
+  for (const thread of threads) {
+    now = now.filter((one) => one !== thread);
+    if (now.length >= needles) now.shift();
+    now.push(thread);
+  }
+  return { putOn, after: now };
+}
+
+/** Idle hands up to a time: they are counted, to be used looking back. */
+function idledTo(state: State, toS: number): State {
+  const idle = Math.max(0, toS - state.handsS);
+  return {
+    ...state,
+    handsS: state.handsS + idle,
+    idleS: state.idleS + idle,
+    usableS: state.usableS + Math.min(idle, state.toFinishS - state.usableS),
+  };
+}
+
+function onWith(state: State, machine: number, now: OnMachine): readonly OnMachine[] {
+  return state.on.map((was, i) => (i === machine ? now : was));
+}
+function stagedAs(state: State, piece: number, stage: number): Uint8Array {
+  const next = state.stage.slice();
+  next[piece] = stage;
+  return next;
+}
+
+function hooped(day: Day, before: State, move: Extract<Move, { kind: 'hoop' }>): [State, Timed] {
+  const { piece, hoop } = move;
+  const { prepareS, hoopS } = workAt(day, piece);
+  const done = Math.min(before.idleS, prepareS);
+  const idleS = before.idleS - done;
+  const rest = prepareS - done;
+  const toS = before.handsS + rest + hoopS;
+  const after: State = {
+    ...before,
+    stage: stagedAs(before, piece, HOOPED),
+    held: before.held.map((was, i) => (i === piece ? hoop : was)),
+    free: { ...before.free, [hoop]: (before.free[hoop] ?? 0) - 1 },
+    handsS: toS,
+    idleS,
+    usableS: Math.min(before.usableS, idleS),
+  };
+  return [after, { move, fromS: before.handsS, toS, prepareS: rest, threads: [] }];
+}
+
+function mounted(day: Day, before: State, move: Extract<Move, { kind: 'mount' }>): [State, Timed] {
+  const { piece } = move;
+  const { machine, mountS, runs, threads } = workAt(day, piece);
+  const own = day.machines[machine] ?? { needles: 1, threaded: [], threadS: 0 };
+  const { putOn, after: needles } = threadsFor(before.threaded[machine] ?? [], threads, {
+    needles: own.needles,
+    later: wantedLater(day, { ...before, stage: stagedAs(before, piece, MOUNTED) }, machine),
+  });
+  const toS = before.handsS + mountS + putOn.length * own.threadS;
+  const after: State = {
+    ...before,
+    stage: stagedAs(before, piece, MOUNTED),
+    on: onWith(before, machine, { piece, run: 0, endsS: toS + (runs[0]?.aloneS ?? 0) }),
+    threaded: before.threaded.map((was, i) => (i === machine ? needles : was)),
+    handsS: toS,
+    rethreads: before.rethreads + putOn.length,
+  };
+  return [after, { move, fromS: before.handsS, toS, prepareS: 0, threads: putOn }];
+}
+
+function tended(day: Day, begun: State, move: Extract<Move, { kind: 'tend' }>): [State, Timed] {
+  const { machine } = move;
+  const { piece, run, endsS } = begun.on[machine] ?? NOBODY;
+  const before = idledTo(begun, endsS);
+  const { runs } = workAt(day, piece);
+  const toS = before.handsS + (runs[run]?.handsS ?? 0);
+  const next = runs[run + 1];
+  // Where hands were at it last, it is done.
+  const on = next
+    ? { piece, run: run + 1, endsS: toS + next.aloneS }
+    : { piece, run: runs.length, endsS: toS };
+  return [
+    { ...before, on: onWith(before, machine, on), handsS: toS },
+    { move, fromS: before.handsS, toS, prepareS: 0, threads: [] },
+  ];
+}
+
+function takenOff(day: Day, begun: State, move: Extract<Move, { kind: 'off' }>): [State, Timed] {
+  const { machine } = move;
+  const { piece, endsS } = begun.on[machine] ?? NOBODY;
+  const before = idledTo(begun, endsS);
+  const { takeOffS, finishS, dueS } = workAt(day, piece);
+  const toS = before.handsS + takeOffS;
+  const hoop = before.held[piece] ?? '';
+  const after: State = {
+    ...before,
+    stage: stagedAs(before, piece, OFF),
+    held: before.held.map((was, i) => (i === piece ? null : was)),
+    on: onWith(before, machine, NOBODY),
+    free: { ...before.free, [hoop]: (before.free[hoop] ?? 0) + 1 },
+    handsS: toS,
+    toFinishS: before.toFinishS + finishS,
+    lateS: before.lateS + (dueS === null ? 0 : Math.max(0, toS + finishS - dueS)),
+  };
+  return [after, { move, fromS: before.handsS, toS, prepareS: 0, threads: [] }];
+}
+
+/** The day after a move, and when that was done. */
+export function moved(day: Day, state: State, move: Move): [State, Timed] {
+  switch (move.kind) {
+    case 'hoop':
+      return hooped(day, state, move);
+    case 'mount':
+      return mounted(day, state, move);
+    case 'tend':
+      return tended(day, state, move);
+    default:
+      return takenOff(day, state, move);
+  }
+}
+
+export const isDone = ({ stage }: State): boolean => stage.every((one) => one === OFF);
+
+/** What a finished day is worth: finishing that idle hands could not do comes at its end. */
+export const worthOf = ({ lateS, handsS, toFinishS, usableS }: State): Worth => ({
+  lateS,
+  endS: handsS + toFinishS - usableS,
+});
+
+/** What is on the needles of a machine, as far as it decides anything: what nobody wants is as good as nothing. */
+function needlesKey(day: Day, state: State, machine: number): string {
+  const later = wantedLater(day, state, machine);
+  const needed = (state.threaded[machine] ?? []).filter((thread) => later.has(thread));
+  // With a needle for every thread, none gives way: which was used last decides nothing.
+  return (later.size <= (day.machines[machine]?.needles ?? 1) ? [...needed].sort() : needed).join();
+}
+
+/** What decides how a day goes on, but for times. */
+export const keyOf = (day: Day, state: State): string => {
+  const { stage, held, on } = state;
+  const needles = day.machines.map((_, machine) => needlesKey(day, state, machine));
+  return `${stage.join('')}|${held.map((hoop) => hoop ?? '').join()}|${on.map(({ piece, run }) => `${piece}.${run}`).join()}|${needles.join(';')}`;
+};
+
+/**
+ * Whether whatever follows one state is at least as good as what follows the other; both with one key. Who is done
+ * sooner may be idle until then.
+ */
+export function dominates(a: State, b: State): boolean {
+  if (a.handsS > b.handsS || a.lateS > b.lateS) return false;
+  for (let m = 0; m < a.on.length; m += 1) {
+    const [one, other] = [a.on[m], b.on[m]];
+    if (one && other && one.piece >= 0 && Math.max(one.endsS, b.handsS) > Math.max(other.endsS, b.handsS))
+      return false;
+  }
+  const waited = idledTo(a, b.handsS);
+  return (
+    waited.idleS >= b.idleS &&
+    waited.idleS - waited.usableS >= b.idleS - b.usableS &&
+    waited.toFinishS - waited.usableS <= b.toFinishS - b.usableS
+  );
+}
+
+export const STAGE = { WAITING, HOOPED, MOUNTED, OFF } as const;
