@@ -204,7 +204,8 @@ for (const path of PAGES)
     project,
   }) => {
     test.skip(project.name !== 'phone', 'the sizes are the test’s own');
-    await page.goto(path);
+    // What is fetched later brings headings of its own.
+    await page.goto(path, { waitUntil: 'networkidle' });
     await expect(page.getByRole('heading').last()).toBeVisible();
     for (const size of SMALL) {
       await page.setViewportSize(size);

@@ -9,6 +9,7 @@ import {
   type Ticket,
   TicketSchema,
 } from '@zt/core';
+import { newOrder, OrderSchema } from '@zt/core/model/order';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { designed } from '@zt/core/testing/designed';
@@ -128,6 +129,20 @@ function requestOf(i: number): Sent {
       send: (shop) => shop.putItem(noun, changedItem),
     }),
     () => ({ what: 'rules', send: (shop) => shop.put('/api/rules', { rules }) }),
+    () => ({
+      what: 'order with its cost and quote',
+      send: async (shop) => {
+        const id = `fuzzed-order-${i}`;
+        const base = { ...newOrder(id, 'Tees', '2026-05-04'), promisedMinor: 1250, brought: 'six' };
+        const order = { ...(mutated(random, base, OrderSchema) as object), id };
+        const saved = await shop.put(`/api/orders/${id}`, { order });
+        if (saved.status >= 500) return saved;
+        const ofOrder = { ...body, id: `fuzzed-ordered-${i}`, orderId: id };
+        await shop.put(`/api/tickets/${ofOrder.id}`, { ticket: ofOrder, rev: 0 });
+        const quote = await shop.raw(`/api/orders/${id}/quote.pdf`);
+        return quote.status >= 500 ? quote : shop.raw(`/api/orders/${id}/cost`);
+      },
+    }),
     () => ({ what: 'no JSON', send: (shop) => shop.put(`/api/tickets/${ticket.id}`, `{"ticket":${i}`) }),
   ];
   return at(kinds, Math.floor(random() * 1000) + i)();

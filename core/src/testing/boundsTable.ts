@@ -1,13 +1,17 @@
 import type { z } from 'zod';
 import { say } from '../base/units/phrase';
+import { CustomerSchema } from '../model/customer';
 import { allBounds } from '../model/fields/bounds';
 import { boundsInWords } from '../model/fields/readField';
 import { HouseRulesSchema } from '../model/houseRules';
+import { OrderSchema } from '../model/order';
 import { SHELF_ITEMS } from '../model/shelf';
 import { TicketSchema } from '../model/ticket';
 
 const THINGS: Record<string, z.ZodType> = {
   ticket: TicketSchema,
+  order: OrderSchema,
+  customer: CustomerSchema,
   'house rules': HouseRulesSchema,
   ...SHELF_ITEMS,
 };
