@@ -100,7 +100,8 @@ const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
 const SHOTS = [
   ['bench', PHONE, '/'],
-  ['new', PHONE, '/new'],
+  ['orders', PHONE, '/orders/demo-order-guesthouse'],
+  ['price', PHONE, '/ticket/demo-ticket-01/price'],
   ['piece', PHONE, '/ticket/demo-ticket-01/piece'],
   ['design', PHONE, '/ticket/demo-ticket-05/design', lettered],
   ['place', PHONE, '/ticket/demo-ticket-01/place'],
@@ -122,7 +123,6 @@ const SHOTS = [
   ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],
   ['wide-practice', WIDE, '/ticket/demo-ticket-01/practice', practise],
   ['wide-logbook', WIDE, '/logbook'],
-  ['wide-rules', WIDE, '/rules'],
   ['cloth', PHONE, '/ticket/demo-ticket-04/design', ofCloth],
 ];
 

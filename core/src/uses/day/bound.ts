@@ -32,34 +32,94 @@ function handsLeft(day: Day, state: State): { sure: number; prepare: number } {
 const finishLeft = (day: Day, state: State): number =>
   day.works.reduce((sum, { finishS }, piece) => sum + (state.stage[piece] === STAGE.OFF ? 0 : finishS), 0);
 
-/** When one machine is done at the earliest with what is still to go through it, and the last of it finished. */
+/** Threads that have to be put on a machine at least once more, for pieces that are still to be mounted on it. */
+function threadingsLeft(day: Day, state: State, machine: number): number {
+  const own = day.machines[machine];
+  const now = new Set(state.threaded[machine] ?? []);
+  const wanted = new Set<string>();
+  /** On one needle what a piece ends with stays for the next. */
+  const ends = new Set(now);
+  const isOne = own?.needles === 1;
+  const on = state.on[machine];
+  if (isOne && on && on.piece >= 0) ends.add(workAt(day, on.piece).threads.at(-1) ?? '');
+  for (let piece = 0; piece < day.works.length; piece += 1) {
+    const work = workAt(day, piece);
+    if (work.machine !== machine || (state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
+    // Of one needle only the first has to be there; of many as many as there are needles.
+    for (const thread of isOne ? work.threads.slice(0, 1) : work.threads.slice(0, own?.needles))
+      wanted.add(thread);
+    if (isOne) ends.add(work.threads.at(-1) ?? '');
+  }
+  return [...wanted].filter((thread) => !(isOne ? ends : now).has(thread)).length;
+}
+
+/**
+ * When one machine is done at the earliest with what is still to go through it, and the last of it finished. The hands that
+ * take a piece off it are those that put the next one on: it stands still meanwhile.
+ */
 function machineBound(day: Day, state: State, machine: number): number {
   const on = state.on[machine];
+  const isBusy = on !== undefined && on.piece >= 0;
   let at = state.handsS;
   let tail = Number.POSITIVE_INFINITY;
   let head = Number.POSITIVE_INFINITY;
   let waiting = 0;
-  if (on && on.piece >= 0) {
+  if (isBusy) {
     const work = workAt(day, on.piece);
     at = Math.max(at, on.endsS);
     for (const [i, { aloneS, handsS }] of work.runs.entries()) {
       if (i > on.run) at += aloneS;
       if (i >= on.run) at += handsS;
     }
-    tail = work.takeOffS + work.finishS;
+    at += work.takeOffS;
+    tail = work.finishS;
     head = 0;
   }
   for (let piece = 0; piece < day.works.length; piece += 1) {
     const work = workAt(day, piece);
     const stage = state.stage[piece];
     if (work.machine !== machine || stage === STAGE.OFF || stage === STAGE.MOUNTED) continue;
-    waiting += work.mountS + stitchS(work);
-    tail = Math.min(tail, work.takeOffS + work.finishS);
+    waiting += work.mountS + stitchS(work) + work.takeOffS;
+    tail = Math.min(tail, work.finishS);
     const own = stage === STAGE.HOOPED ? 0 : work.hoopS + Math.max(0, work.prepareS - state.idleS);
     head = Math.min(head, own);
   }
   if (tail === Number.POSITIVE_INFINITY) return 0;
-  return at + (on && on.piece >= 0 ? 0 : head) + waiting + tail;
+  const threading = threadingsLeft(day, state, machine) * (day.machines[machine]?.threadS ?? 0);
+  return at + (isBusy ? 0 : head) + waiting + threading + tail;
+}
+
+/**
+ * How late the pieces of one machine will be at least, all together, seconds: whatever their order, the k-th of them is
+ * done no sooner than with the shortest first, and the k-th promised time is met best by the k-th that is done.
+ */
+function lateBound(day: Day, state: State, machine: number): number {
+  const on = state.on[machine];
+  let at = state.handsS;
+  let late = 0;
+  if (on && on.piece >= 0) {
+    const work = workAt(day, on.piece);
+    at = Math.max(at, on.endsS);
+    for (const [i, { aloneS, handsS }] of work.runs.entries())
+      at += (i > on.run ? aloneS : 0) + (i >= on.run ? handsS : 0);
+    at += work.takeOffS;
+    late += work.dueS === null ? 0 : Math.max(0, at + work.finishS - work.dueS);
+  }
+  const times: number[] = [];
+  const dues: number[] = [];
+  for (let piece = 0; piece < day.works.length; piece += 1) {
+    const work = workAt(day, piece);
+    if (work.machine !== machine || (state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
+    times.push(work.mountS + stitchS(work) + work.takeOffS);
+    // What is finished after it is taken off its promised time, so that only the machine counts here.
+    dues.push(work.dueS === null ? Number.POSITIVE_INFINITY : work.dueS - work.finishS);
+  }
+  dues.sort((x, y) => x - y);
+  for (const [k, took] of times.sort((x, y) => x - y).entries()) {
+    at += took;
+    late += Math.max(0, at - (dues[k] ?? Number.POSITIVE_INFINITY));
+  }
+  return late;
 }
 
 /** How long a piece is still in a hoop, seconds, from when hands are free: hooped, mounted, stitched and taken off. */
@@ -105,12 +165,17 @@ function hoopBound(day: Day, state: State, kinds: readonly string[]): number {
  */
 export function boundOf(day: Day, state: State): Worth {
   const { sure, prepare } = handsLeft(day, state);
-  const hands = state.handsS + sure + finishLeft(day, state) + Math.max(0, prepare - state.idleS);
+  const threading = day.machines.reduce(
+    (sum, { threadS }, machine) => sum + threadingsLeft(day, state, machine) * threadS,
+    0,
+  );
+  const hands = state.handsS + sure + threading + finishLeft(day, state) + Math.max(0, prepare - state.idleS);
   // What is idle from now on serves preparing and finishing alike: it is in the time that passes anyway.
   const endS = Math.max(
     hands,
     ...day.machines.map((_, machine) => machineBound(day, state, machine)),
     ...hoopSets(day).map((kinds) => hoopBound(day, state, kinds)),
   );
-  return { lateS: state.lateS, endS };
+  const lateS = day.machines.reduce((sum, _, machine) => sum + lateBound(day, state, machine), state.lateS);
+  return { lateS, endS };
 }

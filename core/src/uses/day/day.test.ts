@@ -1,57 +1,8 @@
 import { bestOfAll } from '../../testing/everyDay';
+import { expectSound, overlaps, solved } from '../../testing/soundDay';
 import { variedDay } from '../../testing/variedDays';
-import { gapOf, type Solved, solveDay } from './solve';
-import { type Tapes, tapesOf } from './tapes';
-import { type Day, whyNotPlanned } from './work';
-
-function solved(day: Day): Solved {
-  const work = solveDay(day);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
-}
-
-const overlaps = (stretches: readonly { fromS: number; toS: number }[]): boolean =>
-  [...stretches]
-    .sort((a, b) => a.fromS - b.fromS)
-    .some(({ fromS }, i, all) => i > 0 && fromS < (all[i - 1]?.toS ?? 0) - 1e-6);
-
-/** Never two things in one pair of hands, on one machine, or in one hoop; all of every piece done, in its order. */
-function expectSound(day: Day, tapes: Tapes, { worth }: Pick<Solved, 'worth'>) {
-  expect(overlaps(tapes.hands)).toBe(false);
-  for (const machine of tapes.machines) expect(overlaps(machine)).toBe(false);
-  for (const [hoop, count] of Object.entries(day.hoops))
-    for (const { fromS } of tapes.hoops.filter((one) => one.hoop === hoop)) {
-      const atOnce = tapes.hoops.filter(
-        (one) => one.hoop === hoop && one.fromS <= fromS + 1e-6 && one.toS > fromS + 1e-6,
-      );
-      expect(atOnce.length).toBeLessThanOrEqual(count);
-    }
-  expect(tapes.endS).toBeCloseTo(worth.endS, 6);
-  day.works.forEach((work, piece) => {
-    const of = (what: string) => tapes.hands.filter((one) => one.piece === piece && one.what === what);
-    const sum = (what: string) => of(what).reduce((total, { fromS, toS }) => total + toS - fromS, 0);
-    const [first, last] = [
-      (what: string) => Math.min(...of(what).map(({ fromS }) => fromS)),
-      (what: string) => Math.max(...of(what).map(({ toS }) => toS)),
-    ];
-    expect(sum('prepare')).toBeCloseTo(work.prepareS, 6);
-    expect(sum('hoop')).toBeCloseTo(work.hoopS, 6);
-    expect(sum('take off')).toBeCloseTo(work.takeOffS, 6);
-    expect(sum('finish')).toBeCloseTo(work.finishS, 6);
-    expect(last('prepare')).toBeLessThanOrEqual(first('hoop') + 1e-6);
-    expect(last('hoop')).toBeLessThanOrEqual(first('mount') + 1e-6);
-    expect(last('take off')).toBeLessThanOrEqual(first('finish') + 1e-6);
-    const alone =
-      tapes.machines[work.machine]?.filter((one) => one.piece === piece && one.by === 'machine') ?? [];
-    const stitched = alone.reduce((total, { fromS, toS }) => total + toS - fromS, 0);
-    expect(stitched).toBeCloseTo(
-      work.runs.reduce((total, { aloneS }) => total + aloneS, 0),
-      6,
-    );
-    expect(Math.max(...alone.map(({ toS }) => toS))).toBeLessThanOrEqual(first('take off') + 1e-6);
-  });
-}
+import { tapesOf } from './tapes';
+import { whyNotPlanned } from './work';
 
 it('a few pieces are planned as well as by going through every order of what hands do', () => {
   for (let seed = 1; seed <= 60; seed += 1) {
@@ -62,16 +13,6 @@ it('a few pieces are planned as well as by going through every order of what han
     expect([found.worth.lateS, found.worth.endS].map(Math.round)).toEqual(
       [best.lateS, best.endS].map(Math.round),
     );
-    expectSound(day, tapesOf(day, found.moves), found);
-  }
-});
-
-it('many pieces are planned soundly, and no plan is better than the bound that is told', () => {
-  for (let seed = 1; seed <= 6; seed += 1) {
-    const day = variedDay(seed * 97, 14 + seed);
-    const found = solved(day);
-    expect(found.boundS).toBeLessThanOrEqual(found.worth.endS + 1e-6);
-    expect(gapOf(found)).toBeLessThan(0.3);
     expectSound(day, tapesOf(day, found.moves), found);
   }
 });

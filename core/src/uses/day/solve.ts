@@ -1,13 +1,14 @@
 import { boundOf } from './bound';
 import { dominates, isDone, keyOf, type Move, moved, movesFrom, type State, startOf, worthOf } from './state';
-import { type Day, isBetter, type Worth } from './work';
+import { type Day, EPSILON, isBetter, type Worth } from './work';
 
 /** A planned day: the moves in their order, what it is worth, and what no other plan can be better than. */
 export interface Solved {
   moves: Move[];
   worth: Worth;
-  /** When all is done at the earliest, whatever the plan, seconds. */
+  /** When all is done at the earliest, and how late pieces are at least, whatever the plan, seconds. */
   boundS: number;
+  boundLateS: number;
   /** Whether no plan is better: every other was ruled out. */
   isExact: boolean;
   rethreads: number;
@@ -99,10 +100,18 @@ function* exactly(day: Day, start: Solved): Generator<SolveProgress, Solved> {
     // The last is taken first.
     open.push(...children.sort(byBound).reverse());
   }
-  return { ...best, isExact: true, boundS: best.worth.lateS > 0 ? best.boundS : best.worth.endS };
+  const { lateS, endS } = best.worth;
+  // Where something is late, a plan that ends sooner may be later still.
+  return { ...best, isExact: true, boundLateS: lateS, boundS: lateS > EPSILON ? best.boundS : endS };
 }
 
-const BEAM = 48;
+/** So many ways on are kept beside one another: more on a short day, so that every day takes about as long. */
+const BEAM = { least: 64, most: 400, steps: 24_000 } as const;
+const beamFor = ({ works }: Day): number => {
+  const steps = works.reduce((sum, { runs }) => sum + 2 + runs.length, 1);
+  return Math.min(BEAM.most, Math.max(BEAM.least, Math.round(BEAM.steps / steps)));
+};
+
 /** So many pieces are tried to be hooped next, in the order they are promised. */
 const MOST_TRIED = 5;
 
@@ -149,6 +158,7 @@ function* goodPlan(day: Day, width: number): Generator<SolveProgress, Solved> {
     moves: movesOf(first.step),
     worth: worthOf(first.state),
     boundS: root.bound.endS,
+    boundLateS: root.bound.lateS,
     isExact: false,
     rethreads: first.state.rethreads,
   };
@@ -159,7 +169,7 @@ function* goodPlan(day: Day, width: number): Generator<SolveProgress, Solved> {
  * day must be one that can be planned (`whyNotPlanned`). Yields progress; the caller may stop between.
  */
 export function* solveDay(day: Day): Generator<SolveProgress, Solved> {
-  const good = yield* goodPlan(day, BEAM);
+  const good = yield* goodPlan(day, beamFor(day));
   return day.works.length <= EXACT_UP_TO ? yield* exactly(day, good) : good;
 }
 
