@@ -57,7 +57,8 @@ export interface StitchPlan {
 
 /** Of a machine that nobody described, stitches a minute. */
 export const DEFAULT_SPEED = 600;
-const DEFAULT_BOBBIN_M = 60;
+/** Of a machine that nobody described, metres on a full bobbin. */
+export const DEFAULT_BOBBIN_M = 60;
 
 /** Metres of top thread for stitches: its factor × what they lay on top, and a little for each. */
 export function topThreadM(

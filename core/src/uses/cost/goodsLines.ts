@@ -3,7 +3,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { THREADS } from '../../catalogue/materials';
 import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
 import type { SupplyType } from '../../model/shelf';
-import { DEFAULT_SPEED } from '../../stages/stitch/planStitch';
+import { DEFAULT_BOBBIN_M, DEFAULT_SPEED } from '../../stages/stitch/planStitch';
 import { SUPPLIES } from '../../stock/supplies';
 import { wantedPieces } from '../cutting/sheetPieces';
 import { suppliesNeeded } from '../logbook/shelfUse';
@@ -118,8 +118,8 @@ function bobbinLine({ plan, shelf, rules }: CostOf): CostLine[] {
   if (!stitch || !layers) return [];
   const { id, name } = layers.parts.bobbin.choice;
   const wound = supplyMinor(id as SupplyType, shelf);
-  const fullM = mount?.machine?.bobbinMetres ?? null;
-  if (wound === null || fullM === null) return lineOf('bobbin', 'Bobbin thread', [unpricedOf(name)]);
+  const fullM = mount?.machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
+  if (wound === null) return lineOf('bobbin', 'Bobbin thread', [unpricedOf(name)]);
   const needed = stitch.bobbinNeededM;
   return lineOf('bobbin', 'Bobbin thread', [
     {
