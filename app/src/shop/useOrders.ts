@@ -3,7 +3,7 @@ import { CustomerSchema } from '@zt/core/model/customer';
 import { type Order, OrderSchema } from '@zt/core/model/order';
 import type { OrderDetail } from '@zt/core/model/ordersApi';
 import { mergeFitting } from '@zt/core/uses/sharing/merge';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useCustomersQuery, useOrderQuery } from '../services/ordersApi';
 import type { Queued } from '../store/queue';
 import { useAppSelector } from '../store/store';
@@ -69,7 +69,11 @@ export function useOrder(id: string | null): OpenOrder {
     skip: id === null || isNew,
   });
   const customers = useCustomers();
-  const order = useMemo(() => orderWith(data?.order ?? null, waiting, id), [data, waiting, id]);
+  const known = useMemo(() => orderWith(data?.order ?? null, waiting, id), [data, waiting, id]);
+  /** While it is read anew it stays as it was: a field in the hand is not taken away. */
+  const last = useRef<Order | null>(null);
+  if (known) last.current = known;
+  const order = known ?? (isError || last.current?.id !== id ? null : last.current);
   return {
     order,
     customer: customers.find((one) => one.id === order?.customerId) ?? null,

@@ -106,10 +106,33 @@ const SEND: { [E in keyof Requests]: (arg: Requests[E]) => AppThunk<Promise<Send
   removeEntry: (arg) => (dispatch) => dispatch(logbookApi.endpoints.removeEntry.initiate(arg.id)),
   removeTicket: (arg) => (dispatch) => dispatch(ticketsApi.endpoints.removeTicket.initiate(arg)),
   keepDrawing: (arg) => (dispatch) => dispatch(drawingsApi.endpoints.keepDrawing.initiate(arg)),
-  saveOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.saveOrder.initiate(arg)),
+  saveOrder: (arg) => async (dispatch) => {
+    const answer = await dispatch(ordersApi.endpoints.saveOrder.initiate(arg));
+    const { data: order } = answer;
+    // What was read has it before it waits here no more: nobody's page is without it meanwhile.
+    if (order && arg.base)
+      dispatch(ordersApi.util.updateQueryData('order', order.id, (kept) => ({ ...kept, order })));
+    else if (order)
+      await dispatch(
+        ordersApi.util.upsertQueryData('order', order.id, { order, customer: null, tickets: [] }),
+      );
+    return answer;
+  },
   removeOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.removeOrder.initiate(arg)),
   restoreOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.restoreOrder.initiate(arg)),
-  saveCustomer: (arg) => (dispatch) => dispatch(ordersApi.endpoints.saveCustomer.initiate(arg)),
+  saveCustomer: (arg) => async (dispatch) => {
+    const answer = await dispatch(ordersApi.endpoints.saveCustomer.initiate(arg));
+    const { data: customer } = answer;
+    if (customer)
+      dispatch(
+        ordersApi.util.updateQueryData('customers', undefined, (kept) => {
+          const line = kept.find((one) => one.customer.id === customer.id);
+          if (line) line.customer = customer;
+          else kept.push({ customer, orders: 0, open: 0 });
+        }),
+      );
+    return answer;
+  },
   restoreTicket: (arg) => (dispatch) => dispatch(ticketsApi.endpoints.restoreTicket.initiate(arg)),
 };
 
