@@ -67,3 +67,37 @@ test('what an hour of hands costs stands among the house numbers', async ({ page
   await page.getByLabel('Find a number').fill('hour of hands');
   await expect(page.getByLabel('An hour of hands EUR')).toHaveValue('18');
 });
+
+test('what is cheaper is one tap, and the price follows; what was paid for a thread stands on the shelf', async ({
+  page,
+}) => {
+  const kept = await page.request.get('/api/tickets/demo-ticket-06');
+  const { ticket } = (await kept.json()) as { ticket: { id: string } };
+  const id = crypto.randomUUID();
+  const copy = { ...ticket, id, name: 'Two blues', orderId: null };
+  expect((await page.request.put(`/api/tickets/${id}`, { data: { ticket: copy, rev: 0 } })).ok()).toBe(true);
+  // What the logbook says of spoilt pieces comes late, and counts.
+  await page.goto(`/ticket/${id}/price`, { waitUntil: 'networkidle' });
+  const total = page.getByTestId('total');
+  await expect(page.getByText('Planning what could be changed.')).toHaveCount(0);
+  const before = centsIn(await total.textContent());
+  const offer = page.getByRole('button', { name: /^One colour less: / });
+  const saves = /saves €([\d.]+)/.exec((await offer.textContent()) ?? '')?.[1] ?? '';
+  await offer.click();
+  await expect.poll(async () => centsIn(await total.textContent())).toBe(before - centsIn(saves));
+
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: /^navy/ }).first().click();
+  const paid = page.getByLabel('paid, EUR');
+  await expect(paid).toHaveValue('4.60');
+  await expect(page.getByLabel('bought from')).toHaveValue('Capstan Threads');
+  await paid.fill('5,20');
+  await paid.blur();
+  const minor = async () => {
+    const shelf = (await (await page.request.get('/api/shelf')).json()) as {
+      threads: { name: string; paid?: { minor: number } }[];
+    };
+    return shelf.threads.find(({ name }) => name === 'navy')?.paid?.minor;
+  };
+  await expect.poll(minor).toBe(520);
+});

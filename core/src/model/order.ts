@@ -16,9 +16,9 @@ export const ORDER_STATES = [
 ] as const;
 export type OrderState = (typeof ORDER_STATES)[number];
 
-/** From here on the shop owes nothing more on it. */
-const HANDED_OVER = ORDER_STATES.indexOf('handed over');
-export const isOpenState = (state: OrderState): boolean => ORDER_STATES.indexOf(state) < HANDED_OVER;
+/** The states in which the shop still owes something on it: it is not handed over. */
+export const OPEN_STATES: readonly OrderState[] = ORDER_STATES.slice(0, ORDER_STATES.indexOf('handed over'));
+export const isOpenState = (state: OrderState): boolean => OPEN_STATES.includes(state);
 
 /** What somebody ordered: its tickets name it, and it says for whom, until when, and what was promised. */
 export const OrderSchema = z.object({

@@ -14,12 +14,11 @@ import {
   titleOf,
 } from '@zt/core';
 import { format } from 'date-fns/format';
-import { isSameDay } from 'date-fns/isSameDay';
-import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
+import { dueInWords } from '../../components/dueInWords';
 import { UndoBar } from '../../components/UndoBar';
 import { Callout } from '../../components/ui/Callout';
 import { ListScreen } from '../../components/ui/ListScreen';
@@ -56,12 +55,6 @@ function rowsOf(tickets: readonly KeptTicket[], shelf: Shelf, rules: HouseRules)
     })
     .sort((a, b) => (a.kept.ticket.due ?? '9999').localeCompare(b.kept.ticket.due ?? '9999'));
 }
-
-const DUE_WORDS = (due: string | null) => {
-  if (due === null) return 'no day set';
-  const day = parseISO(due);
-  return isSameDay(day, new Date()) ? 'today' : format(day, 'EEE d MMM');
-};
 
 /** What to do next on this ticket, in a line: the worst finding, or the stage's own answer. */
 function nextLine(
@@ -105,7 +98,7 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
         aria-label={[
           `${titleOf(ticket)}, ${STAGE_NAMES[stage]}: ${text}`,
           ticket.customer ? `for ${ticket.customer}` : '',
-          ticket.due ? `due ${DUE_WORDS(ticket.due)}` : '',
+          ticket.due ? `due ${dueInWords(ticket.due)}` : '',
         ]
           .filter(Boolean)
           .join('; ')}
@@ -148,7 +141,7 @@ function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }
               >{`${row.states.findIndex((s) => s.stage === stage) + 1} ${STAGE_NAMES[stage]}`}</Txt>
             </View>
             <Txt as="small" tone="graphite">
-              {DUE_WORDS(ticket.due)}
+              {dueInWords(ticket.due)}
             </Txt>
           </Row>
         </Stack>

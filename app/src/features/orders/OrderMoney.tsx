@@ -1,6 +1,6 @@
 import { formatMoney } from '@zt/core/base/units/money';
 import type { Order } from '@zt/core/model/order';
-import type { OrderCost } from '@zt/core/uses/cost/orderCost';
+import { isWholeCost, leftOfOrder, type OrderCost } from '@zt/core/uses/cost/orderCost';
 import { View } from 'react-native';
 import { Callout } from '../../components/ui/Callout';
 import { Disclosure } from '../../components/ui/Disclosure';
@@ -12,24 +12,18 @@ import { Txt } from '../../components/ui/Txt';
 import { orderPaper, useOrderCostQuery } from '../../services/ordersApi';
 
 /** What a promised price leaves, by habit and in truth. */
-function Left({
-  cost,
-  promisedMinor,
-  isWhole,
-}: {
-  cost: OrderCost;
-  promisedMinor: number;
-  isWhole: boolean;
-}) {
+function Left({ cost, promisedMinor }: { cost: OrderCost; promisedMinor: number }) {
   const money = (minor: number) => formatMoney(minor, cost.currency);
-  const left = promisedMinor - cost.totalMinor;
+  const { naiveMinor, trueMinor, marginPercent } = leftOfOrder(promisedMinor, cost);
+  const isWhole = isWholeCost(cost);
+  const share = marginPercent === null ? '' : `, ${Math.round(marginPercent)} % of the price`;
   return (
     <>
-      <Txt tone="graphite">{`Price minus blanks says ${money(promisedMinor - cost.blankMinor)}.`}</Txt>
-      <Txt as="strong" tone={left < 0 ? 'madder' : 'ink'} testID="order-left">
-        {left < 0
-          ? `In truth ${isWhole ? '' : 'at least '}${money(-left)} is put in.`
-          : `In truth ${isWhole ? '' : 'at most '}${money(left)} is left${promisedMinor > 0 ? `, ${Math.round((100 * left) / promisedMinor)} % of the price` : ''}.`}
+      <Txt tone="graphite">{`Price minus blanks says ${money(naiveMinor)}.`}</Txt>
+      <Txt as="strong" tone={trueMinor < 0 ? 'madder' : 'ink'} testID="order-left">
+        {trueMinor < 0
+          ? `In truth ${isWhole ? '' : 'at least '}${money(-trueMinor)} is put in.`
+          : `In truth ${isWhole ? '' : 'at most '}${money(trueMinor)} is left${share}.`}
       </Txt>
     </>
   );
@@ -45,7 +39,7 @@ export function OrderMoney({ order, onPrice }: { order: Order; onPrice: (minor: 
   if (!cost || cost.tickets.length === 0) return null;
   const money = (minor: number) => formatMoney(minor, cost.currency);
   const unplanned = cost.tickets.filter(({ totalMinor }) => totalMinor === null);
-  const isWhole = unplanned.length === 0 && cost.unpriced.length === 0;
+  const isWhole = isWholeCost(cost);
   return (
     <Stack gap={8}>
       <Txt as="heading" level={2}>
@@ -61,9 +55,7 @@ export function OrderMoney({ order, onPrice }: { order: Order; onPrice: (minor: 
           <Txt>{`Without a price, and not counted: ${cost.unpriced.join(', ')}.`}</Txt>
         </Callout>
       ) : null}
-      {order.promisedMinor === null ? null : (
-        <Left cost={cost} promisedMinor={order.promisedMinor} isWhole={isWhole} />
-      )}
+      {order.promisedMinor === null ? null : <Left cost={cost} promisedMinor={order.promisedMinor} />}
       {isWhole && cost.wantedMinor !== null && cost.wantedMinor !== order.promisedMinor ? (
         <Row wrap align="middle">
           <Press

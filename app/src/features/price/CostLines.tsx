@@ -1,12 +1,12 @@
 import { type DisplayUnits, say } from '@zt/core';
-import type { CostLine } from '@zt/core/uses/cost/costLine';
+import { type CostLine, SORT_OF } from '@zt/core/uses/cost/costLine';
 import type { TrueCost } from '@zt/core/uses/cost/trueCost';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { usePalette } from '../../theme/palette';
-import { colourOf, GROUP_OF } from './CostTape';
+import { colourOf } from './CostTape';
 
 interface LineProps {
   line: CostLine;
@@ -28,7 +28,7 @@ function Line({ line, units, amount }: LineProps) {
         onPress={() => setOpen(!open)}
         style={{ flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 44 }}
       >
-        <View style={{ width: 8, height: 28, backgroundColor: colourOf(GROUP_OF[line.id], p) }} />
+        <View style={{ width: 8, height: 28, backgroundColor: colourOf(SORT_OF[line.id], p) }} />
         <Stack grow>
           <Txt as="label">{line.name}</Txt>
           {isUnpriced && line.minor > 0 ? (

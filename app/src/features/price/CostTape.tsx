@@ -1,4 +1,4 @@
-import type { CostId } from '@zt/core/uses/cost/costLine';
+import { COST_SORTS, type CostSort, SORT_OF } from '@zt/core/uses/cost/costLine';
 import type { TrueCost } from '@zt/core/uses/cost/trueCost';
 import { View } from 'react-native';
 import Svg, { G, Line, Rect } from 'react-native-svg';
@@ -9,32 +9,14 @@ const HEIGHT = 66;
 const BAND = 34;
 const SIDE = 1000;
 
-/** What the parts of a cost are: goods, wear, work, or what is lost and shared. */
-export const GROUPS = ['goods', 'wear', 'work', 'shared'] as const;
-type Group = (typeof GROUPS)[number];
-export const GROUP_OF: Record<CostId, Group> = {
-  blank: 'goods',
-  sheets: 'goods',
-  adhesive: 'goods',
-  thread: 'goods',
-  bobbin: 'goods',
-  needle: 'wear',
-  hoop: 'wear',
-  machineWear: 'wear',
-  hands: 'work',
-  machine: 'work',
-  setUp: 'work',
-  spoilt: 'shared',
-  overhead: 'shared',
-};
-const WORDS: Record<Group, string> = {
+const WORDS: Record<CostSort, string> = {
   goods: 'what goes into it',
   wear: 'wear',
   work: 'hands and machine',
   shared: 'spoilt and overhead',
 };
-export const colourOf = (group: Group, p: Palette): string =>
-  ({ goods: p.chalk, wear: p.graphite, work: p.tape, shared: p.madder })[group];
+export const colourOf = (sort: CostSort, p: Palette): string =>
+  ({ goods: p.chalk, wear: p.graphite, work: p.tape, shared: p.madder })[sort];
 
 interface CostTapeProps {
   cost: TrueCost;
@@ -48,9 +30,9 @@ export function CostTape({ cost, paidMinor, money }: CostTapeProps) {
   const p = usePalette();
   const whole = Math.max(cost.totalMinor, paidMinor ?? 0, 1);
   const at = (minor: number) => (minor / whole) * SIDE;
-  const sums = GROUPS.map((group) => ({
+  const sums = COST_SORTS.map((group) => ({
     group,
-    minor: cost.lines.reduce((sum, { id, minor }) => sum + (GROUP_OF[id] === group ? minor : 0), 0),
+    minor: cost.lines.reduce((sum, { id, minor }) => sum + (SORT_OF[id] === group ? minor : 0), 0),
   }));
   let from = 0;
   const parts = sums.map(({ group, minor }) => {

@@ -8,6 +8,7 @@ import { priced } from '../../testing/priced';
 import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { whatIsCheaper } from './cheaper';
 import type { CostOf } from './costLine';
+import { isWholeCost, leftOfOrder, orderCost, type TicketCost } from './orderCost';
 import { breakEven, leftOf, priceCurve, priceFor } from './price';
 import { spoiltShare } from './spoilt';
 import { trueCost } from './trueCost';
@@ -276,5 +277,34 @@ describe('what is cheaper', () => {
   it('never takes colours that are far apart for one', () => {
     const found = whatIsCheaper(asked(twentyTees()), spoiltShare(NOTHING_SEEN, RULES));
     expect(found.some(({ id }) => id === 'colours')).toBe(false);
+  });
+});
+
+describe('an order', () => {
+  const tees = costOf(asked(twentyTees()));
+  const tote = costOf(asked(oneTote(), SIX_NEEDLES));
+  const order = (tickets: TicketCost[]) => orderCost(tickets, RULES);
+
+  it('is the sum of its tickets, and says what a price leaves by habit and in truth', () => {
+    const both = order([
+      { id: 'tees', name: 'Tees', cost: tees },
+      { id: 'tote', name: 'Tote', cost: tote },
+    ]);
+    expect([both.totalMinor, both.pieces, both.blankMinor]).toEqual([24149 + tote.totalMinor, 21, 8750]);
+    expect(isWholeCost(both)).toBe(true);
+    const left = leftOfOrder(40_000, both);
+    expect([left.naiveMinor, left.trueMinor]).toEqual([31_250, 40_000 - both.totalMinor]);
+    expect(left.marginPercent).toBeCloseTo((100 * left.trueMinor) / 40_000, 9);
+    expect(leftOfOrder(0, both).marginPercent).toBeNull();
+  });
+
+  it('of which a ticket is not planned, or a thing not priced, is not whole', () => {
+    const some = order([
+      { id: 'tees', name: 'Tees', cost: tees },
+      { id: 'bag', name: 'Bag', cost: null },
+    ]);
+    expect([isWholeCost(some), some.wantedMinor]).toEqual([false, null]);
+    const bare = costOf(asked(exampleA(), SAMPLE_SHELF));
+    expect(isWholeCost(order([{ id: 'tee', name: 'Tee', cost: bare }]))).toBe(false);
   });
 });

@@ -22,6 +22,25 @@ export const COST_IDS = [
 ] as const;
 export type CostId = (typeof COST_IDS)[number];
 
+/** What sorts of cost there are: goods, wear, work, and what all of it shares. */
+export const COST_SORTS = ['goods', 'wear', 'work', 'shared'] as const;
+export type CostSort = (typeof COST_SORTS)[number];
+export const SORT_OF: Readonly<Record<CostId, CostSort>> = {
+  blank: 'goods',
+  sheets: 'goods',
+  adhesive: 'goods',
+  thread: 'goods',
+  bobbin: 'goods',
+  needle: 'wear',
+  hoop: 'wear',
+  machineWear: 'wear',
+  hands: 'work',
+  machine: 'work',
+  setUp: 'work',
+  spoilt: 'shared',
+  overhead: 'shared',
+};
+
 /** One line of what a run costs, and the sum that it is. */
 export interface CostLine {
   id: CostId;

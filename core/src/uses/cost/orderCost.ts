@@ -63,3 +63,17 @@ export function orderCost(tickets: readonly TicketCost[], rules: HouseRules): Or
     unpriced: [...new Set(costs.flatMap(({ unpriced }) => unpriced))],
   };
 }
+
+/** What a promised price leaves of an order, by habit and in truth; and whether all of it is counted. */
+export function leftOfOrder(promisedMinor: number, cost: OrderCost) {
+  const trueMinor = promisedMinor - cost.totalMinor;
+  return {
+    naiveMinor: promisedMinor - cost.blankMinor,
+    trueMinor,
+    marginPercent: promisedMinor === 0 ? null : (100 * trueMinor) / promisedMinor,
+  };
+}
+
+/** Whether nothing of an order is left uncounted: all its tickets are planned, and all that goes into them has a price. */
+export const isWholeCost = ({ tickets, unpriced }: Pick<OrderCost, 'tickets' | 'unpriced'>): boolean =>
+  unpriced.length === 0 && tickets.every(({ totalMinor }) => totalMinor !== null);

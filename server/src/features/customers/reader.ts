@@ -1,5 +1,5 @@
 import { type Customer, CustomerSchema } from '@zt/core/model/customer';
-import { ORDER_STATES } from '@zt/core/model/order';
+import { OPEN_STATES } from '@zt/core/model/order';
 import type { Customers } from '@zt/core/model/ordersApi';
 import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../../db/client';
@@ -32,11 +32,7 @@ export async function allCustomers(db: Reads): Promise<Customer[]> {
   return rows.flatMap(({ customer }) => customerOf(customer));
 }
 
-const IS_OPEN = sql.raw(
-  ORDER_STATES.slice(0, ORDER_STATES.indexOf('handed over'))
-    .map((state) => `'${state}'`)
-    .join(', '),
-);
+const IS_OPEN = sql.raw(OPEN_STATES.map((state) => `'${state}'`).join(', '));
 
 /** All customers by name, each with how many orders there are, and how many of them are open. */
 export async function readCustomers(db: Reads): Promise<Customers> {

@@ -1,4 +1,4 @@
-import { ORDER_STATES, type Order, OrderSchema } from '@zt/core/model/order';
+import { OPEN_STATES, type Order, OrderSchema } from '@zt/core/model/order';
 import type {
   OrderDetail,
   OrderedTicket,
@@ -43,14 +43,13 @@ async function countsOf(
 }
 
 const NO_TICKETS = { tickets: 0, pieces: 0, logged: 0 };
-const OPEN = ORDER_STATES.slice(0, ORDER_STATES.indexOf('handed over'));
 
 function wanted({ q, state, customer }: z.infer<typeof OrdersQuestionSchema>): SQL | undefined {
   const words = q?.trim();
   const written = `%${words?.replace(/[\\%_]/g, '\\$&')}%`;
   return and(
     isNull(orders.deletedAt),
-    state === undefined ? undefined : inArray(orders.state, state === 'open' ? OPEN : [state]),
+    state === undefined ? undefined : inArray(orders.state, state === 'open' ? [...OPEN_STATES] : [state]),
     customer === undefined ? undefined : eq(orders.customerId, customer),
     words
       ? sql`(${orders.name} LIKE ${written} ESCAPE '\\' OR ${customers.name} LIKE ${written} ESCAPE '\\')`

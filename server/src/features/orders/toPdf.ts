@@ -1,5 +1,5 @@
 import { PIECE_KINDS } from '@zt/core';
-import { pieceCount } from '@zt/core/model/ticket/piece';
+import { piecesOf } from '@zt/core/model/pieces';
 import { type CardPaperId, orderSheet, type PrintedOrder } from '@zt/core/uses/paper/index';
 import type { Db } from '../../db/client';
 import { ApiError, notFound } from '../../errors';
@@ -25,8 +25,9 @@ async function itemsOf(db: Pick<Db, 'select'>, ids: readonly string[]): Promise<
     const { piece, name, design } = one.ticket;
     const sizes = piece.sizes.map(({ name: size, count }) => `${count} × ${size}`).join(', ');
     const what = [name || PIECE_KINDS[piece.kind].name, design.name].filter(Boolean).join(', ');
-    const pieces = design.names?.rows.length || pieceCount(piece);
-    return [{ name: what, pieces, sizes: sizes && `${piece.quantity} as measured, ${sizes}` }];
+    return [
+      { name: what, pieces: piecesOf(one.ticket), sizes: sizes && `${piece.quantity} as measured, ${sizes}` },
+    ];
   });
 }
 
