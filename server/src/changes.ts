@@ -2,7 +2,7 @@ import { EventEmitter } from 'node:events';
 
 /** Something that was changed, for those who have it open: which, and which device did it, where that is known. */
 export interface ChangeTold {
-  noun: 'ticket' | 'shelf' | 'rules' | 'logbook' | 'orders' | 'customers' | 'all';
+  noun: 'ticket' | 'shelf' | 'rules' | 'logbook' | 'orders' | 'customers' | 'day' | 'all';
   id: string | null;
   /** The count of its saves, where it has one. */
   rev: number | null;

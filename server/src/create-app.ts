@@ -15,6 +15,7 @@ import { backupRoutes } from './features/backups/routes';
 import { changesRoutes, isQuestion, tellingChanges } from './features/changes/routes';
 import { customerRoutes } from './features/customers/routes';
 import { cutterRoutes } from './features/cutter/routes';
+import { dayRoutes } from './features/day/routes';
 import { devicesRoutes } from './features/devices/routes';
 import { drawingRoutes } from './features/drawings/routes';
 import { drillRoutes } from './features/drills/routes';
@@ -133,7 +134,7 @@ export function createApp(context: Context) {
     if (status === 500) process.stderr.write(`${error.stack ?? error.message}\n`);
     return c.json(body, status);
   });
-  for (const noun of ['shelf', 'rules', 'logbook', 'orders', 'customers'] as const)
+  for (const noun of ['shelf', 'rules', 'logbook', 'orders', 'customers', 'day'] as const)
     app.use(`/api/${noun}/*`, tellingChanges(context, noun));
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.get('/api/certificate', (c) =>
@@ -152,6 +153,7 @@ export function createApp(context: Context) {
   app.route('/api/logbook', logbookRoutes(context, memory));
   app.route('/api/orders', orderRoutes(context, memory));
   app.route('/api/customers', customerRoutes(context));
+  app.route('/api/day', dayRoutes(context));
   app.route('/api/searches', searchesRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/drills', drillRoutes(context));

@@ -9,6 +9,7 @@ import {
   type Ticket,
   TicketSchema,
 } from '@zt/core';
+import { DaySheetSchema, EMPTY_DAY } from '@zt/core/model/day';
 import { newOrder, OrderSchema } from '@zt/core/model/order';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
@@ -129,6 +130,15 @@ function requestOf(i: number): Sent {
       send: (shop) => shop.putItem(noun, changedItem),
     }),
     () => ({ what: 'rules', send: (shop) => shop.put('/api/rules', { rules }) }),
+    () => ({
+      what: 'day',
+      send: async (shop) => {
+        const stand = { at: 'machine' as const, hoop: 'hoop-number-a', run: 2, sinceMs: 1_796_000_000_000 };
+        const base = { ...EMPTY_DAY, stands: { [`${ticket.id}:0:0`]: stand }, pinned: [`${ticket.id}:0:0`] };
+        const saved = await shop.put('/api/day', { sheet: mutated(random, base, DaySheetSchema) });
+        return saved.status >= 500 ? saved : shop.raw('/api/day');
+      },
+    }),
     () => ({
       what: 'order with its cost and quote',
       send: async (shop) => {

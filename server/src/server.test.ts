@@ -281,6 +281,7 @@ describe('the interface’s own description', () => {
         '/api/logbook/pictures',
         '/api/logbook/{id}',
         '/api/logbook/{id}/entry.pdf',
+        '/api/day',
         '/api/orders',
         '/api/orders/{id}',
         '/api/orders/{id}/cost',

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { KeptEntrySchema, SavedSearchSchema } from './api';
 import { CustomerSchema } from './customer';
+import { DaySheetSchema, EMPTY_DAY } from './day';
 import { KeptDrawingSchema } from './drawing';
 import { isTheDrawing } from './drawingId';
 import { HouseRulesSchema } from './houseRules';
@@ -27,6 +28,8 @@ export const ExportedSchema = z.object({
     .default([]),
   customers: z.array(CustomerSchema).default([]),
   orders: z.array(OrderSchema).default([]),
+  /** What was said of the work that is planned. */
+  day: DaySheetSchema.default(EMPTY_DAY),
   /** Kept searches of the logbook. */
   searches: z.array(SavedSearchSchema).default([]),
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { IdSchema } from '../base/ids';
 
 /** Of what earlier states are kept. */
-export const HISTORY_NOUNS = ['ticket', 'shelf', 'rules', 'order', 'customer'] as const;
+export const HISTORY_NOUNS = ['ticket', 'shelf', 'rules', 'order', 'customer', 'day'] as const;
 export type HistoryNoun = (typeof HISTORY_NOUNS)[number];
 
 /** An earlier state: how something was before it was changed. */

@@ -4,6 +4,7 @@ import { atMost } from '../base/units/schema';
 import type { Reader } from './fields/readField';
 import { UnreadSchema } from './fields/unread';
 import { OffersSchema } from './offer';
+import { OpeningHoursSchema, USUAL_HOURS } from './openingHours';
 import { QUESTION_IDS, type QuestionId, SCHOOL_IDS, type SchoolOf } from './schoolIds';
 import { WaySchema } from './way';
 
@@ -37,6 +38,8 @@ export const HouseRulesSchema = z.object({
   currency: CurrencySchema.default(USUAL_CURRENCY),
   /** What stands at the head of a quote or a receipt, a line each. */
   heading: z.string().max(600).default(''),
+  /** When somebody is there to work. */
+  hours: OpeningHoursSchema.default(USUAL_HOURS),
   /** What was typed for a number and could not be taken. */
   unread: UnreadSchema.optional(),
   /** What was entered on another device where this one was changed too. */
@@ -51,6 +54,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   ways: [],
   currency: USUAL_CURRENCY,
   heading: '',
+  hours: USUAL_HOURS,
 };
 
 /** In what this shop's people read and type lengths and money. */

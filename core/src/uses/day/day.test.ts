@@ -2,7 +2,7 @@ import { bestOfAll } from '../../testing/everyDay';
 import { expectSound, overlaps, solved } from '../../testing/soundDay';
 import { variedDay } from '../../testing/variedDays';
 import { tapesOf } from './tapes';
-import { whyNotPlanned } from './work';
+import { type Day, type Work, whyNotPlanned } from './work';
 
 it('a few pieces are planned as well as by going through every order of what hands do', () => {
   for (let seed = 1; seed <= 60; seed += 1) {
@@ -97,4 +97,61 @@ it('what cannot be planned is told by its name', () => {
 it('a day with nothing to do is over at once', () => {
   const found = solved({ works: [], machines: [], hoops: {} });
   expect([found.worth, found.moves]).toEqual([{ lateS: 0, endS: 0 }, []]);
+});
+
+describe('pieces just like one another', () => {
+  const [like] = variedDay(11, 1).works;
+  if (!like) throw new Error('a day has pieces');
+  const of = (dueOf: (i: number) => number | null): Day => ({
+    ...variedDay(11, 1),
+    works: [0, 1, 2].map((i) => ({ ...like, id: `like-${i}`, dueS: dueOf(i) })),
+  });
+
+  it('are taken in their order, as good as any other', () => {
+    const { moves, worth } = solved(of(() => null));
+    const hooped = moves.flatMap((move) => (move.kind === 'hoop' ? [move.piece] : []));
+    expect(hooped).toEqual([0, 1, 2]);
+    // Told apart by days far off, every order is gone through.
+    expect(bestOfAll(of((i) => 1e9 + i)).endS).toBeCloseTo(worth.endS, 6);
+  });
+
+  it('may be pinned against their order', () => {
+    const pinned = ['like-2', 'like-0'];
+    const { moves } = solved({ ...of(() => null), pinned });
+    const mounts = moves.flatMap((move) => (move.kind === 'mount' ? [`like-${move.piece}`] : []));
+    expect(mounts.filter((id) => pinned.includes(id))).toEqual(pinned);
+  });
+});
+
+it('a piece of two hoopings is off its machine before it is hooped again', () => {
+  const day = variedDay(9, 3);
+  const works = day.works.map((work, i) => (i === 2 ? { ...work, after: 'piece-1' } : work));
+  const tapes = tapesOf({ ...day, works }, solved({ ...day, works }).moves);
+  const off = tapes.hands.find(({ piece, what }) => piece === 0 && what === 'take off');
+  const again = tapes.hands.find(({ piece, what }) => piece === 2 && what === 'hoop');
+  expect(again?.fromS).toBeGreaterThanOrEqual(off?.toS ?? Number.POSITIVE_INFINITY);
+});
+
+it('no piece is left in its hoop overnight, unless no day is long enough for it', () => {
+  for (let seed = 1; seed <= 12; seed += 1) {
+    const day = { ...variedDay(seed * 31, 5), machines: [{ needles: 6, threaded: [], threadS: 75 }] };
+    const works = day.works.map((work) => ({ ...work, machine: 0, hoops: ['a'], dueS: null }));
+    const closesS = [1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => n * 5400);
+    const shut = { ...day, works, hoops: { a: 1 }, closesS };
+    const { moves } = solved(shut);
+    for (const { fromS, toS, piece } of tapesOf(shut, moves).hoops) {
+      const closeS = closesS.find((one) => one > fromS + 1e-6) ?? Number.POSITIVE_INFINITY;
+      const { hoopS, mountS, takeOffS, runs } = works[piece] as Work;
+      const takes = runs.reduce((sum, run) => sum + run.aloneS + run.handsS, hoopS + mountS + takeOffS);
+      if (takes + 75 * 3 <= 5400) expect(toS).toBeLessThanOrEqual(closeS + 75 * 3);
+    }
+  }
+});
+
+it('what is off its machine already is only finished', () => {
+  const day = { ...variedDay(7, 2), begun: [{ id: 'piece-1', at: 'off' as const }] };
+  const tapes = tapesOf(day, solved(day).moves);
+  expect([...new Set(tapes.hands.filter(({ piece }) => piece === 0).map(({ what }) => what))]).toEqual([
+    'finish',
+  ]);
 });

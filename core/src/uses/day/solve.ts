@@ -20,6 +20,9 @@ export interface SolveProgress {
   best: Worth | null;
 }
 
+/** The search: it is answered whether it took long enough. */
+export type Solving = Generator<SolveProgress, Solved, boolean | undefined>;
+
 interface Step {
   move: Move;
   before: Step | null;
@@ -77,7 +80,7 @@ const rootOf = (day: Day): Node => {
  * The best plan of a day by branch and bound over the order of what hands do: deepest first, the best bound first, what
  * is dominated left out (label setting, as for shortest ways with resources). `start` is a plan that is known already.
  */
-function* exactly(day: Day, start: Solved): Generator<SolveProgress, Solved> {
+function* exactly(day: Day, start: Solved): Solving {
   const root = rootOf(day);
   const seen = new Seen(day);
   let best = start;
@@ -85,8 +88,8 @@ function* exactly(day: Day, start: Solved): Generator<SolveProgress, Solved> {
   const open: Node[] = [root];
   for (let node = open.pop(); node; node = open.pop()) {
     looked += 1;
-    if (looked % REPORT_EVERY === 0) yield { looked, best: best.worth };
-    if (looked > MOST_LOOKED) return best;
+    const isEnough = looked % REPORT_EVERY === 0 && (yield { looked, best: best.worth });
+    if (isEnough || looked > MOST_LOOKED) return best;
     if (!isBetter(node.bound, best.worth)) continue;
     if (isDone(node.state)) {
       const worth = worthOf(node.state);
@@ -132,10 +135,11 @@ function likelyMoves(day: Day, state: State): Move[] {
 }
 
 /** A good plan of any day: the best few ways so far are gone on from, move by move (beam search). */
-function* goodPlan(day: Day, width: number): Generator<SolveProgress, Solved> {
+function* goodPlan(day: Day, width: number): Solving {
   const root = rootOf(day);
   let beam: Node[] = [root];
   let looked = 0;
+  let isEnough = false;
   for (;;) {
     const next: Node[] = [];
     const seen = new Seen(day);
@@ -149,8 +153,8 @@ function* goodPlan(day: Day, width: number): Generator<SolveProgress, Solved> {
     next.sort(
       (a, b) => byBound(a, b) || a.state.rethreads - b.state.rethreads || a.state.handsS - b.state.handsS,
     );
-    beam = next.filter(({ state }) => seen.admits(state)).slice(0, width);
-    yield { looked, best: null };
+    beam = next.filter(({ state }) => seen.admits(state)).slice(0, isEnough ? 1 : width);
+    isEnough = (yield { looked, best: null }) ?? isEnough;
   }
   const [first] = beam.sort((a, b) => (isBetter(worthOf(a.state), worthOf(b.state)) ? -1 : 1));
   if (!first) throw new Error('assertion failed: every day comes to its end');
@@ -166,9 +170,10 @@ function* goodPlan(day: Day, width: number): Generator<SolveProgress, Solved> {
 
 /**
  * Plans a day for one pair of hands: exactly for a few pieces, else well, with how far it is at most from the best. The
- * day must be one that can be planned (`whyNotPlanned`). Yields progress; the caller may stop between.
+ * day must be one that can be planned (`whyNotPlanned`). Yields progress; told that it took long enough, it ends with the
+ * best it has.
  */
-export function* solveDay(day: Day): Generator<SolveProgress, Solved> {
+export function* solveDay(day: Day): Solving {
   const good = yield* goodPlan(day, beamFor(day));
   return day.works.length <= EXACT_UP_TO ? yield* exactly(day, good) : good;
 }

@@ -1,4 +1,4 @@
-import type { Day, DayMachine, Work, Worth } from './work';
+import { type Day, type DayMachine, EPSILON, type Work, type Worth } from './work';
 
 /** What hands do next: everything that cannot be put down. Times follow from the order of these. */
 export type Move =
@@ -68,9 +68,17 @@ export function startOf(day: Day): State {
   const held: (string | null)[] = day.works.map(() => null);
   const free: Record<string, number> = { ...day.hoops };
   const on: OnMachine[] = day.machines.map(() => NOBODY);
+  let [toFinishS, lateS] = [0, 0];
   for (const begun of day.begun ?? []) {
     const piece = day.works.findIndex(({ id }) => id === begun.id);
     if (piece < 0) continue;
+    if (begun.at === 'off') {
+      const { finishS, dueS } = workAt(day, piece);
+      stage[piece] = OFF;
+      toFinishS += finishS;
+      lateS += dueS === null ? 0 : Math.max(0, finishS - dueS);
+      continue;
+    }
     held[piece] = begun.hoop;
     free[begun.hoop] = (free[begun.hoop] ?? 0) - 1;
     stage[piece] = begun.at === 'machine' ? MOUNTED : HOOPED;
@@ -86,20 +94,54 @@ export function startOf(day: Day): State {
     handsS: 0,
     idleS: 0,
     usableS: 0,
-    toFinishS: 0,
-    lateS: 0,
+    toFinishS,
+    lateS,
     rethreads: 0,
   };
 }
 
-/** Whether pieces that are pinned before this one are on their machine, or were. */
-function mayMount(day: Day, { stage }: State, piece: number): boolean {
-  const pinned = day.pinned ?? [];
-  const at = pinned.indexOf(workAt(day, piece).id);
-  return pinned.slice(0, Math.max(0, at)).every((id) => {
-    const before = day.works.findIndex((work) => work.id === id);
-    return before < 0 || (stage[before] ?? OFF) >= MOUNTED;
+/** What comes before each piece: those pinned before it, the one that is just like it, its own hooping before. */
+interface Order {
+  pinned: readonly (readonly number[])[];
+  twin: readonly number[];
+  after: readonly number[];
+}
+
+const orders = new WeakMap<Day, Order>();
+
+/** What of a piece decides how it is made: pieces that have all of it in common are taken in the order they are listed. */
+const likenessOf = ({ id: _id, name: _name, ...rest }: Work): string => JSON.stringify(rest);
+
+function readOrder(day: Day): Order {
+  const index = new Map(day.works.map(({ id }, i) => [id, i]));
+  const pins = (day.pinned ?? []).flatMap((id) => index.get(id) ?? []);
+  const begun = new Set((day.begun ?? []).flatMap(({ id }) => index.get(id) ?? []));
+  const last = new Map<string, number>();
+  const twin = day.works.map((work, i) => {
+    if (pins.includes(i) || begun.has(i)) return -1;
+    const key = likenessOf(work);
+    const before = last.get(key) ?? -1;
+    last.set(key, i);
+    return before;
   });
+  return {
+    twin,
+    pinned: day.works.map((_, i) => pins.slice(0, Math.max(0, pins.indexOf(i)))),
+    after: day.works.map(({ after }) => (after === undefined ? -1 : (index.get(after) ?? -1))),
+  };
+}
+
+function orderOf(day: Day): Order {
+  const order = orders.get(day) ?? readOrder(day);
+  orders.set(day, order);
+  return order;
+}
+
+/** Whether everything that comes before a piece is at least at a stage. */
+function isTurnOf(day: Day, { stage }: State, { piece, least }: { piece: number; least: number }): boolean {
+  const { pinned, twin } = orderOf(day);
+  const isThere = (before: number): boolean => (stage[before] ?? OFF) >= least;
+  return isThere(twin[piece] ?? -1) && (pinned[piece] ?? []).every(isThere);
 }
 
 /** All moves that may come next; none once every piece is off its machine. */
@@ -117,7 +159,7 @@ export function movesFrom(day: Day, state: State): Move[] {
     if (
       state.stage[piece] === HOOPED &&
       (state.on[work.machine]?.piece ?? 0) < 0 &&
-      mayMount(day, state, piece)
+      isTurnOf(day, state, { piece, least: MOUNTED })
     )
       moves.push({ kind: 'mount', piece });
     if (state.stage[piece] === WAITING && mayHoop(day, state, piece))
@@ -127,15 +169,10 @@ export function movesFrom(day: Day, state: State): Move[] {
   return moves;
 }
 
-/** A pinned piece is not hooped before those that are pinned before it: its hoop might be theirs. */
-function mayHoop(day: Day, { stage }: State, piece: number): boolean {
-  const pinned = day.pinned ?? [];
-  const at = pinned.indexOf(workAt(day, piece).id);
-  return pinned.slice(0, Math.max(0, at)).every((id) => {
-    const before = day.works.findIndex((work) => work.id === id);
-    return before < 0 || (stage[before] ?? OFF) >= HOOPED;
-  });
-}
+/** A piece is not hooped before what comes before it is: its hoop might be theirs. */
+const mayHoop = (day: Day, state: State, piece: number): boolean =>
+  isTurnOf(day, state, { piece, least: HOOPED }) &&
+  (state.stage[orderOf(day).after[piece] ?? -1] ?? OFF) === OFF;
 
 /** Threads that pieces which are not mounted yet want on a machine. */
 function wantedLater(day: Day, { stage }: State, machine: number): Set<string> {
@@ -199,8 +236,29 @@ function stagedAs(state: State, piece: number, stage: number): Uint8Array {
   return next;
 }
 
-function hooped(day: Day, before: State, move: Extract<Move, { kind: 'hoop' }>): [State, Timed] {
+/** How long a piece is in hands and on its machine from its hooping on, when nothing has to be waited for, seconds. */
+const throughS = ({ hoopS, mountS, runs, takeOffS }: Work): number =>
+  runs.reduce((sum, { aloneS, handsS }) => sum + aloneS + handsS, hoopS + mountS + takeOffS);
+
+/** The state in which a piece may be hooped: now, or when the shop opens again, so that it is not in its hoop overnight. */
+function beforeNight(day: Day, state: State, piece: number): State {
+  const work = workAt(day, piece);
+  const closes = day.closesS ?? [];
+  const longestS = Math.max(0, ...closes.map((closeS, i) => closeS - (closes[i - 1] ?? 0)));
+  let now = state;
+  for (const closeS of closes) {
+    if (closeS <= now.handsS + EPSILON) continue;
+    const needS = throughS(work) + Math.max(0, work.prepareS - now.idleS);
+    // What no day is long enough for is begun all the same.
+    if (now.handsS + needS <= closeS + EPSILON || throughS(work) > longestS + EPSILON) return now;
+    now = idledTo(now, closeS);
+  }
+  return now;
+}
+
+function hooped(day: Day, now: State, move: Extract<Move, { kind: 'hoop' }>): [State, Timed] {
   const { piece, hoop } = move;
+  const before = beforeNight(day, now, piece);
   const { prepareS, hoopS } = workAt(day, piece);
   const done = Math.min(before.idleS, prepareS);
   const idleS = before.idleS - done;

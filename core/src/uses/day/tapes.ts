@@ -176,7 +176,12 @@ export function tapesOf(day: Day, moves: readonly Move[]): Tapes {
     const piece = pieceOf(move, states[i]);
     return [{ what: 'finish', piece, leftS: workAt(day, piece).finishS, fromS: toS }];
   });
-  const finished = fill(prepared.gaps, behind);
+  const begun = (day.begun ?? []).flatMap(({ id, at: stands }): Filler[] => {
+    const piece = day.works.findIndex((work) => work.id === id);
+    const leftS = day.works[piece]?.finishS ?? 0;
+    return stands === 'off' && piece >= 0 ? [{ what: 'finish', piece, leftS, fromS: 0 }] : [];
+  });
+  const finished = fill(prepared.gaps, [...begun, ...behind]);
   let at = main.reduce((end, { toS }) => Math.max(end, toS), 0);
   const last = finished.left.map(({ piece, leftS }): HandsStretch => {
     const fromS = at;

@@ -25,6 +25,8 @@ export interface Work {
   finishS: number;
   /** When it is to be handed over, seconds from the beginning of the plan; null for any time. */
   dueS: number | null;
+  /** What must be off its machine before this is hooped: the hooping before of the same piece. */
+  after?: string;
 }
 
 /** A machine of the day: its needles, what is threaded now, and what threading one takes, seconds. */
@@ -37,6 +39,8 @@ export interface DayMachine {
 /** Where a piece stands that is begun already. */
 export type Begun =
   | { id: string; at: 'hooped'; hoop: string }
+  /** Off its machine: only finishing is left. */
+  | { id: string; at: 'off' }
   /** On its machine: at a run, of which so much is still to be stitched. */
   | { id: string; at: 'machine'; hoop: string; run: number; leftS: number };
 
@@ -49,6 +53,8 @@ export interface Day {
   begun?: readonly Begun[];
   /** Pieces that go onto their machine in this order, whatever else does between. */
   pinned?: readonly string[];
+  /** When the shop closes for the night, seconds, rising: no piece is hooped that could not be off before. */
+  closesS?: readonly number[];
 }
 
 /** How good a plan is: seconds past the promised times, all pieces together; then when all is done. */

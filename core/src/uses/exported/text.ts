@@ -25,6 +25,7 @@ export function exportedText(all: Exported): string {
   const lines = [
     `{"format":${all.format},"exportedAt":${JSON.stringify(all.exportedAt)},`,
     `"rules":${JSON.stringify(all.rules)},`,
+    `"day":${JSON.stringify(all.day)},`,
     ...listText('tickets', all.tickets),
     '"shelf":{',
     ...SHELF_NOUNS.flatMap((noun, i) => {

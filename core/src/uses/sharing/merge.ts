@@ -20,9 +20,12 @@ interface Clash {
 const isKeyed = (value: unknown): value is Keyed =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Two coordinates are one value: half of a move is no move. And so are shapes with what is known of them. */
+/**
+ * Two coordinates are one value: half of a move is no move. And so are shapes with what is known of them, and how far a
+ * piece is with since when.
+ */
 const isOne = (value: Keyed): boolean =>
-  ('x' in value && 'y' in value) || ('paths' in value && 'madeFrom' in value);
+  ('x' in value && 'y' in value) || ('paths' in value && 'madeFrom' in value) || 'sinceMs' in value;
 
 /** Whether values are merged part by part. A side that has nothing there is merged as one that has no parts. */
 const havePartsAlone = ({ base, mine, theirs }: Three<unknown>): boolean =>

@@ -12,7 +12,10 @@ export const isQuestion = ({ method, path }: { method: string; path: string }): 
 
 /** Tells open pages of every change that was answered well, of nouns whose routes do not tell themselves. */
 export const tellingChanges =
-  ({ changes }: Context, noun: 'shelf' | 'rules' | 'logbook' | 'orders' | 'customers'): MiddlewareHandler =>
+  (
+    { changes }: Context,
+    noun: 'shelf' | 'rules' | 'logbook' | 'orders' | 'customers' | 'day',
+  ): MiddlewareHandler =>
   async (c, next) => {
     await next();
     if (isQuestion(c.req) || !c.res.ok) return;

@@ -5,6 +5,7 @@ import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { tickets } from '../../db/schema/tickets';
 import { allCustomers } from '../customers/reader';
+import { readDaySheet } from '../day/reader';
 import { allDrawings } from '../drawings/reader';
 import { findEntry } from '../logbook/reader';
 import { allOrders } from '../orders/reader';
@@ -30,6 +31,7 @@ export async function readAll(db: Pick<Db, 'select'>): Promise<Exported> {
     drawings: await allDrawings(db),
     customers: await allCustomers(db),
     orders: await allOrders(db),
+    day: await readDaySheet(db),
     searches: await readSearches(db),
   };
   for (const { id } of ids) {

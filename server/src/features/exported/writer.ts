@@ -5,6 +5,7 @@ import { amountsOf, difference } from '@zt/core/uses/ledger/amounts';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { customers } from '../../db/schema/customers';
+import { daySheets } from '../../db/schema/daySheets';
 import { houseRules } from '../../db/schema/houseRules';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
@@ -13,6 +14,7 @@ import { searches } from '../../db/schema/searches';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { NO_DAY, tickets } from '../../db/schema/tickets';
 import { saveCustomer } from '../customers/writer';
+import { saveDay } from '../day/writer';
 import { keepDrawing } from '../drawings/writer';
 import { addEntry } from '../logbook/writer';
 import { saveOrder } from '../orders/writer';
@@ -79,6 +81,8 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
     if (!(await isHere(tx, orders, order.id))) await saveOrder(tx, { order }, now);
   for (const drawing of all.drawings) await keepDrawing(tx, drawing, now);
   for (const search of all.searches) await tx.insert(searches).values(search).onConflictDoNothing();
+  if ((await tx.select({ id: daySheets.id }).from(daySheets)).length === 0)
+    await saveDay(tx, { sheet: all.day }, now);
   if ((await tx.select({ id: houseRules.id }).from(houseRules)).length === 0) {
     await saveRules(tx, { rules: all.rules }, now);
     brought.rules = true;

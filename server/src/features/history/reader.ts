@@ -1,5 +1,6 @@
 import { HouseRulesSchema, SHELF_ITEMS, TicketSchema, withTodaysFields } from '@zt/core';
 import { CustomerSchema } from '@zt/core/model/customer';
+import { DaySheetSchema } from '@zt/core/model/day';
 import type { Earlier, EarlierState, HistoryNoun } from '@zt/core/model/history';
 import { OrderSchema } from '@zt/core/model/order';
 import { and, desc, eq } from 'drizzle-orm';
@@ -25,6 +26,7 @@ const SCHEMAS = {
   rules: HouseRulesSchema,
   order: OrderSchema,
   customer: CustomerSchema,
+  day: DaySheetSchema,
 } as const;
 
 /** The schema that a state is read with; null where the item is of no noun that is known. */

@@ -4,6 +4,7 @@ import { and, desc, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Transaction } from '../../db/client';
 import { customers } from '../../db/schema/customers';
+import { daySheets } from '../../db/schema/daySheets';
 import { earlierStates } from '../../db/schema/earlierStates';
 import { houseRules } from '../../db/schema/houseRules';
 import { orders } from '../../db/schema/orders';
@@ -17,6 +18,7 @@ const KEPT: Record<HistoryNoun, (id: string) => SQL> = {
   shelf: (id) => sql`${shelfItems.item} FROM ${shelfItems} WHERE ${shelfItems.id} = ${id}`,
   order: (id) => sql`${orders.order} FROM ${orders} WHERE ${orders.id} = ${id}`,
   customer: (id) => sql`${customers.customer} FROM ${customers} WHERE ${customers.id} = ${id}`,
+  day: (id) => sql`${daySheets.sheet} FROM ${daySheets} WHERE ${daySheets.id} = ${id}`,
   rules: (id) => sql`${houseRules.rules} FROM ${houseRules} WHERE ${houseRules.id} = ${id}`,
 };
 

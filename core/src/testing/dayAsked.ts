@@ -1,0 +1,36 @@
+import type { DaySheet, DayTicket } from '../model/day';
+import { EMPTY_DAY } from '../model/day';
+import type { Ticket } from '../model/ticket';
+import type { DayPlan } from '../uses/day/dayPlan';
+import type { DayAsked } from '../uses/day/fromTickets';
+import { planDay } from '../uses/day/planDay';
+import { SAMPLE_RULES, SAMPLE_SHELF } from './samples';
+
+/** A Friday morning, when the usual shop opens. */
+export const FRIDAY_MS = Date.UTC(2026, 10, 27, 9, 0);
+
+/** A day asked of the sample shelf, in universal time, from a Friday at nine. */
+export const dayAsked = (
+  tickets: readonly DayTicket[],
+  more: Partial<DayAsked> & { sheet?: DaySheet } = {},
+): DayAsked & { zone: string } => ({
+  tickets,
+  sheet: EMPTY_DAY,
+  shelf: SAMPLE_SHELF,
+  rules: SAMPLE_RULES,
+  nowMs: FRIDAY_MS,
+  zone: 'UTC',
+  ...more,
+});
+
+/** A day planned to its end, without a rest. */
+export function plannedDay(asked: DayAsked & { zone: string }): DayPlan {
+  const work = planDay(asked);
+  let step = work.next();
+  while (!step.done) step = work.next();
+  return step.value;
+}
+
+/** Tickets that are promised for a day, or for none. */
+export const dueOn = (due: string | null, ...tickets: Ticket[]): DayTicket[] =>
+  tickets.map((ticket) => ({ ticket, due }));

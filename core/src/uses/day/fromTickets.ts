@@ -1,0 +1,122 @@
+import { numberFor } from '../../catalogue/houseNumber';
+import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
+import type { DaySheet, DayTicket, Stand } from '../../model/day';
+import type { HouseRules } from '../../model/houseRules';
+import type { Shelf } from '../../model/shelf';
+import { type Bench, hoopKinds, type NotPlanned, type PieceWork, pieceWorks } from './pieceWorks';
+import type { Begun, Day, Work } from './work';
+
+/** So many pieces are planned in one go. */
+export const MOST_WORKS = 60;
+
+/** The work of a day out of tickets, and what of them is not planned. */
+export interface DayOfTickets {
+  works: PieceWork[];
+  day: Day;
+  notPlanned: NotPlanned[];
+  /** Pieces beyond those that are planned in one go. */
+  beyond: number;
+}
+
+export interface DayAsked {
+  tickets: readonly DayTicket[];
+  sheet: DaySheet;
+  shelf: Shelf;
+  rules: HouseRules;
+  nowMs: number;
+}
+
+/** What is left of a run that began some time ago, seconds. */
+const leftOf = ({ runs }: Work, run: number, elapsedS: number): number =>
+  Math.max(0, (runs[run]?.aloneS ?? 0) - Math.max(0, elapsedS));
+
+/** Where a piece stands as a plan begins from it; null where its hooping is still to come. */
+function begunAt(
+  work: Work,
+  stand: Stand,
+  { nowMs, kinds }: { nowMs: number; kinds: Bench['kinds'] },
+): Begun | null {
+  if (stand.at === 'prepared' || stand.at === 'finished') return null;
+  const { id } = work;
+  if (stand.at === 'off') return { id, at: 'off' };
+  const hoop = kinds.get(stand.hoop) ?? stand.hoop;
+  if (stand.at === 'hooped') return { id, at: 'hooped', hoop };
+  const run = Math.min(stand.run, work.runs.length);
+  const elapsedS = (nowMs - stand.sinceMs) / 1000;
+  return { id, at: 'machine', hoop, run, leftS: leftOf(work, run, elapsedS) };
+}
+
+/** A piece that was prepared is not prepared again. */
+const asItStands = (work: PieceWork, stand: Stand | undefined): PieceWork =>
+  stand?.at === 'prepared' ? { ...work, prepareS: 0 } : work;
+
+function countHoops({ hoops }: Shelf, kinds: Bench['kinds']): Record<string, number> {
+  const count: Record<string, number> = {};
+  for (const { id } of hoops) {
+    const kind = kinds.get(id) ?? id;
+    count[kind] = (count[kind] ?? 0) + 1;
+  }
+  return count;
+}
+
+/** Of one needle or many: what was stitched last, or is being stitched, is on it. */
+function threadedNow(works: readonly PieceWork[], begun: readonly Begun[], machine: number): string[] {
+  const on = works.find(
+    (work) => work.machine === machine && begun.some(({ id, at }) => id === work.id && at === 'machine'),
+  );
+  return on ? [...new Set(on.threads)] : [];
+}
+
+/** What is begun comes first, then what is pinned, then what is promised first. */
+const rankOf = ({ id }: Work, { stands, pinned }: DaySheet): number => {
+  const stand = stands[id]?.at;
+  if (stand !== undefined && stand !== 'prepared') return 0;
+  return pinned.includes(id) ? 1 : 2;
+};
+
+/** All pieces that are to be made, ticket by ticket; yields before each how many are read. */
+function* worksOfAll(
+  { tickets, sheet, ...bench }: Pick<DayAsked, 'tickets' | 'sheet'> & Bench,
+  dueS: (due: string) => number,
+): Generator<number, Pick<DayOfTickets, 'works' | 'notPlanned'>> {
+  const works: PieceWork[] = [];
+  const notPlanned: NotPlanned[] = [];
+  for (const [i, one] of tickets.entries()) {
+    yield i;
+    const made = pieceWorks(one, bench);
+    if (!Array.isArray(made)) {
+      notPlanned.push(made);
+      continue;
+    }
+    for (const work of made) {
+      const stand = sheet.stands[work.id];
+      if (stand?.at === 'finished') continue;
+      works.push(asItStands({ ...work, dueS: work.due === null ? null : dueS(work.due) }, stand));
+    }
+  }
+  works.sort((a, b) => rankOf(a, sheet) - rankOf(b, sheet));
+  return { works, notPlanned };
+}
+
+/** Tickets as the work of a day, in the order they are given; yields before each how many are read. */
+export function* dayFromTickets(
+  { tickets, sheet, shelf, rules, nowMs }: DayAsked,
+  dueS: (due: string) => number,
+): Generator<number, DayOfTickets> {
+  const kinds = hoopKinds(shelf.hoops);
+  const all = yield* worksOfAll({ tickets, sheet, shelf, rules, kinds }, dueS);
+  const works = all.works.slice(0, MOST_WORKS);
+  const begun = works.flatMap((work) => {
+    const stand = sheet.stands[work.id];
+    return (stand && begunAt(work, stand, { nowMs, kinds })) ?? [];
+  });
+  const threadS = numberFor(rules, STITCH_NUMBERS.changeOneNeedle);
+  const machines = shelf.machines.map(({ needles }, machine) => ({
+    needles,
+    threaded: threadedNow(works, begun, machine).slice(-needles),
+    threadS,
+  }));
+  const pinned = sheet.pinned.filter((id) => works.some((work) => work.id === id));
+  const day = { works, machines, hoops: countHoops(shelf, kinds), begun, pinned };
+  return { works, day, notPlanned: all.notPlanned, beyond: all.works.length - works.length };
+}

@@ -1,0 +1,110 @@
+import { count, minutes, type Phrase, phrase } from '../../base/units/phrase';
+import type { Stand } from '../../model/day';
+import { clockDay, clockTime, dayOfMs } from './calendar';
+import type { DayPlan, HandsOn, PlannedPiece } from './dayPlan';
+import type { HandsDo } from './tapes';
+
+const MS_A_MINUTE = 60_000;
+/** Later than this behind its plan, a day is planned anew from now. */
+export const LATE_AFTER_MS = 5 * MS_A_MINUTE;
+
+/** What a machine is at: how much longer it stitches until hands are needed, ms; less than nothing where it waits. */
+export interface Running {
+  machine: string;
+  piece: PlannedPiece;
+  leftMs: number;
+}
+
+/** How a day stands at a time: what hands are to do, what the machines do meanwhile, and how far behind it is. */
+export interface DayNow {
+  /** What hands do now, or next; null where nothing is left. */
+  hands: HandsOn | null;
+  piece: PlannedPiece | null;
+  /** Until hands are needed, ms; nothing where they are needed now. */
+  waitMs: number;
+  running: Running[];
+  behindMs: number;
+}
+
+function runningOf({ machines, works }: DayPlan, nowMs: number): Running[] {
+  return machines.flatMap(({ name, on }): Running[] => {
+    const at = on.findIndex(({ by, fromMs, toMs }) => by === 'machine' && fromMs <= nowMs && toMs > nowMs);
+    const stretch = on[at];
+    const piece = stretch && works[stretch.work];
+    return piece ? [{ machine: name, piece, leftMs: stretch.toMs - nowMs }] : [];
+  });
+}
+
+/** How a plan stands at a time. It was made from what was said to be done: its first stretch of hands is what comes next. */
+export function dayNow(plan: DayPlan, nowMs: number): DayNow {
+  const [hands = null] = plan.hands;
+  return {
+    hands,
+    piece: (hands && plan.works[hands.work]) ?? null,
+    waitMs: hands ? Math.max(0, hands.fromMs - nowMs) : 0,
+    running: runningOf(plan, nowMs),
+    behindMs: hands ? Math.max(0, nowMs - hands.toMs) : 0,
+  };
+}
+
+/** What hands do to a piece, as it is told: `Hoop`. */
+const DOES: Record<HandsDo, (piece: PlannedPiece) => Phrase> = {
+  prepare: () => phrase`Prepare`,
+  hoop: ({ floated }) => (floated ? phrase`Float` : phrase`Hoop`),
+  mount: () => phrase`Put on the machine`,
+  tend: () => phrase`At the machine:`,
+  'take off': () => phrase`Take off`,
+  finish: () => phrase`Finish`,
+};
+
+/** What hands do to a piece, with its number, its name, its hoop and the threads that are put on. */
+export function sayHands({ what, threads }: Pick<HandsOn, 'what' | 'threads'>, piece: PlannedPiece): Phrase {
+  const { no, name, hoopName, hooping, hoopings } = piece;
+  const which = hoopings > 1 ? phrase`, hooping ${count(hooping + 1)} of ${count(hoopings)}` : phrase``;
+  const into = what === 'hoop' ? phrase`, ${hoopName}` : phrase``;
+  const on = threads.length > 0 ? phrase`, thread ${threads.join(', ')}` : phrase``;
+  return phrase`${DOES[what](piece)} no. ${count(no)}, ${name}${which}${into}${on}`;
+}
+
+const wholeMinutes = (ms: number) => minutes(Math.max(1, Math.ceil(ms / MS_A_MINUTE)));
+
+/** What the machines do meanwhile: `no. 3 stitches: 6 min left`. */
+export const sayRunning = ({ piece, leftMs }: Running): Phrase =>
+  phrase`no. ${count(piece.no)} stitches: ${wholeMinutes(leftMs)} left`;
+
+/** How a day stands, in one sentence: what hands do, and how long the machine can be left alone. */
+export function sayNow(now: DayNow, { zone }: Pick<DayPlan, 'zone'>, nowMs: number): Phrase {
+  const { hands, piece, waitMs, running } = now;
+  if (!hands || !piece) return phrase`All that is planned is done.`;
+  const does = sayHands(hands, piece);
+  const [first] = running;
+  if (dayOfMs(hands.fromMs, zone) !== dayOfMs(nowMs, zone))
+    return phrase`The shop is closed until ${clockDay(hands.fromMs, zone)}, ${clockTime(hands.fromMs, zone)}. Then: ${does}.`;
+  if (waitMs < MS_A_MINUTE) return first ? phrase`${does} while ${sayRunning(first)}.` : phrase`${does}.`;
+  const meanwhile = first ? phrase`${sayRunning(first)}. ` : phrase``;
+  return phrase`${meanwhile}At ${clockTime(hands.fromMs, zone)}: ${does}.`;
+}
+
+/** How a piece stands once hands have done something to it. */
+export function standAfter(
+  what: HandsDo,
+  piece: PlannedPiece,
+  { stand, nowMs }: { stand: Stand | undefined; nowMs: number },
+): Stand {
+  const sinceMs = nowMs;
+  const hoop = stand && 'hoop' in stand ? stand.hoop : (piece.hoops[0] ?? '');
+  switch (what) {
+    case 'prepare':
+      return { at: 'prepared', sinceMs };
+    case 'hoop':
+      return { at: 'hooped', hoop, sinceMs };
+    case 'mount':
+      return { at: 'machine', hoop, run: 0, sinceMs };
+    case 'tend':
+      return { at: 'machine', hoop, run: stand?.at === 'machine' ? stand.run + 1 : 1, sinceMs };
+    case 'take off':
+      return piece.finishS > 0 ? { at: 'off', sinceMs } : { at: 'finished', sinceMs };
+    default:
+      return { at: 'finished', sinceMs };
+  }
+}

@@ -1,0 +1,158 @@
+import { type Phrase, phrase } from '../../base/units/phrase';
+import { type DayTicket, workId } from '../../model/day';
+import type { HouseRules } from '../../model/houseRules';
+import type { Hoop, Machine, Shelf } from '../../model/shelf';
+import type { Ticket } from '../../model/ticket';
+import { planTicket } from '../../planner/plan';
+import type { Plan } from '../../planner/planned';
+import { titleOf } from '../../planner/titleOf';
+import { machineFor } from '../../stages/hoop/machineFor';
+import { hoopingCount } from '../../stages/hoop/planHoop';
+import type { Timeline } from '../../stages/stitch/timeline';
+import { handsWork } from '../cost/runFacts';
+import { runPieces } from './runPieces';
+import type { Run, Work } from './work';
+
+const S_A_MINUTE = 60;
+
+/** One hooping of one piece as work, and which ticket, piece and hooping it is, from 0. */
+export interface PieceWork extends Work {
+  ticketId: string;
+  title: string;
+  piece: number;
+  pieces: number;
+  /** What tells the piece from the others of its run: its name or size; empty for nothing. */
+  label: string;
+  hooping: number;
+  hoopings: number;
+  due: string | null;
+  floated: boolean;
+  /** Its threads by what they are called. */
+  called: Record<string, string>;
+}
+
+/** A ticket that cannot be planned yet, and why. */
+export interface NotPlanned {
+  ticketId: string;
+  title: string;
+  why: Phrase;
+}
+
+export interface Bench {
+  shelf: Shelf;
+  rules: HouseRules;
+  /** The kind of each hoop. */
+  kinds: ReadonlyMap<string, string>;
+}
+
+/** Hoops that are as good as one another are one kind, whatever they are called: each by the first of them. */
+export function hoopKinds(hoops: readonly Hoop[]): Map<string, string> {
+  const first = new Map<string, string>();
+  return new Map(
+    hoops.map(({ id, name: _name, unread: _unread, offers: _offers, assumed: _assumed, ...rest }) => {
+      const like = JSON.stringify(rest);
+      const kind = first.get(like) ?? id;
+      first.set(like, kind);
+      return [id, kind];
+    }),
+  );
+}
+
+/** A stitch-out as runs of the machine by itself, each with what hands do behind it; and what hands do before the first. */
+export function runsOf({ stretches }: Pick<Timeline, 'stretches'>): { firstS: number; runs: Run[] } {
+  const runs: Run[] = [];
+  let firstS = 0;
+  for (const { from, to, by } of stretches) {
+    const seconds = (to - from) * S_A_MINUTE;
+    const last = runs[runs.length - 1];
+    if (by === 'machine' && (!last || last.handsS > 0)) runs.push({ aloneS: seconds, handsS: 0 });
+    else if (!last) firstS += seconds;
+    else if (by === 'machine') last.aloneS += seconds;
+    else last.handsS += seconds;
+  }
+  return { firstS, runs };
+}
+
+/** The runs of all copies that are stitched at one hooping. */
+const timesOver = (runs: readonly Run[], times: number): Run[] =>
+  Array.from({ length: Math.max(1, Math.round(times)) }, () => runs.map((run) => ({ ...run }))).flat();
+
+/** Why a piece cannot be planned into a day; null where it can. */
+function whyNot({ hoop, stitch }: Plan, machine: Machine | null): Phrase | null {
+  if (!hoop?.laid) return phrase`no hoop is chosen that fits it`;
+  if (!stitch || stitch.timeline.stretches.length === 0) return phrase`what is stitched is not known yet`;
+  return machine ? null : phrase`no machine on the shelf takes ${hoop.laid.verdict.hoop.name}`;
+}
+
+type OneHooping = Omit<
+  PieceWork,
+  'id' | 'name' | 'title' | 'ticketId' | 'piece' | 'pieces' | 'label' | 'hooping' | 'due'
+>;
+
+/** What one hooping of a piece takes, by its own plan; or why it cannot be planned. */
+function oneHooping(ticket: Ticket, { shelf, rules, kinds }: Bench): OneHooping | { why: Phrase } {
+  const plan = planTicket(ticket, shelf, rules);
+  const { hoop, stitch, place } = plan;
+  const chosen = hoop?.laid?.verdict.hoop ?? null;
+  const machine = chosen && machineFor(ticket.mount, chosen, shelf);
+  const why = whyNot(plan, machine);
+  if (why || !hoop || !stitch || !machine || !chosen) return { why: why ?? phrase`it has no hoop` };
+  const hoopings = hoopingCount(hoop);
+  const { firstS, runs } = runsOf(stitch.timeline);
+  const [prepare, hooped, mount, takeOff, finish] = handsWork({ method: hoop.method, hoopings }, rules).map(
+    ({ minutes }) => minutes * S_A_MINUTE,
+  );
+  return {
+    hoopings,
+    floated: hoop.method === 'floated',
+    called: Object.fromEntries(
+      stitch.stops.map(({ thread, hex, name }) => [thread?.id ?? hex, thread?.name ?? name]),
+    ),
+    prepareS: prepare ?? 0,
+    hoopS: hooped ?? 0,
+    hoops: [kinds.get(chosen.id) ?? chosen.id],
+    machine: shelf.machines.indexOf(machine),
+    mountS: (mount ?? 0) + firstS,
+    runs: timesOver(runs, (place?.copies.length || 1) / hoopings),
+    threads: stitch.stops.map(({ thread, hex }) => thread?.id ?? hex),
+    takeOffS: takeOff ?? 0,
+    finishS: finish ?? 0,
+    dueS: null,
+  };
+}
+
+/** What is done once to a piece is done at its first hooping, or at its last. */
+const shareOf = (work: OneHooping, hooping: number): Pick<Work, 'prepareS' | 'finishS'> => ({
+  prepareS: hooping === 0 ? work.prepareS : 0,
+  finishS: hooping === work.hoopings - 1 ? work.finishS : 0,
+});
+
+/** The pieces of one ticket, hooping by hooping, each as its own size or name is made; or why there are none. */
+export function pieceWorks({ ticket, due }: DayTicket, bench: Bench): PieceWork[] | NotPlanned {
+  const title = titleOf(ticket);
+  const pieces = runPieces(ticket);
+  const planned = new Map<Ticket, OneHooping | { why: Phrase }>();
+  const works: PieceWork[] = [];
+  for (const [piece, { ticket: own, label }] of pieces.entries()) {
+    const work = planned.get(own) ?? oneHooping(own, bench);
+    planned.set(own, work);
+    if ('why' in work) return { ticketId: ticket.id, title, why: work.why };
+    const which = [label, pieces.length > 1 ? `${piece + 1} of ${pieces.length}` : ''].filter(Boolean);
+    for (let hooping = 0; hooping < work.hoopings; hooping += 1)
+      works.push({
+        ...work,
+        ...shareOf(work, hooping),
+        id: workId(ticket.id, piece, hooping),
+        name: [title, ...which].join(', '),
+        title,
+        ticketId: ticket.id,
+        piece,
+        pieces: pieces.length,
+        label,
+        hooping,
+        due,
+        ...(hooping > 0 ? { after: workId(ticket.id, piece, hooping - 1) } : {}),
+      });
+  }
+  return works;
+}

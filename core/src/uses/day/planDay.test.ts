@@ -1,0 +1,198 @@
+import { say } from '../../base/units/phrase';
+import { EMPTY_DAY, type Stand, withStand, workId } from '../../model/day';
+import { USUAL_HOURS } from '../../model/openingHours';
+import type { Ticket } from '../../model/ticket';
+import { dayAsked, dueOn, FRIDAY_MS, plannedDay } from '../../testing/dayAsked';
+import { named, plainSetting } from '../../testing/named';
+import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
+import { overlaps } from '../../testing/soundDay';
+import { clockTime } from './calendar';
+import { daysOf } from './dayPlan';
+import { dayNow, LATE_AFTER_MS, sayHands, sayNow, standAfter } from './now';
+import { planDay } from './planDay';
+import { runPieces } from './runPieces';
+import { dayToIcs } from './toIcs';
+
+const MM = { system: 'mm' } as const;
+const of = (ticket: Ticket, quantity: number): Ticket => ({
+  ...ticket,
+  piece: { ...ticket.piece, quantity },
+});
+const clock = (ms: number) => clockTime(ms, 'UTC');
+const asStretches = (on: readonly { fromMs: number; toMs: number }[]) =>
+  on.map(({ fromMs, toMs }) => ({ fromS: fromMs / 1000, toS: toMs / 1000 }));
+
+it('plans every piece of its tickets by their own plans, by the clock, with one pair of hands', () => {
+  const plan = plannedDay(dayAsked(dueOn('2026-11-27', of(exampleA(), 3), exampleB())));
+  expect(plan.works.map(({ name }) => name).sort()).toEqual([
+    'Guesthouse monogram',
+    'Rowing club crest, 1 of 3',
+    'Rowing club crest, 2 of 3',
+    'Rowing club crest, 3 of 3',
+  ]);
+  expect(overlaps(asStretches(plan.hands))).toBe(false);
+  for (const { on } of plan.machines) expect(overlaps(asStretches(on))).toBe(false);
+  expect([...new Set(plan.works.map(({ no }) => no))].sort()).toEqual([1, 2, 3, 4]);
+  expect([plan.isExact, plan.gap, plan.notes]).toEqual([true, 0, []]);
+  // 6 400 stitches at 650 a minute, one change of 75 s, six trims of 8 s by the machine itself.
+  const crest = plan.works.find(({ title }) => title === 'Rowing club crest');
+  const stitched = crest?.runs.reduce((sum, run) => sum + run.aloneS + run.handsS, 0) ?? 0;
+  expect(stitched / 60).toBeCloseTo(6400 / 650 + 75 / 60 + (6 * 8) / 60, 6);
+  expect([crest?.prepareS, crest?.hoopS, crest?.mountS, crest?.takeOffS, crest?.finishS]).toEqual([
+    180, 180, 90, 120, 180,
+  ]);
+});
+
+it('breaks and nights are left out, and nothing is planned while the shop is closed', () => {
+  const plan = plannedDay(dayAsked(dueOn(null, of(exampleA(), 30))));
+  const isOpen = ({ fromMs, toMs }: { fromMs: number; toMs: number }) =>
+    plan.open.some((open) => fromMs >= open.fromMs - 1 && toMs <= open.toMs + 1);
+  expect(plan.hands.every(isOpen) && plan.machines[0]?.on.every(isOpen)).toBe(true);
+  const days = daysOf(plan);
+  expect(days[0]).toMatchObject({ day: '2026-11-27' });
+  expect(
+    days.map(({ open }) => open.map(({ fromMs, toMs }) => `${clock(fromMs)}–${clock(toMs)}`))[0],
+  ).toEqual(['9:00–12:30', '13:30–17:00']);
+  // Over the week-end no ring is closed.
+  expect(days.length).toBeGreaterThan(1);
+  expect(days[1]?.day).toBe('2026-11-30');
+  expect(plan.notes.filter(({ code }) => code === 'overnight')).toEqual([]);
+});
+
+it('what cannot be done in time is said with how much, and until when', () => {
+  const plan = plannedDay(dayAsked(dueOn('2026-11-27', of(exampleA(), 30))));
+  const [late] = plan.notes;
+  expect(late).toMatchObject({ code: 'late', severity: 'warn', ticketId: 'ticket-example-a' });
+  const words = late ? say(late.text, MM) : '';
+  expect(words).toMatch(
+    /^Rowing club crest: \d+ of 30 are done after Friday 27 November, for which it is promised; the last on Monday 30 November at \d+:\d\d\.$/,
+  );
+  const last = Math.max(...plan.works.map(({ doneMs }) => doneMs ?? 0));
+  expect(words).toContain(clock(last));
+  expect(plan.lateS).toBeGreaterThan(0);
+});
+
+it('goes on from where pieces stand, and the next stretch of hands is what comes next', () => {
+  const crest = of(exampleA(), 2);
+  const stands: Record<string, Stand> = {};
+  let nowMs = FRIDAY_MS;
+  const said: string[] = [];
+  for (let i = 0; i < 40; i += 1) {
+    const plan = plannedDay(dayAsked(dueOn(null, crest), { nowMs, sheet: { ...EMPTY_DAY, stands } }));
+    const now = dayNow(plan, nowMs);
+    const { hands, piece } = now;
+    if (!hands || !piece) break;
+    said.push(say(sayHands(hands, piece), MM));
+    nowMs = hands.toMs;
+    stands[piece.id] = standAfter(hands.what, piece, { stand: stands[piece.id], nowMs });
+  }
+  expect(Object.values(stands).map(({ at }) => at)).toEqual(['finished', 'finished']);
+  expect(said[0]).toMatch(/^Prepare no\. 1, Rowing club crest, 1 of 2$/);
+  expect(said).toContain('Hoop no. 1, Rowing club crest, 1 of 2, 100 × 100 screw hoop');
+  expect(said.filter((one) => one.startsWith('Take off'))).toHaveLength(2);
+  // Every step of both pieces, and the change of thread between the two colours of each.
+  expect(said.filter((one) => one.startsWith('At the machine'))).toHaveLength(2);
+});
+
+it('tells how long the machine can be left, what hands do meanwhile, and how late they are', () => {
+  const crest = of(exampleA(), 2);
+  const stands: Record<string, Stand> = {
+    [workId(crest.id, 0)]: { at: 'machine', hoop: 'hoop-100x100', run: 0, sinceMs: FRIDAY_MS - 60_000 },
+  };
+  const plan = plannedDay(dayAsked(dueOn(null, crest), { sheet: { ...EMPTY_DAY, stands } }));
+  const now = dayNow(plan, FRIDAY_MS);
+  expect(now.running.map(({ leftMs }) => leftMs / 60_000)).toEqual([
+    expect.closeTo(3200 / 650 + (3 * 8) / 60 - 1, 3),
+  ]);
+  expect(say(sayNow(now, plan, FRIDAY_MS), MM)).toBe(
+    'Prepare no. 2, Rowing club crest, 2 of 2 while no. 1 stitches: 5 min left.',
+  );
+  expect(dayNow(plan, (plan.hands[0]?.toMs ?? 0) + LATE_AFTER_MS).behindMs).toBe(LATE_AFTER_MS);
+});
+
+it('a night away from it is told', () => {
+  const nowMs = FRIDAY_MS + 9 * 3600_000;
+  const plan = plannedDay(dayAsked(dueOn(null, exampleA()), { nowMs }));
+  expect(say(sayNow(dayNow(plan, nowMs), plan, nowMs), MM)).toBe(
+    'The shop is closed until Monday 30 November, 9:00. Then: Prepare no. 1, Rowing club crest.',
+  );
+});
+
+it('a hoop that was sold while a piece is in it is told; and what has no hoop is planned without it', () => {
+  const crest = of(exampleA(), 2);
+  const stands: Record<string, Stand> = {
+    [workId(crest.id, 0)]: { at: 'hooped', hoop: 'hoop-sold', sinceMs: FRIDAY_MS },
+  };
+  const plan = plannedDay(dayAsked(dueOn(null, crest), { sheet: { ...EMPTY_DAY, stands } }));
+  expect(plan.notes.map(({ text }) => say(text, MM))).toEqual([
+    'Rowing club crest, 1 of 2 is in a hoop that is not on the shelf any more: it is planned as it is, and the hoop is not used again.',
+  ]);
+  const none = plannedDay(dayAsked(dueOn(null, crest), { shelf: { ...SAMPLE_SHELF, hoops: [] } }));
+  expect(none.notPlanned.map(({ title, why }) => [title, say(why, MM)])).toEqual([
+    ['Rowing club crest', 'no hoop is chosen that fits it'],
+  ]);
+  expect([none.hands, none.endMs]).toEqual([[], null]);
+});
+
+it('a shop that never opens is told, and plans nothing', () => {
+  const week = Object.fromEntries(Object.keys(USUAL_HOURS.week).map((day) => [day, 'closed']));
+  const hours = { ...USUAL_HOURS, week: week as typeof USUAL_HOURS.week };
+  const plan = plannedDay(dayAsked(dueOn(null, exampleA()), { rules: { ...SAMPLE_RULES, hours } }));
+  expect(plan.notes.map(({ code, severity }) => [code, severity])).toEqual([['shut', 'stop']]);
+  expect(plan.hands).toEqual([]);
+});
+
+it('hoops that are alike serve alike: with two the next piece is hooped while one stitches', () => {
+  const own = SAMPLE_SHELF.hoops.find(({ id }) => id === 'hoop-100x100');
+  if (!own) throw new Error('the sample shelf has it');
+  const shelf = {
+    ...SAMPLE_SHELF,
+    hoops: [...SAMPLE_SHELF.hoops, { ...own, id: 'twin', name: 'The other one' }],
+  };
+  const [one, two] = [SAMPLE_SHELF, shelf].map((with_) =>
+    plannedDay(dayAsked(dueOn(null, of(exampleA(), 4)), { shelf: with_ })),
+  );
+  expect(two?.endMs).toBeLessThan(one?.endMs ?? 0);
+});
+
+it('pieces come by size and by name, each planned as it is made', async () => {
+  const sizes = [{ name: 'L', count: 2, readings: {} }];
+  const sized = { ...exampleA(), piece: { ...exampleA().piece, quantity: 1, sizes } };
+  expect(runPieces(sized).map(({ label }) => label)).toEqual(['', 'L', 'L']);
+  const setting = await plainSetting();
+  const letters = named(exampleA(), ['Io', 'Maximiliana'], { setting });
+  const plan = plannedDay(dayAsked(dueOn(null, letters)));
+  const [short, long] = ['Io', 'Maximiliana'].map((label) => plan.works.find((work) => work.label === label));
+  const stitchS = (work = short) => work?.runs.reduce((sum, { aloneS }) => sum + aloneS, 0) ?? 0;
+  expect(stitchS(long)).toBeGreaterThan(2 * stitchS(short));
+});
+
+it('more than is planned in one go is counted, what is begun and pinned first', () => {
+  const many = of(exampleA(), 90);
+  const sheet = {
+    ...withStand(EMPTY_DAY, workId(many.id, 80), { at: 'off', sinceMs: FRIDAY_MS }),
+    pinned: [workId(many.id, 70)],
+  };
+  const work = planDay(dayAsked(dueOn(null, many), { sheet }));
+  let step = work.next();
+  // It took long enough at once: still all of it is planned.
+  while (!step.done) step = work.next(true);
+  const plan = step.value;
+  expect([plan.works.length, plan.beyond]).toEqual([60, 30]);
+  expect(plan.works.slice(0, 2).map(({ piece }) => piece)).toEqual([80, 70]);
+  expect(plan.notes.map(({ text }) => say(text, MM))).toContain(
+    '30 more pieces come after these: they are planned as these are done.',
+  );
+});
+
+it('a calendar file has an event for each ticket on each day, in universal time', () => {
+  const plan = plannedDay(dayAsked(dueOn(null, of(exampleA(), 2), exampleB())));
+  const ics = dayToIcs(plan, MM).replace(/\r\n[ \t]/g, '');
+  expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(2);
+  expect(ics).toContain('SUMMARY:Rowing club crest: 2 pieces');
+  expect(ics).toContain('UID:ticket-example-a-2026-11-27@zealous-thimble');
+  expect(ics).toMatch(/DTSTART:20261127T09\d{4}Z/);
+  expect(ics).toContain('Hoop no. ');
+  expect(plannedDay(dayAsked([])).hands).toEqual([]);
+  expect(dayToIcs(plannedDay(dayAsked([])), MM)).toContain('BEGIN:VCALENDAR');
+});

@@ -1,0 +1,75 @@
+import { type DayAnswer, type DaySheet, EMPTY_DAY, withStand, workId } from '@zt/core/model/day';
+import type { Exported } from '@zt/core/model/exported';
+import { newOrder } from '@zt/core/model/order';
+import { exampleA, exampleB } from '@zt/core/testing/samples';
+import { openTestApp, type TestApp } from '../../testing/testApp';
+
+let shop: TestApp;
+beforeEach(async () => {
+  shop = await openTestApp();
+});
+afterEach(() => shop.close());
+
+const day = async (): Promise<DayAnswer> => (await shop.get('/api/day')).json();
+const save = async (sheet: DaySheet, base?: DaySheet): Promise<DaySheet> =>
+  (await shop.put('/api/day', { sheet, base })).json();
+const keep = (id: string, more: Partial<ReturnType<typeof exampleA>> = {}) =>
+  shop.put(`/api/tickets/${id}`, { ticket: { ...exampleA(), id, ...more }, rev: 0 });
+const OFF = { at: 'off', sinceMs: 1_796_000_000_000 } as const;
+
+it('has the tickets that are due first: by their own day, else by that of their order; not what is only asked for', async () => {
+  const order = (id: string, due: string | null, state: 'asked' | 'agreed') =>
+    shop.put(`/api/orders/${id}`, { order: { ...newOrder(id, 'Tees', '2026-11-01'), due, state } });
+  await order('order-agreed', '2026-12-03', 'agreed');
+  await order('order-asked-for', '2026-12-01', 'asked');
+  await keep('ticket-whenever');
+  await keep('ticket-of-order', { orderId: 'order-agreed' });
+  await keep('ticket-of-day', { due: '2026-12-02' });
+  await keep('ticket-not-agreed', { orderId: 'order-asked-for' });
+  const { tickets, more } = await day();
+  expect(tickets.map(({ ticket, due }) => [ticket.id, due])).toEqual([
+    ['ticket-of-day', '2026-12-02'],
+    ['ticket-of-order', '2026-12-03'],
+    ['ticket-whenever', null],
+  ]);
+  expect(more).toEqual({ tickets: 0, notAgreed: 1 });
+});
+
+it('what waits for another day is named, and more than is looked at is counted', async () => {
+  for (let i = 0; i < 63; i += 1) await keep(`ticket-number-${100 + i}`);
+  await shop.put('/api/tickets/ticket-that-waits', {
+    ticket: { ...exampleB(), id: 'ticket-that-waits' },
+    rev: 0,
+  });
+  await save({ ...EMPTY_DAY, later: ['ticket-that-waits'] });
+  const { tickets, later, more } = await day();
+  expect([tickets.length, more.tickets]).toEqual([60, 3]);
+  expect(later).toEqual([{ id: 'ticket-that-waits', name: 'Guesthouse monogram' }]);
+});
+
+it('two benches that plan at once lose nothing of one another: what both said of one piece is offered', async () => {
+  await keep('ticket-of-both');
+  const [one, two] = [workId('ticket-of-both', 0), workId('ticket-of-both', 1)];
+  const before = await save(EMPTY_DAY);
+  await save({ ...withStand(before, one, OFF), pinned: [one] }, before);
+  const hooped = { at: 'hooped', hoop: 'hoop-number-a', sinceMs: 1_796_000_100_000 } as const;
+  const both = await save({ ...withStand(withStand(before, two, OFF), one, hooped), pinned: [two] }, before);
+  expect(both.stands[two]).toEqual(OFF);
+  expect(both.stands[one]).toEqual(OFF);
+  expect(both.pinned).toEqual([one, two]);
+  expect(Object.values(both.offers ?? {})).toMatchObject([{ at: `stands.${one}`, value: hooped }]);
+});
+
+it('goes with all data to another place', async () => {
+  await save({ ...EMPTY_DAY, pinned: ['ticket-somewhere:0:0'] });
+  const text = await (await shop.get('/api/export')).text();
+  expect((JSON.parse(text) as Exported).day.pinned).toEqual(['ticket-somewhere:0:0']);
+});
+
+it('a sheet that says what cannot be is refused by its field', async () => {
+  const refused = await shop.put('/api/day', {
+    sheet: { ...EMPTY_DAY, stands: { 'a:0:0': { at: 'lost' } } },
+  });
+  expect(refused.status).toBe(400);
+  expect(JSON.stringify(await refused.json())).toContain('sheet.stands.a:0:0');
+});
