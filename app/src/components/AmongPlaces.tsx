@@ -7,6 +7,7 @@ import { Txt } from './ui/Txt';
 
 const PLACES: readonly { href: Href & string; name: string }[] = [
   { href: '/', name: 'Bench' },
+  { href: '/day', name: 'Day' },
   { href: '/orders', name: 'Orders' },
   { href: '/shelf', name: 'Shelf' },
   { href: '/logbook', name: 'Logbook' },
@@ -15,7 +16,7 @@ const PLACES: readonly { href: Href & string; name: string }[] = [
 
 const RAIL_PX = 116;
 
-/** The way between the bench, the order book, the shelf, the logbook and the house rules: below on a phone, a rail at the left else. */
+/** the way between the bench, the day, the order book, the shelf, the logbook and the house rules: below on a phone, a rail at the left else. */
 function BenchNav({ rail }: { rail: boolean }) {
   const p = usePalette();
   const here = usePathname();

@@ -48,6 +48,7 @@ export const api = createApi({
     'orders',
     'customers',
     'customer',
+    'day',
   ],
   endpoints: () => ({}),
 });

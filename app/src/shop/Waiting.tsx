@@ -35,6 +35,7 @@ const WHAT: Record<Queued['endpoint'], string> = {
   removeOrder: 'Taking an order off the book',
   restoreOrder: 'Putting an order back on the book',
   saveCustomer: 'A change of a customer',
+  saveDay: 'What was said of the day',
 };
 
 /** What the shop's computer does not take: said with why, and sent again or let go by whoever reads it. */

@@ -125,6 +125,7 @@ export function saveOnLeaving(getState: () => RootState, keepLast: () => void): 
       if (one.endpoint === 'changeShelf') sendLast('POST', '/shelf', one.arg);
       if (one.endpoint === 'saveRules') sendLast('PUT', '/rules', one.arg);
       if (one.endpoint === 'saveOrder') sendLast('PUT', `/orders/${one.arg.order.id}`, one.arg);
+      if (one.endpoint === 'saveDay') sendLast('PUT', '/day', one.arg);
       if (one.endpoint === 'saveCustomer') sendLast('PUT', `/customers/${one.arg.customer.id}`, one.arg);
     }
   };

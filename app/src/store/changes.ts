@@ -8,7 +8,7 @@ import { hearingChanged } from './queue';
 import type { AppStore } from './store';
 
 const ChangeSchema = z.object({
-  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook', 'orders', 'customers', 'all']),
+  noun: z.enum(['ticket', 'shelf', 'rules', 'logbook', 'orders', 'customers', 'day', 'all']),
   id: z.string().nullable(),
   rev: z.number().nullable(),
   device: z.string().nullable(),
@@ -34,7 +34,16 @@ export function followChanges(store: AppStore): () => void {
     store.dispatch(hearingChanged(true));
     if (opened) {
       store.dispatch(
-        api.util.invalidateTags(['tickets', 'shelf', 'rules', 'logbook', 'orders', 'customers', 'customer']),
+        api.util.invalidateTags([
+          'tickets',
+          'shelf',
+          'rules',
+          'logbook',
+          'orders',
+          'customers',
+          'customer',
+          'day',
+        ]),
       );
       hearOpen();
     }

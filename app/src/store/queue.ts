@@ -1,5 +1,6 @@
 import { createSlice, isAnyOf, type PayloadAction } from '@reduxjs/toolkit';
 import type { LogPiece, SaveRules, ShelfChanges } from '@zt/core';
+import type { SaveDay } from '@zt/core/model/day';
 import type { KeptDrawing } from '@zt/core/model/drawing';
 import type { SaveCustomer, SaveOrder } from '@zt/core/model/ordersApi';
 import { saveDone, saveFailed } from './editor';
@@ -17,6 +18,7 @@ export interface Requests {
   removeOrder: string;
   restoreOrder: string;
   saveCustomer: SaveCustomer;
+  saveDay: SaveDay;
 }
 
 /** One thing to send. It waits here, and in the browser's own database, until the shop's computer has taken it. */
@@ -51,6 +53,8 @@ function asOne(before: Queued, next: Queued): Queued | null {
   if (before.tried || before.refused !== null) return null;
   if (before.endpoint === 'saveRules' && next.endpoint === 'saveRules')
     return { ...before, arg: { ...before.arg, rules: next.arg.rules } };
+  if (before.endpoint === 'saveDay' && next.endpoint === 'saveDay')
+    return { ...before, arg: { ...before.arg, sheet: next.arg.sheet } };
   if (before.endpoint === 'saveOrder' && next.endpoint === 'saveOrder')
     return before.arg.order.id === next.arg.order.id
       ? { ...before, arg: { ...before.arg, order: next.arg.order } }

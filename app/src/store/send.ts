@@ -2,6 +2,8 @@ import type { Refusal, SaveTicket, ShelfChanges, Ticket } from '@zt/core';
 import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
 import { isUnsent, type Replica, sending } from '@zt/core/uses/sharing/index';
 import { v7 } from 'uuid';
+import { api } from '../services/api';
+import { dayApi } from '../services/dayApi';
 import { thisDevice } from '../services/device';
 import { drawingsApi } from '../services/drawingsApi';
 import { logbookApi } from '../services/logbookApi';
@@ -116,6 +118,14 @@ const SEND: { [E in keyof Requests]: (arg: Requests[E]) => AppThunk<Promise<Send
       await dispatch(
         ordersApi.util.upsertQueryData('order', order.id, { order, customer: null, tickets: [] }),
       );
+    return answer;
+  },
+  saveDay: (arg) => async (dispatch) => {
+    const answer = await dispatch(dayApi.endpoints.saveDay.initiate(arg));
+    const { data: sheet } = answer;
+    if (sheet) dispatch(dayApi.util.updateQueryData('day', undefined, (day) => ({ ...day, sheet })));
+    // Which tickets come first is told by the shop's computer.
+    if (String(arg.sheet.later) !== String(arg.base?.later)) dispatch(api.util.invalidateTags(['day']));
     return answer;
   },
   removeOrder: (arg) => (dispatch) => dispatch(ordersApi.endpoints.removeOrder.initiate(arg)),

@@ -1,5 +1,6 @@
 import type { HouseRules, Shelf, ShelfChanges, ShelfNoun, Ticket } from '@zt/core';
 import type { Customer } from '@zt/core/model/customer';
+import type { DaySheet } from '@zt/core/model/day';
 import type { KeptDrawing } from '@zt/core/model/drawing';
 import type { Order } from '@zt/core/model/order';
 import { v7 } from 'uuid';
@@ -80,5 +81,9 @@ export const putOrderBack = (id: string): AppThunk => queue('restoreOrder', id);
 /** Saves a customer as they are now, over what it was made from; without that they are new. */
 export const putCustomer = (customer: Customer, base?: Customer): AppThunk =>
   queue('saveCustomer', { customer, ...(base ? { base } : {}), sending: ofThisDevice() });
+
+/** Saves what was said of the day over what it was made from. */
+export const putDay = (sheet: DaySheet, base: DaySheet): AppThunk =>
+  queue('saveDay', { sheet, base, sending: ofThisDevice() });
 
 export const putTicketBack = (id: string): AppThunk => queue('restoreTicket', id);

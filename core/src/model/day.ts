@@ -39,7 +39,7 @@ export const DaySheetSchema = z.object({
     .record(WorkIdSchema, StandSchema)
     .refine((stands) => Object.keys(stands).length <= MOST_STANDS, `At most ${MOST_STANDS} pieces.`)
     .default({}),
-  /** Pieces that go onto their machines in this order. */
+  /** Pieces that go onto their machines in this order, before all others. */
   pinned: z.array(WorkIdSchema).max(500).default([]),
   /** Tickets that wait for another day. */
   later: z.array(IdSchema).max(2000).default([]),

@@ -4,7 +4,7 @@ import { calledName } from '@zt/core/stages/design/names/onTable';
 import { spoken } from '@zt/core/uses/deck/spoken';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { View as NativeView, ScrollView } from 'react-native';
 import { IconPress } from '../../components/ui/IconPress';
 import { Press } from '../../components/ui/Press';
@@ -24,6 +24,9 @@ import { StepWords } from './StepWords';
 import { useAloud } from './useAloud';
 import { type DeckInHand, useDeck, useStageInHand } from './useDeck';
 import { Voice } from './Voice';
+
+/** The day that is planned is fetched behind the deck. */
+const DayAtTable = lazy(() => import('./DayAtTable'));
 
 const PAGE_ON = ['PageDown', 'ArrowRight', 'ArrowDown'];
 const PAGE_BACK = ['PageUp', 'ArrowLeft', 'ArrowUp'];
@@ -117,6 +120,9 @@ function Deck({ stage: from }: { stage: Stage }) {
             </NativeView>
             {low && !wide ? drawing : null}
           </ScrollView>
+          <Suspense>
+            <DayAtTable ticketId={ticket.id} />
+          </Suspense>
           <Voice aloud={aloud} />
           {step ? (
             <NativeView style={{ padding: 16, paddingTop: 8, flexDirection: 'row' }}>

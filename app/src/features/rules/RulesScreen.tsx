@@ -43,6 +43,7 @@ import { Backups } from './Backups';
 import { Beliefs } from './Beliefs';
 import { Devices } from './Devices';
 import { Looks } from './Looks';
+import { OpeningHours } from './OpeningHours';
 import { RuleRow } from './RuleRow';
 import { useBenchPlans } from './useBenchPlans';
 import { Ways } from './Ways';
@@ -217,7 +218,15 @@ export function RulesScreen() {
         <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
           <Beliefs rules={rules} decided={decided} />
         </Disclosure>
+        {refused ? (
+          <Txt tone="madder" live>
+            {refused}
+          </Txt>
+        ) : null}
         <FieldsContext.Provider value={fields}>
+          <Disclosure title="Opening hours">
+            <OpeningHours rules={rules} onRules={put} />
+          </Disclosure>
           <Disclosure title="Money, and the shop’s heading">
             <WordsField
               label="Currency, by its three letters"
@@ -236,11 +245,6 @@ export function RulesScreen() {
         </FieldsContext.Provider>
         <Disclosure title={`Numbers: ${HOUSE_NUMBERS.length}, each with its reason`}>
           <TextField label="Find a number" value={sought} onText={setSought} />
-          {refused ? (
-            <Txt tone="madder" live>
-              {refused}
-            </Txt>
-          ) : null}
           <FieldsContext.Provider value={fields}>
             <Row gap={0} columns>
               {numbers.map((number) => (

@@ -32,25 +32,94 @@ function handsLeft(day: Day, state: State): { sure: number; prepare: number } {
 const finishLeft = (day: Day, state: State): number =>
   day.works.reduce((sum, { finishS }, piece) => sum + (state.stage[piece] === STAGE.OFF ? 0 : finishS), 0);
 
-/** Threads that have to be put on a machine at least once more, for pieces that are still to be mounted on it. */
-function threadingsLeft(day: Day, state: State, machine: number): number {
-  const own = day.machines[machine];
-  const now = new Set(state.threaded[machine] ?? []);
-  const wanted = new Set<string>();
-  /** On one needle what a piece ends with stays for the next. */
-  const ends = new Set(now);
-  const isOne = own?.needles === 1;
+/** What of a day decides its bounds and stays as it is: threads by number, and the pieces of each machine in two orders. */
+interface Facts {
+  /** Threads by their number. */
+  numberOf: ReadonlyMap<string, number>;
+  /** Of each piece the thread it begins and ends with, and those that are on its machine at once. */
+  begins: readonly number[];
+  ends: readonly number[];
+  together: readonly (readonly number[])[];
+  /** Pieces of each machine, those first that are on it shortest, and those that are promised first. */
+  byTime: readonly (readonly number[])[];
+  byDue: readonly (readonly number[])[];
+}
+
+const known = new WeakMap<Day, Facts>();
+
+const onMachineS = (work: Work): number => work.mountS + stitchS(work) + work.takeOffS;
+/** When a piece is to be off its machine, to be finished in time. */
+const offByS = ({ dueS, finishS }: Work): number =>
+  dueS === null ? Number.POSITIVE_INFINITY : dueS - finishS;
+
+function readFacts(day: Day): Facts {
+  const numberOf = new Map<string, number>();
+  for (const { threads } of day.works)
+    for (const thread of threads) if (!numberOf.has(thread)) numberOf.set(thread, numberOf.size);
+  const number = (thread: string | undefined): number => numberOf.get(thread ?? '') ?? -1;
+  const sorted = (machine: number, of: (work: Work) => number): number[] =>
+    day.works
+      .map((_, piece) => piece)
+      .filter((piece) => workAt(day, piece).machine === machine)
+      .sort((a, b) => of(workAt(day, a)) - of(workAt(day, b)));
+  return {
+    numberOf,
+    begins: day.works.map(({ threads }) => number(threads[0])),
+    ends: day.works.map(({ threads }) => number(threads.at(-1))),
+    together: day.works.map(({ threads, machine }) =>
+      [...new Set(threads)].slice(0, day.machines[machine]?.needles).map(number),
+    ),
+    byTime: day.machines.map((_, machine) => sorted(machine, onMachineS)),
+    byDue: day.machines.map((_, machine) => sorted(machine, offByS)),
+  };
+}
+
+function factsOf(day: Day): Facts {
+  const facts = known.get(day) ?? readFacts(day);
+  known.set(day, facts);
+  return facts;
+}
+
+/**
+ * Of one needle: each piece has the thread it begins with put on, unless the piece before it ended with that. An end
+ * serves one beginning, so no more are saved than there are ends and beginnings of each thread.
+ */
+function oneNeedleThreadings(day: Day, state: State, machine: number): number {
+  const { numberOf, begins, ends, byTime } = factsOf(day);
   const on = state.on[machine];
-  if (isOne && on && on.piece >= 0) ends.add(workAt(day, on.piece).threads.at(-1) ?? '');
-  for (let piece = 0; piece < day.works.length; piece += 1) {
-    const work = workAt(day, piece);
-    if (work.machine !== machine || (state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
-    // Of one needle only the first has to be there; of many as many as there are needles.
-    for (const thread of isOne ? work.threads.slice(0, 1) : work.threads.slice(0, own?.needles))
-      wanted.add(thread);
-    if (isOne) ends.add(work.threads.at(-1) ?? '');
+  const last = on && on.piece >= 0 ? workAt(day, on.piece).threads.at(-1) : state.threaded[machine]?.at(-1);
+  const lacking = new Int32Array(numberOf.size + 1);
+  const add = (thread: number, by: number) => {
+    lacking[thread + 1] = (lacking[thread + 1] ?? 0) + by;
+  };
+  add(numberOf.get(last ?? '') ?? -1, -1);
+  for (const piece of byTime[machine] ?? []) {
+    if ((state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
+    add(begins[piece] ?? -1, 1);
+    add(ends[piece] ?? -1, -1);
   }
-  return [...wanted].filter((thread) => !(isOne ? ends : now).has(thread)).length;
+  // What has no thread is the first of them, and needs none.
+  let putOn = 0;
+  for (let i = 1; i < lacking.length; i += 1) putOn += Math.max(0, lacking[i] ?? 0);
+  return putOn;
+}
+
+/** Threads that have to be put on a machine at least, for pieces that are still to be mounted on it. */
+function threadingsLeft(day: Day, state: State, machine: number): number {
+  if ((day.machines[machine]?.needles ?? 1) === 1) return oneNeedleThreadings(day, state, machine);
+  const { numberOf, together, byTime } = factsOf(day);
+  const isOn = new Uint8Array(numberOf.size + 1);
+  for (const thread of state.threaded[machine] ?? []) isOn[numberOf.get(thread) ?? numberOf.size] = 1;
+  let putOn = 0;
+  for (const piece of byTime[machine] ?? []) {
+    if ((state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
+    for (const thread of together[piece] ?? []) {
+      if (isOn[thread] === 1) continue;
+      isOn[thread] = 1;
+      putOn += 1;
+    }
+  }
+  return putOn;
 }
 
 /**
@@ -105,19 +174,15 @@ function lateBound(day: Day, state: State, machine: number): number {
     at += work.takeOffS;
     late += work.dueS === null ? 0 : Math.max(0, at + work.finishS - work.dueS);
   }
-  const times: number[] = [];
-  const dues: number[] = [];
-  for (let piece = 0; piece < day.works.length; piece += 1) {
-    const work = workAt(day, piece);
-    if (work.machine !== machine || (state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
-    times.push(work.mountS + stitchS(work) + work.takeOffS);
-    // What is finished after it is taken off its promised time, so that only the machine counts here.
-    dues.push(work.dueS === null ? Number.POSITIVE_INFINITY : work.dueS - work.finishS);
-  }
-  dues.sort((x, y) => x - y);
-  for (const [k, took] of times.sort((x, y) => x - y).entries()) {
-    at += took;
-    late += Math.max(0, at - (dues[k] ?? Number.POSITIVE_INFINITY));
+  const { byTime, byDue } = factsOf(day);
+  const dues = byDue[machine] ?? [];
+  let k = 0;
+  for (const piece of byTime[machine] ?? []) {
+    if ((state.stage[piece] ?? 0) >= STAGE.MOUNTED) continue;
+    while ((state.stage[dues[k] ?? 0] ?? 0) >= STAGE.MOUNTED) k += 1;
+    at += onMachineS(workAt(day, piece));
+    late += Math.max(0, at - offByS(workAt(day, dues[k] ?? 0)));
+    k += 1;
   }
   return late;
 }

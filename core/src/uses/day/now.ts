@@ -1,5 +1,6 @@
 import { count, minutes, type Phrase, phrase } from '../../base/units/phrase';
 import type { Stand } from '../../model/day';
+import type { Stage } from '../../model/stages';
 import { clockDay, clockTime, dayOfMs } from './calendar';
 import type { DayPlan, HandsOn, PlannedPiece } from './dayPlan';
 import type { HandsDo } from './tapes';
@@ -108,3 +109,26 @@ export function standAfter(
       return { at: 'finished', sinceMs };
   }
 }
+
+const DONE: Record<HandsDo, string> = {
+  prepare: 'prepared',
+  hoop: 'in its hoop',
+  mount: 'on the machine',
+  tend: 'goes on',
+  'take off': 'off the machine',
+  finish: 'finished',
+};
+
+/** What is said by the press that ends what hands do: `No. 4 is in its hoop`. */
+export const sayDone = ({ what }: Pick<HandsOn, 'what'>, { no }: PlannedPiece): Phrase =>
+  what === 'tend' ? phrase`No. ${count(no)} goes on` : phrase`No. ${count(no)} is ${DONE[what]}`;
+
+/** At which stage of its ticket hands are, at the table. */
+export const STAGE_OF_HANDS: Record<HandsDo, Stage> = {
+  prepare: 'piece',
+  hoop: 'hoop',
+  mount: 'mount',
+  tend: 'stitch',
+  'take off': 'finish',
+  finish: 'finish',
+};

@@ -1,5 +1,16 @@
 import { boundOf } from './bound';
-import { dominates, isDone, keyOf, type Move, moved, movesFrom, type State, startOf, worthOf } from './state';
+import {
+  dominates,
+  isDone,
+  keyOf,
+  type Move,
+  moved,
+  movesFrom,
+  type State,
+  startOf,
+  workAt,
+  worthOf,
+} from './state';
 import { type Day, EPSILON, isBetter, type Worth } from './work';
 
 /** A planned day: the moves in their order, what it is worth, and what no other plan can be better than. */
@@ -109,33 +120,51 @@ function* exactly(day: Day, start: Solved): Solving {
 }
 
 /** So many ways on are kept beside one another: more on a short day, so that every day takes about as long. */
-const BEAM = { least: 64, most: 400, steps: 24_000 } as const;
+const BEAM = { least: 64, most: 400, steps: 20_000 } as const;
 const beamFor = ({ works }: Day): number => {
   const steps = works.reduce((sum, { runs }) => sum + 2 + runs.length, 1);
   return Math.min(BEAM.most, Math.max(BEAM.least, Math.round(BEAM.steps / steps)));
 };
 
-/** So many pieces are tried to be hooped next, in the order they are promised. */
-const MOST_TRIED = 5;
+/** How many of a piece’s threads are not on its machine: all that it needs at once, or only the one it begins with. */
+type Lacking = (day: Day, state: State, piece: number) => number;
 
-/** The moves worth trying on a long day: of pieces that are still to be hooped, those due first and those with the threads that are on. */
-function likelyMoves(day: Day, state: State): Move[] {
+const lackingOf =
+  (howMany: (needles: number) => number): Lacking =>
+  (day, state, piece) => {
+    const { machine, threads } = workAt(day, piece);
+    const on = state.threaded[machine] ?? [];
+    const needed = threads.slice(0, howMany(day.machines[machine]?.needles ?? 1));
+    return needed.filter((thread) => !on.includes(thread)).length;
+  };
+/** Of the pieces that are still to be hooped those that are tried next: so many that are due first, and that want the fewest threads. */
+interface Way {
+  byDue: number;
+  byThread: number;
+  lacking: Lacking;
+}
+/** A day is gone through once in each of these ways: which is best depends on the day. */
+const WAYS: readonly Way[] = [
+  { byDue: 3, byThread: 2, lacking: lackingOf((needles) => needles) },
+  { byDue: 2, byThread: 2, lacking: lackingOf(() => 1) },
+  { byDue: 2, byThread: 5, lacking: lackingOf((needles) => needles) },
+];
+
+/** The moves worth trying on a long day, in one way. */
+function likelyMoves(day: Day, state: State, way: Way): Move[] {
   const moves = movesFrom(day, state);
   const hoopings = moves.filter((move) => move.kind === 'hoop');
-  if (hoopings.length <= MOST_TRIED) return moves;
+  if (hoopings.length <= way.byDue + way.byThread) return moves;
   const dueOf = ({ piece }: { piece: number }) => day.works[piece]?.dueS ?? Number.POSITIVE_INFINITY;
-  const isThreaded = ({ piece }: { piece: number }) => {
-    const work = day.works[piece];
-    const on = state.threaded[work?.machine ?? 0] ?? [];
-    return work?.threads[0] !== undefined && on.includes(work.threads[0]);
-  };
   const byDue = [...hoopings].sort((a, b) => dueOf(a) - dueOf(b));
-  const picked = new Set<Move>([...byDue.slice(0, MOST_TRIED - 2), ...byDue.filter(isThreaded).slice(0, 2)]);
+  const lacks = new Map(byDue.map((move) => [move, way.lacking(day, state, move.piece)]));
+  const byThread = [...byDue].sort((a, b) => (lacks.get(a) ?? 0) - (lacks.get(b) ?? 0));
+  const picked = new Set<Move>([...byDue.slice(0, way.byDue), ...byThread.slice(0, way.byThread)]);
   return [...moves.filter((move) => move.kind !== 'hoop'), ...picked];
 }
 
-/** A good plan of any day: the best few ways so far are gone on from, move by move (beam search). */
-function* goodPlan(day: Day, width: number): Solving {
+/** A plan of any day: the best few ways so far are gone on from, move by move (beam search). */
+function* beamPlan(day: Day, width: number, way: Way): Solving {
   const root = rootOf(day);
   let beam: Node[] = [root];
   let looked = 0;
@@ -144,7 +173,7 @@ function* goodPlan(day: Day, width: number): Solving {
     const next: Node[] = [];
     const seen = new Seen(day);
     for (const node of beam)
-      for (const move of likelyMoves(day, node.state)) {
+      for (const move of likelyMoves(day, node.state, way)) {
         const [state] = moved(day, node.state, move);
         next.push({ state, step: { move, before: node.step }, bound: boundOf(day, state) });
         looked += 1;
@@ -168,13 +197,30 @@ function* goodPlan(day: Day, width: number): Solving {
   };
 }
 
+/** Farther than this from its bound, a plan is looked for once more with twice as many ways beside one another. */
+const NEAR = 0.04;
+
+/** The best of the plans that are found by going through a day in each way. */
+function* goodPlan(day: Day): Solving {
+  const width = beamFor(day);
+  let best: { found: Solved; way: Way } | null = null;
+  for (const way of WAYS) {
+    const found = yield* beamPlan(day, width, way);
+    if (!best || isBetter(found.worth, best.found.worth)) best = { found, way };
+  }
+  if (!best) throw new Error('assertion failed: there is a way to go through a day');
+  if (gapOf(best.found) <= NEAR || day.works.length <= EXACT_UP_TO) return best.found;
+  const wider = yield* beamPlan(day, 2 * width, best.way);
+  return isBetter(wider.worth, best.found.worth) ? wider : best.found;
+}
+
 /**
  * Plans a day for one pair of hands: exactly for a few pieces, else well, with how far it is at most from the best. The
  * day must be one that can be planned (`whyNotPlanned`). Yields progress; told that it took long enough, it ends with the
  * best it has.
  */
 export function* solveDay(day: Day): Solving {
-  const good = yield* goodPlan(day, beamFor(day));
+  const good = yield* goodPlan(day);
   return day.works.length <= EXACT_UP_TO ? yield* exactly(day, good) : good;
 }
 

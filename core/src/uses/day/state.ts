@@ -114,7 +114,11 @@ const likenessOf = ({ id: _id, name: _name, ...rest }: Work): string => JSON.str
 
 function readOrder(day: Day): Order {
   const index = new Map(day.works.map(({ id }, i) => [id, i]));
-  const pins = (day.pinned ?? []).flatMap((id) => index.get(id) ?? []);
+  const after = day.works.map((work) => (work.after === undefined ? -1 : (index.get(work.after) ?? -1)));
+  const pins = withHoopingsBefore(
+    (day.pinned ?? []).flatMap((id) => index.get(id) ?? []),
+    after,
+  );
   const begun = new Set((day.begun ?? []).flatMap(({ id }) => index.get(id) ?? []));
   const last = new Map<string, number>();
   const twin = day.works.map((work, i) => {
@@ -124,11 +128,24 @@ function readOrder(day: Day): Order {
     last.set(key, i);
     return before;
   });
-  return {
-    twin,
-    pinned: day.works.map((_, i) => pins.slice(0, Math.max(0, pins.indexOf(i)))),
-    after: day.works.map(({ after }) => (after === undefined ? -1 : (index.get(after) ?? -1))),
+  const pinned = day.works.map(({ machine }, i) => {
+    const own = pins.filter((pin) => day.works[pin]?.machine === machine);
+    // What is not pinned comes behind all that is.
+    return own.includes(i) ? own.slice(0, own.indexOf(i)) : own;
+  });
+  return { twin, pinned, after };
+}
+
+/** A pinned hooping has those before it, of the same piece, pinned before it. */
+function withHoopingsBefore(pins: readonly number[], after: readonly number[]): number[] {
+  const all: number[] = [];
+  const put = (piece: number) => {
+    const before = after[piece] ?? -1;
+    if (before >= 0) put(before);
+    if (!all.includes(piece)) all.push(piece);
   };
+  pins.forEach(put);
+  return all;
 }
 
 function orderOf(day: Day): Order {
@@ -236,21 +253,42 @@ function stagedAs(state: State, piece: number, stage: number): Uint8Array {
   return next;
 }
 
-/** How long a piece is in hands and on its machine from its hooping on, when nothing has to be waited for, seconds. */
-const throughS = ({ hoopS, mountS, runs, takeOffS }: Work): number =>
-  runs.reduce((sum, { aloneS, handsS }) => sum + aloneS + handsS, hoopS + mountS + takeOffS);
+const stitchS = ({ runs }: Work): number =>
+  runs.reduce((sum, { aloneS, handsS }) => sum + aloneS + handsS, 0);
+
+/** What a piece takes from being put on its machine to being off it, each of its threads put on. */
+const throughS = ({ machines }: Day, { mountS, takeOffS, machine, threads, ...work }: Work): number =>
+  mountS + stitchS(work as Work) + takeOffS + new Set(threads).size * (machines[machine]?.threadS ?? 0);
+
+/** When a machine is free of what is on it, and of what waits in its hoops for it, at the earliest. */
+function freeS(day: Day, { stage, on, handsS }: State, machine: number): number {
+  const now = on[machine] ?? NOBODY;
+  let at = handsS;
+  if (now.piece >= 0) {
+    const { runs, takeOffS } = workAt(day, now.piece);
+    at = Math.max(at, now.endsS) + takeOffS;
+    for (const [i, { aloneS, handsS: hands }] of runs.entries())
+      at += (i > now.run ? aloneS : 0) + (i >= now.run ? hands : 0);
+  }
+  for (const [piece, work] of day.works.entries())
+    if (stage[piece] === HOOPED && work.machine === machine) at += throughS(day, work);
+  return at;
+}
 
 /** The state in which a piece may be hooped: now, or when the shop opens again, so that it is not in its hoop overnight. */
 function beforeNight(day: Day, state: State, piece: number): State {
-  const work = workAt(day, piece);
   const closes = day.closesS ?? [];
-  const longestS = Math.max(0, ...closes.map((closeS, i) => closeS - (closes[i - 1] ?? 0)));
+  if (closes.length === 0) return state;
+  const work = workAt(day, piece);
+  const longestS = Math.max(...closes.map((closeS, i) => closeS - (closes[i - 1] ?? 0)));
+  // What no day is long enough for is begun all the same.
+  if (work.hoopS + throughS(day, work) > longestS + EPSILON) return state;
   let now = state;
   for (const closeS of closes) {
     if (closeS <= now.handsS + EPSILON) continue;
-    const needS = throughS(work) + Math.max(0, work.prepareS - now.idleS);
-    // What no day is long enough for is begun all the same.
-    if (now.handsS + needS <= closeS + EPSILON || throughS(work) > longestS + EPSILON) return now;
+    const hoopedS = now.handsS + Math.max(0, work.prepareS - now.idleS) + work.hoopS;
+    const offS = Math.max(hoopedS, freeS(day, now, work.machine)) + throughS(day, work);
+    if (offS <= closeS + EPSILON) return now;
     now = idledTo(now, closeS);
   }
   return now;

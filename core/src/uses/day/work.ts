@@ -51,7 +51,7 @@ export interface Day {
   /** How many hoops there are of each kind. */
   hoops: Readonly<Record<string, number>>;
   begun?: readonly Begun[];
-  /** Pieces that go onto their machine in this order, whatever else does between. */
+  /** Pieces that go onto their machine in this order, before all others. */
   pinned?: readonly string[];
   /** When the shop closes for the night, seconds, rising: no piece is hooped that could not be off before. */
   closesS?: readonly number[];

@@ -1,0 +1,194 @@
+import { say } from '@zt/core';
+import { DaySheetSchema } from '@zt/core/model/day';
+import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
+import { type DayPlan, daysOf } from '@zt/core/uses/day/dayPlan';
+import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
+import { type Href, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { AmongPlaces } from '../../components/AmongPlaces';
+import { UndoBar } from '../../components/UndoBar';
+import { Callout } from '../../components/ui/Callout';
+import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
+import { Txt } from '../../components/ui/Txt';
+import { NowOnDay } from '../../shop/NowOnDay';
+import { OffersOn } from '../../shop/OffersOn';
+import { type DayInHand, useDayPlan } from '../../shop/useDayPlan';
+import { useShop } from '../../shop/useShop';
+import { DayNotes } from './DayNotes';
+import { DaySteps } from './DaySteps';
+import { DayTapes } from './DayTapes';
+import { HandsKey } from './HandsKey';
+import { Left } from './Left';
+import { PieceActs } from './PieceActs';
+
+/** How good a plan is, in words. */
+function worthOf({ isExact, gap, rethreads, works }: DayPlan): string {
+  const threads = `${rethreads} ${rethreads === 1 ? 'thread' : 'threads'} put on`;
+  if (works.length === 0) return '';
+  if (isExact) return `No other order is done sooner. ${threads}.`;
+  const percent = Math.ceil(gap * 100);
+  return percent === 0
+    ? `No other order is done sooner. ${threads}.`
+    : `At most ${percent} % longer than any order could be. ${threads}.`;
+}
+
+function subtitleOf({ plan, working }: DayInHand): string {
+  if (!plan) return working ? 'Planning' : 'Hands and machines, hour by hour';
+  if (plan.works.length === 0) return 'Nothing to be made';
+  const { endMs, zone, works } = plan;
+  const pieces = new Set(works.map(({ ticketId, piece }) => `${ticketId} ${piece}`)).size;
+  const until = endMs === null ? '' : `, done ${clockDay(endMs, zone)} at ${clockTime(endMs, zone)}`;
+  return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${until}`;
+}
+
+function Working({ day }: { day: DayInHand }) {
+  const { working, failed, again } = day;
+  if (failed)
+    return (
+      <Callout tone="madder" role="alert">
+        <Txt>{failed}</Txt>
+        <Row wrap>
+          <Press title="Plan again" onPress={again} />
+        </Row>
+      </Callout>
+    );
+  if (!working) return null;
+  const { progress, stop } = working;
+  const far =
+    progress === null
+      ? 'Planning'
+      : 'read' in progress
+        ? `Planning: ticket ${progress.read + 1} of ${progress.of}`
+        : `Planning: ${progress.looked.toLocaleString('en')} ways looked at`;
+  return (
+    <Row align="middle" wrap>
+      <Txt as="small" tone="graphite" testID="planning">
+        {far}
+      </Txt>
+      <Press kind="link" title="Stop" onPress={stop} />
+    </Row>
+  );
+}
+
+/** The tapes of each day of a plan, and what can be said of the piece that was tapped. */
+function Tapes({ day, plan, onLater }: { day: DayInHand; plan: DayPlan; onLater: (id: string) => void }) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { shelf } = useShop();
+  const at = plan.works.findIndex(({ id }) => id === chosen);
+  const choose = (work: number) => setChosen(plan.works[work]?.id ?? null);
+  const { sheet, change } = day.shared;
+  return (
+    <Stack gap={14}>
+      <HandsKey />
+      {at >= 0 ? (
+        <PieceActs
+          plan={plan}
+          work={at}
+          shared={day.shared}
+          onLater={onLater}
+          onClose={() => setChosen(null)}
+        />
+      ) : null}
+      {daysOf(plan).map(({ day: iso, open }) => (
+        <DayTapes
+          key={iso}
+          {...{ plan, open, nowMs: day.nowMs }}
+          pinned={sheet.pinned}
+          chosen={at >= 0 ? at : null}
+          onChoose={choose}
+          onPinned={(pinned) => change((before) => ({ ...before, pinned }))}
+          hoopName={(id) => shelf.hoops.find((hoop) => hoop.id === id)?.name ?? 'a hoop'}
+        />
+      ))}
+    </Stack>
+  );
+}
+
+/** The day, planned: who does what when, with one pair of hands, the shop's machines and hoops. */
+export function DayScreen() {
+  const router = useRouter();
+  const day = useDayPlan();
+  const { units } = useShop();
+  const [putOff, setPutOff] = useState<string | null>(null);
+  const { plan, now, shared, again } = day;
+  const { sheet, change, failed } = shared;
+  const later = (ticketId: string) => {
+    change((before) => ({ ...before, later: [...before.later, ticketId] }));
+    setPutOff(ticketId);
+  };
+  const back = (ticketId: string) =>
+    change((before) => ({ ...before, later: before.later.filter((id) => id !== ticketId) }));
+  const hands = now?.hands ?? null;
+  const piece = now?.piece ?? null;
+  return (
+    <AmongPlaces>
+      <Screen
+        title="Day"
+        subtitle={subtitleOf(day)}
+        aside={plan ? <Press title="From now" label="Plan anew from now" onPress={again} /> : null}
+      >
+        <OffersOn thing={sheet} schema={DaySheetSchema} onThing={(next) => change(() => next)} />
+        {failed ? (
+          <Txt tone="madder" live>
+            What is to be made is with the shop’s computer, and it does not answer. Nothing is lost.
+          </Txt>
+        ) : null}
+        {putOff ? (
+          <UndoBar
+            text="It waits for another day."
+            onPutBack={() => {
+              back(putOff);
+              setPutOff(null);
+            }}
+          />
+        ) : null}
+        <NowOnDay
+          day={day}
+          aside={
+            hands && piece ? (
+              <Press
+                title="At the table"
+                onPress={() =>
+                  router.push(`/ticket/${piece.ticketId}/card/${STAGE_OF_HANDS[hands.what]}` as Href)
+                }
+              />
+            ) : null
+          }
+        />
+        <Working day={day} />
+        {plan ? <DayNotes notes={plan.notes} units={units} onLater={later} /> : null}
+        {plan && plan.hands.length > 0 ? (
+          <>
+            <Txt as="small" tone="graphite" testID="worth">
+              {worthOf(plan)}
+            </Txt>
+            <Tapes day={day} plan={plan} onLater={later} />
+            <DaySteps plan={plan} units={units} />
+          </>
+        ) : null}
+        {plan && plan.works.length === 0 && !day.working ? (
+          <Callout tone="tape">
+            <Txt>
+              Nothing on the bench can be planned yet. A ticket is planned once it has its hoop and what is
+              stitched.
+            </Txt>
+          </Callout>
+        ) : null}
+        <Left plan={plan} shared={shared} units={units} onBack={back} />
+        {plan && plan.hands.length > 0 ? (
+          <Txt as="small" tone="graphite">
+            {say(
+              [
+                'Minutes of hands are the shop’s own numbers, the machine’s are from the stitches. When it is open is said in House rules.',
+              ],
+              units,
+            )}
+          </Txt>
+        ) : null}
+      </Screen>
+    </AmongPlaces>
+  );
+}

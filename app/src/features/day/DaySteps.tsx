@@ -1,0 +1,40 @@
+import { type DisplayUnits, say } from '@zt/core';
+import { clockDay, clockTime, dayOfMs } from '@zt/core/uses/day/calendar';
+import type { DayPlan } from '@zt/core/uses/day/dayPlan';
+import { sayHands } from '@zt/core/uses/day/now';
+import { Disclosure } from '../../components/ui/Disclosure';
+import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Stack } from '../../components/ui/Stack';
+import { Txt } from '../../components/ui/Txt';
+import { handOver } from '../../hooks/handOver';
+
+/** The steps of hands by the clock, for those who read or listen, and as a calendar file. */
+export function DaySteps({ plan, units }: { plan: DayPlan; units: DisplayUnits }) {
+  const toCalendar = async () => {
+    const { dayToIcs } = await import('@zt/core/uses/day/toIcs');
+    handOver(dayToIcs(plan, units), 'text/calendar', 'day.ics');
+  };
+  return (
+    <Stack gap={8}>
+      <Row wrap>
+        <Press title="Calendar file" onPress={() => void toCalendar()} />
+      </Row>
+      <Disclosure title={`Step by step: ${plan.hands.length}`} label="Step by step">
+        <Stack gap={4}>
+          {plan.hands.map((one, i) => {
+            const piece = plan.works[one.work];
+            const before = plan.hands[i - 1];
+            const isNewDay = !before || dayOfMs(before.fromMs, plan.zone) !== dayOfMs(one.fromMs, plan.zone);
+            return piece ? (
+              <Stack key={`${one.fromMs} ${one.what}`} gap={0}>
+                {isNewDay ? <Txt as="strong">{clockDay(one.fromMs, plan.zone)}</Txt> : null}
+                <Txt as="small">{`${clockTime(one.fromMs, plan.zone)}  ${say(sayHands(one, piece), units)}`}</Txt>
+              </Stack>
+            ) : null;
+          })}
+        </Stack>
+      </Disclosure>
+    </Stack>
+  );
+}

@@ -1,0 +1,21 @@
+import type { DayPlan } from '@zt/core/uses/day/dayPlan';
+import type { DayAsked } from '@zt/core/uses/day/fromTickets';
+import type { DayProgress } from '@zt/core/uses/day/planDay';
+import { proxy } from 'comlink';
+import type { DayWorker } from './day.worker';
+import { inWorker, type WorkerJob } from './inWorker';
+
+/** It ends with the best it has long before; what takes longer is stuck. */
+const LIMIT_MS = 60_000;
+
+/** Plans a day in a worker of its own. */
+export const planningDay = (
+  asked: DayAsked & { zone: string },
+  onProgress: (progress: DayProgress) => void,
+): WorkerJob<DayPlan> =>
+  inWorker<DayWorker, DayPlan>({
+    make: () => new Worker(new URL('./day.worker.ts', import.meta.url)),
+    ask: (remote) => remote.plan(asked, proxy(onProgress)),
+    limitMs: LIMIT_MS,
+    what: 'The plan of the day',
+  });
