@@ -22,6 +22,7 @@ const APP_FLOORS = [
   'tape',
   'example',
   'stages',
+  'day',
   'features',
   'app',
 ];

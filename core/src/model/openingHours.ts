@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { writtenAs } from '../base/units/schema';
 
 /** When the shop is open on a day, minutes after midnight; over midnight the end is past 24 hours. */
 export interface OpenStretch {
@@ -52,10 +53,10 @@ export function isZone(zone: string): boolean {
   }
 }
 
-const HoursSchema = z
-  .string()
-  .max(120)
-  .refine((text) => readHours(text) !== null, 'Hours like 9:00–12:30, 13:30–17:00, or closed.');
+const HoursSchema = writtenAs(120, {
+  takes: 'hours like 9:00–12:30, 13:30–17:00, or closed',
+  isSo: (text) => readHours(text) !== null,
+});
 
 export const WEEKDAYS = [
   'Monday',
@@ -82,18 +83,17 @@ export const USUAL_WEEK: Record<Weekday, string> = {
 /** When somebody is there to work: by the days of the week, breaks between the stretches; and in which time zone. */
 export const OpeningHoursSchema = z.object({
   /** By its name in the time zone database; empty for that of the device. */
-  zone: z
-    .string()
-    .max(60)
-    .refine((zone) => zone === '' || isZone(zone), 'A time zone like Europe/Lisbon.')
-    .default(''),
-  week: z.record(z.enum(WEEKDAYS), HoursSchema).default(USUAL_WEEK),
+  zone: writtenAs(60, { takes: 'a time zone like Europe/Lisbon', isSo: isZone }).default(''),
+  week: z
+    .object(
+      Object.fromEntries(WEEKDAYS.map((day) => [day, HoursSchema])) as Record<Weekday, typeof HoursSchema>,
+    )
+    .default(USUAL_WEEK),
   /** Single days on which it is closed. */
-  closed: z
-    .string()
-    .max(2000)
-    .refine((text) => readDays(text) !== null, 'Days like 2026-12-24, 2026-12-31.')
-    .default(''),
+  closed: writtenAs(2000, {
+    takes: 'days like 2026-12-24, 2026-12-31',
+    isSo: (text) => readDays(text) !== null,
+  }).default(''),
 });
 export type OpeningHours = z.infer<typeof OpeningHoursSchema>;
 

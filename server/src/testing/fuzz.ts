@@ -46,6 +46,7 @@ function pathsOf(body: unknown, at: readonly string[] = []): string[][] {
 function within(random: Random, bounds: Bounds): unknown {
   if (bounds.kind === 'day') return '2026-12-24';
   if (bounds.kind === 'text') return 'w'.repeat(pick(random, [bounds.least, Math.min(bounds.most, 4000)]));
+  if (bounds.kind === 'written') return '';
   if (bounds.kind === 'money') return pick(random, [0, 1, 1250, MOST_MINOR]);
   const { least, most, whole } = bounds;
   const value = pick(random, [least, most, least + (most - least) * random(), least + (most - least) / 1000]);

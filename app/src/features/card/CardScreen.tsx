@@ -26,7 +26,7 @@ import { type DeckInHand, useDeck, useStageInHand } from './useDeck';
 import { Voice } from './Voice';
 
 /** The day that is planned is fetched behind the deck. */
-const DayAtTable = lazy(() => import('./DayAtTable'));
+const DayAtTable = lazy(() => import('../../day/index').then((own) => ({ default: own.DayAtTable })));
 
 const PAGE_ON = ['PageDown', 'ArrowRight', 'ArrowDown'];
 const PAGE_BACK = ['PageUp', 'ArrowLeft', 'ArrowUp'];

@@ -22,3 +22,18 @@ export const atMost =
   (most: number) =>
   (record: object): boolean =>
     Object.keys(record).length <= most;
+
+/** How something is written that is neither a number nor any words: what it takes, and whether a text is so. */
+export interface Written {
+  takes: string;
+  isSo: (text: string) => boolean;
+}
+export const WRITTEN = z.registry<Written>();
+
+/** A text that is written in one way, at most so many letters of it; a refusal says how. May be empty. */
+export const writtenAs = (most: number, written: Written) =>
+  z
+    .string()
+    .max(most)
+    .refine((text) => text === '' || written.isSo(text), `Takes ${written.takes}.`)
+    .register(WRITTEN, written);

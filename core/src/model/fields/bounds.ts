@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { MONEY } from '../../base/units/money';
-import { LENGTHS } from '../../base/units/schema';
+import { LENGTHS, WRITTEN, type Written } from '../../base/units/schema';
 
 /** What a field takes, as the schema that the server checks has it; both ends are allowed. */
 export type Bounds =
   | { kind: 'number'; least: number; most: number; whole: boolean; isLength: boolean }
   | { kind: 'text'; least: number; most: number }
+  | ({ kind: 'written'; most: number } & Written)
   | { kind: 'money' }
   | { kind: 'day' };
 
@@ -62,8 +63,11 @@ const numberBounds = (schema: z.ZodNumber): Bounds => ({
 export function boundsOf({ schema }: Leaf): Bounds | null {
   if (schema instanceof z.ZodNumber) return MONEY.has(schema) ? { kind: 'money' } : numberBounds(schema);
   if (schema instanceof z.ZodISODate) return { kind: 'day' };
-  if (schema instanceof z.ZodString)
+  if (schema instanceof z.ZodString) {
+    const written = WRITTEN.get(schema);
+    if (written) return { kind: 'written', most: schema.maxLength ?? Number.POSITIVE_INFINITY, ...written };
     return { kind: 'text', least: schema.minLength ?? 0, most: schema.maxLength ?? Number.POSITIVE_INFINITY };
+  }
   return null;
 }
 

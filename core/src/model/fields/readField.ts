@@ -25,6 +25,7 @@ const howFar = (bounds: NumberBounds): NumberBounds =>
 export function boundsInWords(bounds: Bounds): Phrase {
   if (bounds.kind === 'day') return phrase`a day, written 2026-12-24`;
   if (bounds.kind === 'money') return phrase`an amount of money`;
+  if (bounds.kind === 'written') return phrase`${bounds.takes}`;
   if (bounds.kind === 'text')
     return bounds.least > 0
       ? phrase`${count(bounds.least)} to ${count(bounds.most)} letters`
@@ -88,6 +89,10 @@ export function readField(text: string, bounds: Bounds, reader: Reader): FieldRe
   if (text.trim() === '') return { state: 'empty' };
   if (bounds.kind === 'money') return readAmount(text, reader);
   if (bounds.kind === 'text') return readText(text, bounds);
+  if (bounds.kind === 'written')
+    return text.length <= bounds.most && bounds.isSo(text)
+      ? { state: 'read', value: text, complete: false, understood: text }
+      : notTaken(text, bounds);
   if (bounds.kind === 'day')
     return isDay(text.trim())
       ? { state: 'read', value: text.trim(), complete: true, understood: text.trim() }

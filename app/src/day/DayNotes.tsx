@@ -1,10 +1,10 @@
 import { type DisplayUnits, say } from '@zt/core';
 import type { DayNote } from '@zt/core/uses/day/dayPlan';
 import { Link } from 'expo-router';
-import { Callout } from '../../components/ui/Callout';
-import { Press } from '../../components/ui/Press';
-import { Row } from '../../components/ui/Row';
-import { Txt } from '../../components/ui/Txt';
+import { Callout } from '../components/ui/Callout';
+import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Txt } from '../components/ui/Txt';
 
 interface DayNotesProps {
   notes: readonly DayNote[];

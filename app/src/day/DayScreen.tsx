@@ -5,24 +5,24 @@ import { type DayPlan, daysOf } from '@zt/core/uses/day/dayPlan';
 import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
 import { type Href, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { AmongPlaces } from '../../components/AmongPlaces';
-import { UndoBar } from '../../components/UndoBar';
-import { Callout } from '../../components/ui/Callout';
-import { Press } from '../../components/ui/Press';
-import { Row } from '../../components/ui/Row';
-import { Screen } from '../../components/ui/Screen';
-import { Stack } from '../../components/ui/Stack';
-import { Txt } from '../../components/ui/Txt';
-import { NowOnDay } from '../../shop/NowOnDay';
-import { OffersOn } from '../../shop/OffersOn';
-import { type DayInHand, useDayPlan } from '../../shop/useDayPlan';
-import { useShop } from '../../shop/useShop';
+import { AmongPlaces } from '../components/AmongPlaces';
+import { UndoBar } from '../components/UndoBar';
+import { Callout } from '../components/ui/Callout';
+import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Screen } from '../components/ui/Screen';
+import { Stack } from '../components/ui/Stack';
+import { Txt } from '../components/ui/Txt';
+import { OffersOn } from '../shop/OffersOn';
+import { useShop } from '../shop/useShop';
 import { DayNotes } from './DayNotes';
 import { DaySteps } from './DaySteps';
 import { DayTapes } from './DayTapes';
 import { HandsKey } from './HandsKey';
 import { Left } from './Left';
+import { NowOnDay } from './NowOnDay';
 import { PieceActs } from './PieceActs';
+import { type DayInHand, useDayPlan } from './useDayPlan';
 
 /** How good a plan is, in words. */
 function worthOf({ isExact, gap, rethreads, works }: DayPlan): string {

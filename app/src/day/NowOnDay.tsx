@@ -5,13 +5,13 @@ import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
 import { Txt } from '../components/ui/Txt';
+import { useShop } from '../shop/useShop';
 import type { DayInHand } from './useDayPlan';
-import { useShop } from './useShop';
 
 /** What hands do now, how long the machine can be left alone, and the press that says it is done. */
 export function NowOnDay({ day, aside }: { day: DayInHand; aside?: ReactNode }) {
   const { units } = useShop();
-  const { plan, now, nowMs, working, done } = day;
+  const { plan, now, nowMs, working, done, last } = day;
   if (!plan || !now) return null;
   const { hands, piece } = now;
   return (
@@ -22,6 +22,8 @@ export function NowOnDay({ day, aside }: { day: DayInHand; aside?: ReactNode }) 
       {hands && piece ? (
         <Row wrap>
           <Press
+            // Another thing to be done is another press: none is meant for one and taken for the other.
+            key={`${piece.id} ${hands.what}`}
             kind="main"
             title={say(sayDone(hands, piece), units)}
             disabled={working !== null}
@@ -29,6 +31,13 @@ export function NowOnDay({ day, aside }: { day: DayInHand; aside?: ReactNode }) 
           />
           {aside}
         </Row>
+      ) : null}
+      {last ? (
+        <Press
+          kind="link"
+          title={`Undo: ${say(sayDone(last.hands, last.piece), units).replace(/^N/, 'n')}`}
+          onPress={last.undo}
+        />
       ) : null}
     </Callout>
   );

@@ -1,8 +1,8 @@
 import type { DayPlan, MachineOn } from '@zt/core/uses/day/dayPlan';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { Txt } from '../../components/ui/Txt';
-import { usePalette } from '../../theme/palette';
+import { Txt } from '../components/ui/Txt';
+import { usePalette } from '../theme/palette';
 import type { Scale } from './scale';
 import { usePieceDrag } from './usePieceDrag';
 

@@ -1,10 +1,11 @@
-import { withStand } from '@zt/core/model/day';
+import { type Stand, withStand } from '@zt/core/model/day';
+import type { HandsOn, PlannedPiece } from '@zt/core/uses/day/dayPlan';
 import { type DayNow, dayNow, LATE_AFTER_MS, standAfter } from '@zt/core/uses/day/now';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { announce } from '../everyone/announce';
+import { useShop } from '../shop/useShop';
 import { askForPlan, onPlanning, type Planning, planningNow } from './dayPlanner';
 import { type SharedDay, useDaySheet } from './useDaySheet';
-import { useShop } from './useShop';
 
 /** So often the clock is looked at, ms. */
 const LOOK_EVERY_MS = 5000;
@@ -30,6 +31,8 @@ export interface DayInHand extends Planning {
   again: () => void;
   /** Hands have done what they were to do next. */
   done: () => void;
+  /** What was said to be done last, to be taken back; null where nothing was. */
+  last: { piece: PlannedPiece; hands: HandsOn; undo: () => void } | null;
 }
 
 /**
@@ -52,6 +55,9 @@ export function useDayPlan({ followed = false } = {}): DayInHand {
     if (ready) askForPlan({ ...asked, nowMs: Date.now() });
   }, [ready, asked]);
   const now = planning.plan && dayNow(planning.plan, nowMs);
+  const [last, setLast] = useState<{ piece: PlannedPiece; hands: HandsOn; before: Stand | null } | null>(
+    null,
+  );
   const isLate = now !== null && now.behindMs >= LATE_AFTER_MS && !planning.working;
   useEffect(() => {
     if (!isLate || !ready) return;
@@ -67,10 +73,18 @@ export function useDayPlan({ followed = false } = {}): DayInHand {
     done: () => {
       const { hands = null, piece = null } = now ?? {};
       if (!hands || !piece) return;
+      setLast({ piece, hands, before: sheet.stands[piece.id] ?? null });
       change((before) => {
         const stand = before.stands[piece.id];
         return withStand(before, piece.id, standAfter(hands.what, piece, { stand, nowMs: Date.now() }));
       });
+    },
+    last: last && {
+      ...last,
+      undo: () => {
+        setLast(null);
+        change((before) => withStand(before, last.piece.id, last.before));
+      },
     },
   };
 }

@@ -2,11 +2,11 @@ import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import { orderOnMachine, pinnedAt } from '@zt/core/uses/day/pin';
 import { type Href, useRouter } from 'expo-router';
-import { Callout } from '../../components/ui/Callout';
-import { Press } from '../../components/ui/Press';
-import { Row } from '../../components/ui/Row';
-import { Txt } from '../../components/ui/Txt';
-import type { SharedDay } from '../../shop/useDaySheet';
+import { Callout } from '../components/ui/Callout';
+import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Txt } from '../components/ui/Txt';
+import type { SharedDay } from './useDaySheet';
 
 interface PieceActsProps {
   plan: DayPlan;

@@ -1,11 +1,11 @@
 import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
 import { type Href, useRouter } from 'expo-router';
-import { Press } from '../../components/ui/Press';
-import { NowOnDay } from '../../shop/NowOnDay';
-import { useDayPlan } from '../../shop/useDayPlan';
+import { Press } from '../components/ui/Press';
+import { NowOnDay } from './NowOnDay';
+import { useDayPlan } from './useDayPlan';
 
 /** What the day asks of hands now, below the step that is in them; and the way to another piece where that is next. */
-export default function DayAtTable({ ticketId }: { ticketId: string }) {
+export function DayAtTable({ ticketId }: { ticketId: string }) {
   const router = useRouter();
   const day = useDayPlan({ followed: true });
   const { hands = null, piece = null } = day.now ?? {};

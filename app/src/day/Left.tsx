@@ -1,11 +1,11 @@
 import { type DisplayUnits, say } from '@zt/core';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import { type Href, Link } from 'expo-router';
-import { Press } from '../../components/ui/Press';
-import { Row } from '../../components/ui/Row';
-import { Stack } from '../../components/ui/Stack';
-import { Txt } from '../../components/ui/Txt';
-import type { SharedDay } from '../../shop/useDaySheet';
+import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Stack } from '../components/ui/Stack';
+import { Txt } from '../components/ui/Txt';
+import type { SharedDay } from './useDaySheet';
 
 interface LeftProps {
   plan: DayPlan | null;

@@ -1,7 +1,7 @@
 import type { HandsDo } from '@zt/core/uses/day/tapes';
 import { View } from 'react-native';
-import { Txt } from '../../components/ui/Txt';
-import { usePalette } from '../../theme/palette';
+import { Txt } from '../components/ui/Txt';
+import { usePalette } from '../theme/palette';
 import { handsColour } from './HandsTape';
 
 const DOES: readonly HandsDo[] = ['prepare', 'hoop', 'mount', 'tend', 'take off', 'finish'];

@@ -2,12 +2,12 @@ import { type DisplayUnits, say } from '@zt/core';
 import { clockDay, clockTime, dayOfMs } from '@zt/core/uses/day/calendar';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import { sayHands } from '@zt/core/uses/day/now';
-import { Disclosure } from '../../components/ui/Disclosure';
-import { Press } from '../../components/ui/Press';
-import { Row } from '../../components/ui/Row';
-import { Stack } from '../../components/ui/Stack';
-import { Txt } from '../../components/ui/Txt';
-import { handOver } from '../../hooks/handOver';
+import { Disclosure } from '../components/ui/Disclosure';
+import { Press } from '../components/ui/Press';
+import { Row } from '../components/ui/Row';
+import { Stack } from '../components/ui/Stack';
+import { Txt } from '../components/ui/Txt';
+import { handOver } from '../hooks/handOver';
 
 /** The steps of hands by the clock, for those who read or listen, and as a calendar file. */
 export function DaySteps({ plan, units }: { plan: DayPlan; units: DisplayUnits }) {

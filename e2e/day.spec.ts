@@ -1,0 +1,164 @@
+import type { Page } from '@playwright/test';
+import type { Ticket } from '@zt/core';
+import type { DayAnswer, DaySheet } from '@zt/core/model/day';
+import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { expect, onEmptyShop as test } from './support/test';
+
+const NINE = new Date('2026-11-27T09:00:00Z');
+const WEEK = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const rulesOpen = (text: string) => ({
+  units: { system: 'mm' },
+  schools: {},
+  numbers: {},
+  hours: { zone: 'UTC', week: Object.fromEntries(WEEK.map((day) => [day, text])), closed: '' },
+});
+
+/** A shop with the sample shelf, these tickets, and hours, at nine on a Friday. */
+async function shopAtNine(page: Page, tickets: Ticket[], hours = '9:00–12:30, 13:30–17:00') {
+  const nouns = ['machines', 'hoops', 'materials', 'threads'] as const;
+  const put = nouns.flatMap((noun) => SAMPLE_SHELF[noun].map((item) => ({ noun, item })));
+  const sent = [
+    await page.request.post('/api/shelf', { data: { put } }),
+    await page.request.put('/api/rules', { data: { rules: rulesOpen(hours) } }),
+  ];
+  for (const ticket of tickets)
+    sent.push(await page.request.put(`/api/tickets/${ticket.id}`, { data: { ticket, rev: 0 } }));
+  expect(sent.map((answer) => answer.status())).toEqual(sent.map(() => 200));
+  await page.clock.install({ time: NINE });
+  await page.goto('/day');
+  await planned(page);
+}
+const day = async (page: Page): Promise<DayAnswer> => (await page.request.get('/api/day')).json();
+const now = (page: Page) => page.getByTestId('now').filter({ visible: true });
+/** Until what is shown is planned from what was said last. */
+async function planned(page: Page) {
+  await expect(now(page)).toBeVisible();
+  await expect(page.getByTestId('planning')).toHaveCount(0);
+}
+const crests = (quantity: number): Ticket => ({
+  ...exampleA(),
+  piece: { ...exampleA().piece, quantity },
+});
+
+test('a day is planned, done step by step, and planned anew when it runs late', async ({ page }) => {
+  await shopAtNine(page, [{ ...crests(2), due: '2026-11-27' }]);
+  await expect(page.getByRole('heading', { name: 'Friday 27 November: 2 pieces' })).toBeVisible();
+  await expect(page.getByTestId('worth')).toHaveText(
+    /^No other order is done sooner\. \d threads? put on\.$/,
+  );
+  await expect(now(page)).toHaveText('Prepare no. 1, Rowing club crest, 1 of 2.');
+  const until = () => page.getByText(/^2 pieces, done Friday 27 November at /).textContent();
+  const first = await until();
+
+  // Nobody was there for twenty minutes: it is planned anew from now, and ends later.
+  await page.clock.fastForward('20:00');
+  await expect(page.getByText(/^2 pieces, done Friday 27 November at /)).not.toHaveText(first ?? '');
+  await planned(page);
+  expect(Number((await until())?.match(/(\d+):(\d+)$/)?.[2])).not.toBe(Number(first?.match(/:(\d+)$/)?.[1]));
+
+  for (const done of ['prepared', 'in its hoop', 'on the machine']) {
+    await page.getByRole('button', { name: `No. 1 is ${done}` }).click();
+    await planned(page);
+  }
+  await page.getByRole('button', { name: 'Undo: no. 1 is on the machine' }).click();
+  await expect(now(page)).toContainText('Put on the machine no. 1');
+  await planned(page);
+  await page.getByRole('button', { name: 'No. 1 is on the machine' }).click();
+  await planned(page);
+  await expect(now(page)).toHaveText(
+    /^Prepare no\. 2, Rowing club crest, 2 of 2 while no\. 1 stitches: \d min left\.$/,
+  );
+  await expect
+    .poll(async () => Object.values((await day(page)).sheet.stands))
+    .toMatchObject([{ at: 'machine', hoop: 'hoop-100x100', run: 0 }]);
+
+  // At the table the deck follows it.
+  await page.goto('/ticket/ticket-example-a/card/hoop');
+  await expect(now(page)).toContainText('Prepare no. 2');
+  await page.getByRole('button', { name: 'No. 2 is prepared' }).click();
+  await expect(now(page)).toContainText(/Hoop no\. 2|At the machine: no\. 1/);
+});
+
+test('what is promised and cannot be done is said; it is put off, and put back', async ({ page }) => {
+  await shopAtNine(page, [{ ...crests(40), due: '2026-11-27' }, exampleB()]);
+  await expect(
+    page.getByText(
+      /Rowing club crest: \d+ of 40 are done after Friday 27 November, for which it is promised/,
+    ),
+  ).toBeVisible();
+  await page
+    .getByTestId(/^on-machine-/)
+    .first()
+    .click();
+  await page
+    .getByRole('region', { name: /^No\. \d+$/ })
+    .getByRole('button', { name: 'Another day' })
+    .click();
+  await expect(page.getByText('It waits for another day.')).toBeVisible();
+  await expect(page.getByText(/^1 piece, done Friday 27 November at/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put Rowing club crest on the day' }).click();
+  await expect(page.getByText(/^41 pieces, done /)).toBeVisible();
+});
+
+test('a piece is dragged to the front and stays pinned there, and a calendar takes the day', async ({
+  page,
+}) => {
+  await shopAtNine(page, [crests(3), exampleB()]);
+  const last = page.getByTestId('on-machine-4');
+  await last.scrollIntoViewIfNeeded();
+  const box = await last.boundingBox();
+  const start = await page.getByTestId('on-machine-1').boundingBox();
+  if (!box || !start) throw new Error('both are drawn');
+  await page.mouse.move(box.x + 6, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(start.x - 20, box.y + 10, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(async () => (await day(page)).sheet.pinned).toHaveLength(1);
+  await planned(page);
+  const [pinned = ''] = (await day(page)).sheet.pinned;
+  await expect(page.getByTestId('on-machine-1')).toContainText('⚲ 1');
+  await page.getByTestId('on-machine-1').click();
+  await page.getByRole('button', { name: 'Unpin it' }).click();
+  await expect.poll(async () => (await day(page)).sheet.pinned).not.toContain(pinned);
+  await planned(page);
+
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Calendar file' }).click();
+  expect((await file).suggestedFilename()).toBe('day.ics');
+  await page.getByRole('button', { name: 'Step by step' }).click();
+  await expect(page.getByText(/^9:00 +Prepare no\. 1/)).toBeVisible();
+});
+
+test('two benches that plan at once lose nothing; a shop that is closed says so', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await shopAtNine(page, [crests(2)]);
+  const sheet: DaySheet = { ...(await day(page)).sheet, later: [] };
+  // Another bench says something of the second piece, without having heard what this one says of the first.
+  const stands = { 'ticket-example-a:1:0': { at: 'prepared' as const, sinceMs: NINE.getTime() } };
+  await page.getByRole('button', { name: 'No. 1 is prepared' }).click();
+  await expect.poll(async () => Object.keys((await day(page)).sheet.stands).length).toBe(1);
+  await page.request.put('/api/day', { data: { sheet: { ...sheet, stands }, base: sheet } });
+  await expect.poll(async () => Object.keys((await day(page)).sheet.stands).length).toBe(2);
+
+  const other = await browser.newPage({ baseURL: baseURL ?? '' });
+  await other.request.put('/api/rules', { data: { rules: rulesOpen('closed') } });
+  await other.goto('/day');
+  await expect(other.getByText(/The shop is closed on every day ahead/)).toBeVisible();
+  await other.getByRole('link', { name: 'Opening hours' }).click();
+  await other.getByRole('button', { name: 'Opening hours' }).click();
+  const friday = other.getByLabel('Friday', { exact: true });
+  await friday.fill('nine to five');
+  await friday.blur();
+  await expect(
+    other.getByText('“nine to five” was not taken: hours like 9:00–12:30, 13:30–17:00, or closed.').first(),
+  ).toBeVisible();
+  await friday.fill('9–17');
+  await friday.blur();
+  await expect
+    .poll(async () => (await (await other.request.get('/api/rules')).json()).hours.week.Friday)
+    .toBe('9–17');
+  await other.close();
+});
