@@ -38,9 +38,9 @@ config.resolver.resolveRequest = (context, name, platform) => {
   // Its compiled code is handed to it: it reads no file.
   if (name === 'fs' && /\/(clipper2-wasm|harfbuzzjs)\//.test(context.originModulePath))
     return { type: 'empty' };
-  // Nothing here makes a schema of a JSON schema, nor a JSON schema by the older generator.
+  // Nothing here makes a schema of a JSON schema, nor a JSON schema by the older generator, nor compiles one ahead of time.
   if (
-    /(from-json-schema|json-schema-generator)\.c?js$/.test(name) &&
+    /(from-json-schema|json-schema-generator|\/compile)\.c?js$/.test(name) &&
     context.originModulePath.includes('/zod/')
   )
     return { type: 'empty' };

@@ -162,3 +162,39 @@ test('two benches that plan at once lose nothing; a shop that is closed says so'
     .toBe('9–17');
   await other.close();
 });
+
+test('the sheets of the bench are laid out together, cut by cut, and printed; bare pieces are bought with spares', async ({
+  page,
+}) => {
+  const order = { id: 'order-of-crests', name: 'Regatta', state: 'agreed' };
+  const ordered = {
+    ...crests(12),
+    orderId: order.id,
+    piece: { ...crests(12).piece, sizes: [{ name: 'L', count: 8, readings: {} }] },
+  };
+  await page.request.put(`/api/orders/${order.id}`, { data: { order } });
+  await shopAtNine(page, [ordered, exampleB()]);
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Cut and buy for the bench' }).click();
+  await expect(page.getByTestId('cut-saved')).toHaveText(
+    /^\d\.\d\d m off the rolls(; cut ticket by ticket it would be \d\.\d\d m)?\.$/,
+  );
+  const source = page.getByTestId('cut-source').filter({ hasText: 'cut-away' });
+  await expect(source).toContainText(
+    /cut-away, \d+ mm off the roll of 500 mm: 20 pieces, \d+(\.\d+)? % wasted/,
+  );
+  await expect(source).toContainText('No. 1–20: Rowing club crest');
+  await source.getByRole('button', { name: /^Cut by cut, cut-away/ }).click();
+  await expect(source).toContainText(/1\. Cut \d+ mm off the roll/);
+  await expect(page.getByTestId('blank-to-buy')).toHaveText([
+    /^1\d × T-shirt: 12 for Rowing club crest, \d spare$/,
+    /^\d+ × T-shirt, L: 8 for Rowing club crest, \d spare$/,
+  ]);
+  const printed = await page.request.get(
+    (await page.getByRole('link', { name: 'Cut plan for A4' }).getAttribute('href')) ?? '',
+  );
+  expect([printed.status(), printed.headers()['content-type']]).toEqual([200, 'application/pdf']);
+  const table = await page.request.get('/api/day/shopping.csv');
+  expect(await table.text()).toMatch(/^supplier,what,needed,here,to buy,unit,why,for,runs out\r\n/);
+  await expect(page.getByRole('link', { name: 'Shopping list as a table (CSV)' })).toBeVisible();
+});

@@ -153,7 +153,7 @@ export function createApp(context: Context) {
   app.route('/api/logbook', logbookRoutes(context, memory));
   app.route('/api/orders', orderRoutes(context, memory));
   app.route('/api/customers', customerRoutes(context));
-  app.route('/api/day', dayRoutes(context));
+  app.route('/api/day', dayRoutes(context, memory));
   app.route('/api/searches', searchesRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/drills', drillRoutes(context));

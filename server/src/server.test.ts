@@ -282,6 +282,8 @@ describe('the interface’s own description', () => {
         '/api/logbook/{id}',
         '/api/logbook/{id}/entry.pdf',
         '/api/day',
+        '/api/day/cutting.pdf',
+        '/api/day/shopping.csv',
         '/api/orders',
         '/api/orders/{id}',
         '/api/orders/{id}/cost',

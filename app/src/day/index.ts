@@ -1,3 +1,4 @@
-/** What the day's page and the table show of it: fetched as one, when either is first asked for. */
+/** What is planned for the whole bench, on its pages and at the table: fetched as one, when any of it is first asked for. */
+export { CuttingScreen } from './cutting/CuttingScreen';
 export { DayAtTable } from './DayAtTable';
 export { DayScreen } from './DayScreen';

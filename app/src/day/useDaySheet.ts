@@ -25,7 +25,13 @@ export interface SharedDay extends Omit<DayAnswer, 'sheet'> {
   change: (make: (sheet: DaySheet) => DaySheet) => void;
 }
 
-const NOTHING: DayAnswer = { sheet: EMPTY_DAY, tickets: [], later: [], more: { tickets: 0, notAgreed: 0 } };
+const NOTHING: DayAnswer = {
+  sheet: EMPTY_DAY,
+  tickets: [],
+  later: [],
+  spoilt: { pieces: 0, spoilt: 0 },
+  more: { tickets: 0, notAgreed: 0 },
+};
 
 /** Tickets to be planned and those that wait, as the sheet says it now. */
 function withoutLater({ tickets, later }: DayAnswer, sheet: DaySheet): Pick<DayAnswer, 'tickets' | 'later'> {

@@ -67,7 +67,8 @@ export const ordersApi = api.injectEndpoints({
 });
 
 /** A quote or a receipt of an order. */
-export const orderPaper = (id: string, kind: 'quote' | 'receipt'): string => `/api/orders/${id}/${kind}.pdf`;
+export const orderPaper = (id: string, kind: 'quote' | 'receipt', paper: 'a4' | 'a5' = 'a4'): string =>
+  `/api/orders/${id}/${kind}.pdf?paper=${paper}`;
 /** All that is kept of a customer, as a file. */
 export const customerFile = (id: string): string => `/api/customers/${id}`;
 

@@ -1,3 +1,4 @@
+import { type BenchCut, type CuttingAsked, planCutting } from '@zt/core/uses/cutPlan/planCutting';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import type { DayAsked } from '@zt/core/uses/day/fromTickets';
 import { type DayProgress, planDay } from '@zt/core/uses/day/planDay';
@@ -25,6 +26,18 @@ const dayWorker = {
         await tell(step.value);
       }
       step = work.next(now - begun > ENOUGH_MS);
+    }
+    return step.value;
+  },
+  cut: async (
+    asked: CuttingAsked,
+    tell: (progress: { read: number; of: number }) => void,
+  ): Promise<BenchCut> => {
+    const work = planCutting(asked);
+    let step = work.next();
+    while (!step.done) {
+      await tell(step.value);
+      step = work.next();
     }
     return step.value;
   },

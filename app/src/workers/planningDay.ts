@@ -1,3 +1,4 @@
+import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import type { DayAsked } from '@zt/core/uses/day/fromTickets';
 import type { DayProgress } from '@zt/core/uses/day/planDay';
@@ -5,7 +6,7 @@ import { proxy } from 'comlink';
 import type { DayWorker } from './day.worker';
 import { inWorker, type WorkerJob } from './inWorker';
 
-/** It ends with the best it has long before; what takes longer is stuck. */
+/** Either ends long before; what takes longer is stuck. */
 const LIMIT_MS = 60_000;
 
 /** Plans a day in a worker of its own. */
@@ -18,4 +19,16 @@ export const planningDay = (
     ask: (remote) => remote.plan(asked, proxy(onProgress)),
     limitMs: LIMIT_MS,
     what: 'The plan of the day',
+  });
+
+/** Plans the cutting of a bench in a worker of its own. */
+export const planningCuts = (
+  asked: Parameters<DayWorker['cut']>[0],
+  onProgress: Parameters<DayWorker['cut']>[1],
+): WorkerJob<BenchCut> =>
+  inWorker<DayWorker, BenchCut>({
+    make: () => new Worker(new URL('./day.worker.ts', import.meta.url)),
+    ask: (remote) => remote.cut(asked, proxy(onProgress)),
+    limitMs: LIMIT_MS,
+    what: 'The cut plan',
   });

@@ -3,6 +3,7 @@ import { IdSchema } from '../base/ids';
 import { SendingSchema } from './api';
 import { UnreadSchema } from './fields/unread';
 import { OffersSchema } from './offer';
+import { ORDER_STATES } from './order';
 import { TicketSchema } from './ticket';
 
 /** Since when, ms since 1970. */
@@ -68,9 +69,16 @@ export const DayAnswerSchema = z.object({
       ticket: TicketSchema,
       /** The day it is promised for, or its order is; null for any. */
       due: z.iso.date().nullable(),
+      /** The order it belongs to, as far as a plan asks; null for none. */
+      order: z
+        .object({ name: z.string(), state: z.enum(ORDER_STATES) })
+        .nullable()
+        .default(null),
     }),
   ),
   later: z.array(NamedSchema),
+  /** Of all pieces in the logbook, how many there are and how many were lost. */
+  spoilt: z.object({ pieces: z.number().int(), spoilt: z.number().int() }),
   /** Tickets beyond those, and tickets of orders that are not agreed yet. */
   more: z.object({ tickets: z.number().int(), notAgreed: z.number().int() }),
 });

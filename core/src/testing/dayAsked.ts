@@ -33,4 +33,4 @@ export function plannedDay(asked: DayAsked & { zone: string }): DayPlan {
 
 /** Tickets that are promised for a day, or for none. */
 export const dueOn = (due: string | null, ...tickets: Ticket[]): DayTicket[] =>
-  tickets.map((ticket) => ({ ticket, due }));
+  tickets.map((ticket) => ({ ticket, due, order: null }));

@@ -11,6 +11,16 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { orderPaper, useOrderCostQuery } from '../../services/ordersApi';
 
+/** A quote or a receipt, for either paper. */
+function Papers({ id, kind, name }: { id: string; kind: 'quote' | 'receipt'; name: string }) {
+  return (
+    <>
+      <FileLink href={orderPaper(id, kind)} name={`${name} as PDF`} fileName={`${kind}.pdf`} />
+      <FileLink href={orderPaper(id, kind, 'a5')} name={`${name} for A5`} fileName={`${kind}-a5.pdf`} />
+    </>
+  );
+}
+
 /** What a promised price leaves, by habit and in truth. */
 function Left({ cost, promisedMinor }: { cost: OrderCost; promisedMinor: number }) {
   const money = (minor: number) => formatMoney(minor, cost.currency);
@@ -85,10 +95,8 @@ export function OrderMoney({ order, onPrice }: { order: Order; onPrice: (minor: 
       {order.promisedMinor === null ? null : (
         <View>
           <Row wrap>
-            <FileLink href={orderPaper(order.id, 'quote')} name="Quote as PDF" fileName="quote.pdf" />
-            {order.state === 'paid' ? (
-              <FileLink href={orderPaper(order.id, 'receipt')} name="Receipt as PDF" fileName="receipt.pdf" />
-            ) : null}
+            <Papers id={order.id} kind="quote" name="Quote" />
+            {order.state === 'paid' ? <Papers id={order.id} kind="receipt" name="Receipt" /> : null}
           </Row>
           <Txt as="small" tone="graphite">
             Under the shop’s own heading, from House rules. Of taxes it says nothing: ask whoever knows them

@@ -50,6 +50,12 @@ export const MONEY_NUMBERS = houseNumbers({
     unit: 'percent',
     reason: 'Counts as much as so many pieces seen; what is logged then outweighs it.',
   },
+  spareCertainty: {
+    name: 'Spares are enough in so many of a hundred orders',
+    value: 90,
+    unit: 'percent',
+    reason: 'With more, more bare pieces are left over; with less, more often one is missing.',
+  },
   spoiltSeen: {
     name: 'Pieces that this belief counts as',
     value: 20,

@@ -5,6 +5,8 @@ import { calledName } from '../../stages/design/names/onTable';
 /** One piece of a run: what tells it from the others, and the ticket as it is worked on at this piece. */
 export interface RunPiece {
   label: string;
+  /** The size it is of, as the order calls it; empty for the one that was measured. */
+  size: string;
   ticket: Ticket;
 }
 
@@ -17,6 +19,7 @@ export function runPieces(ticket: Ticket): RunPiece[] {
   if (names.length > 0)
     return names.map((row) => ({
       label: [calledName(row), row.size].filter(Boolean).join(', '),
+      size: row.size,
       ticket: withRowOnTable(ticket, row),
     }));
   const { quantity, sizes } = ticket.piece;
@@ -24,5 +27,7 @@ export function runPieces(ticket: Ticket): RunPiece[] {
     { label: '', count: quantity, of: ticket },
     ...sizes.map((size) => ({ label: size.name, count: size.count, of: ticketOfSize(ticket, size) })),
   ];
-  return runs.flatMap(({ label, count, of }) => Array.from({ length: count }, () => ({ label, ticket: of })));
+  return runs.flatMap(({ label, count, of }) =>
+    Array.from({ length: count }, () => ({ label, size: label, ticket: of })),
+  );
 }

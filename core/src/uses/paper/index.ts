@@ -1,4 +1,5 @@
 export { CARDS, type CardName } from './cards';
+export { cutPages } from './cutPages';
 export type { PaperDrawing, PaperMark } from './drawing';
 export { drawingToSvg, pagesToSvg } from './drawingToSvg';
 export { type EntrySheet, entrySheet } from './entrySheet';

@@ -198,3 +198,17 @@ describe('a sheet that is not on the shelf', () => {
     ).toBe(false);
   });
 });
+
+it('is told for whom it runs out first, by the days they are promised for', () => {
+  const crest = (id: string, due: string | null): Ticket => ({ ...exampleA(), id, name: id, due });
+  const tickets = [crest('whenever', null), crest('second', '2026-12-05'), crest('first', '2026-12-01')];
+  const [line] = shoppingList(tickets, holding('cut-away', 0.3), RULES).filter(
+    ({ type }) => type === 'cut-away',
+  );
+  // The first takes 182 mm of the roll, what is left beside it serves the second, the third finds no more.
+  expect(line?.runsOut).toEqual({ ticket: 'whenever', due: null });
+  const [low] = shoppingList(tickets, holding('cut-away', 0.6), RULES).filter(
+    ({ type }) => type === 'cut-away',
+  );
+  expect([low?.why, low?.runsOut]).toEqual(['low', null]);
+});

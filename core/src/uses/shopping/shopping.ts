@@ -22,6 +22,10 @@ export interface ShoppingLine {
   has: number;
   /** Names of the tickets that need it. */
   tickets: string[];
+  /** From whom it was bought; empty where nobody said. */
+  supplier: string;
+  /** The first ticket, those promised first before others, for which there is no more of it; null where it lasts. */
+  runsOut: { ticket: string; due: string | null } | null;
   /** `missing`: none there. `short`: less than the bench needs. `low`: enough for the bench, but nearly gone. */
   why: 'missing' | 'short' | 'low';
 }
@@ -38,10 +42,13 @@ interface Need {
   name: string;
   amount: number;
   ticket: string;
+  due: string | null;
 }
 
+type Bare = Omit<Need, 'ticket' | 'due'>;
+
 /** What the pieces to cut take of rolls; of what no roll is wide enough for, by area on a usual roll. */
-const rollNeeds = (pieces: readonly SheetPiece[]): Omit<Need, 'ticket'>[] =>
+const rollNeeds = (pieces: readonly SheetPiece[]): Bare[] =>
   pieces.map(({ type, name, widthMm, heightMm, from, missing }) => {
     const metres = from.reduce((sum, cut) => sum + cut.metres, 0);
     const lacking = (widthMm * heightMm * missing) / USUAL_ROLL_MM / 1000;
@@ -51,7 +58,7 @@ const rollNeeds = (pieces: readonly SheetPiece[]): Omit<Need, 'ticket'>[] =>
 /** What all spools of one thread are called by. */
 const threadType = ({ hex, weight, fibre }: Thread): string => `${hex.toUpperCase()} ${weight} ${fibre}`;
 
-function threadNeeds({ stitch, layers }: Plan, shelf: Shelf): Omit<Need, 'ticket'>[] {
+function threadNeeds({ stitch, layers }: Plan, shelf: Shelf): Bare[] {
   if (!stitch || !layers || shelf.threads.length === 0) return [];
   const copies = stitch.stitchings;
   const kind = layers.parts.thread.choice.name;
@@ -71,7 +78,7 @@ function threadNeeds({ stitch, layers }: Plan, shelf: Shelf): Omit<Need, 'ticket
  * Bobbins and adhesives as they are used up, and a needle of the right kind where there is none; each once the shop
  * counts such things.
  */
-function supplyNeeds(plan: Plan, shelf: Shelf, rules: HouseRules): Omit<Need, 'ticket'>[] {
+function supplyNeeds(plan: Plan, shelf: Shelf, rules: HouseRules): Bare[] {
   const needle = plan.layers?.parts.needle.choice.id as NeedleId | undefined;
   const usedUp = suppliesNeeded(plan, rules).filter(
     ({ type }) => isOut(type, shelf) || shelf.supplies.some((s) => s.type === type),
@@ -89,7 +96,7 @@ function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): N
     const { pieces, after } = cutSheets(plan, { materials }, rules);
     materials = after;
     return [...rollNeeds(pieces), ...threadNeeds(plan, shelf), ...supplyNeeds(plan, shelf, rules)].map(
-      (need) => ({ ...need, ticket: ticket.name }),
+      (need) => ({ ...need, ticket: ticket.name, due: ticket.due }),
     );
   });
 }
@@ -105,19 +112,49 @@ function whyBuy({ needed, has }: Line, low: number): ShoppingLine['why'] | null 
   return has - needed < low ? 'low' : null;
 }
 
+/** The need at which what is there is used up, in their order; null where it lasts. */
+function runsOut(needs: readonly Need[], has: number): ShoppingLine['runsOut'] {
+  let left = has;
+  for (const { amount, ticket, due } of needs) {
+    left -= amount;
+    if (left < -1e-9) return { ticket, due };
+  }
+  return null;
+}
+
 const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);
+
+/** Those promised first before others; as they come where none is. */
+const byDue = (tickets: readonly Ticket[]): Ticket[] =>
+  [...tickets].sort((a, b) => (a.due ?? NEVER).localeCompare(b.due ?? NEVER));
+/** After every day. */
+const NEVER = '9999';
 
 /** What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. */
 export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const needs = needsOf(tickets, shelf, rules);
+  const needs = needsOf(byDue(tickets), shelf, rules);
   const line = (
-    of: { group: Need['group']; type: string; name: string; unit: ShoppingUnit; has: number },
+    of: {
+      group: Need['group'];
+      type: string;
+      name: string;
+      unit: ShoppingUnit;
+      has: number;
+      owned: readonly { supplier?: string | undefined }[];
+    },
     low: number,
   ): ShoppingLine[] => {
-    const { group, ...thing } = of;
+    const { group, owned, ...thing } = of;
     const wanted = needs.filter((n) => n.group === group && n.type === thing.type && n.amount > 0);
     const names = [...new Set(wanted.map((n) => n.ticket))];
-    const whole: Line = { ...thing, needed: sum(wanted.map((n) => n.amount)), tickets: names };
+    const supplier = owned.find((item) => item.supplier)?.supplier ?? '';
+    const whole: Line = {
+      ...thing,
+      needed: sum(wanted.map((n) => n.amount)),
+      tickets: names,
+      supplier,
+      runsOut: runsOut(wanted, thing.has),
+    };
     const why = whyBuy(whole, low);
     return why ? [{ ...whole, why }] : [];
   };
@@ -133,27 +170,29 @@ export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: Ho
     const has = sum(ofType.map((m) => m.metresLeft));
     const onlySheets = ofType.length > 0 && ofType.every((m) => m.widthMm === 0);
     const low = onlySheets ? 0 : numberFor(rules, LAYER_NUMBERS.lowRollM);
-    return line({ group: 'roll', type, name, unit: 'm', has }, low);
+    return line({ group: 'roll', type, name, unit: 'm', has, owned: ofType }, low);
   });
   const spools = shelf.threads.map((thread) => ({ type: threadType(thread), name: thread.name }));
   const threads = typesOf('thread', spools).flatMap(([type, name]) => {
-    const left = shelf.threads.filter((t) => threadType(t) === type).map((t) => t.metresLeft);
+    const owned = shelf.threads.filter((t) => threadType(t) === type);
+    const left = owned.map((t) => t.metresLeft);
     // of a thread that is not counted nobody knows that it is nearly gone
     if (left.includes(null)) return [];
     const has = sum(left.map((metres) => metres ?? 0));
     return line(
-      { group: 'thread', type, name: `Thread, ${name}`, unit: 'm', has },
+      { group: 'thread', type, name: `Thread, ${name}`, unit: 'm', has, owned },
       numberFor(rules, LAYER_NUMBERS.lowThreadM),
     );
   });
   const colours = typesOf('colour', []).flatMap(([type, name]) =>
-    line({ group: 'colour', type, name, unit: 'm', has: 0 }, 0),
+    line({ group: 'colour', type, name, unit: 'm', has: 0, owned: [] }, 0),
   );
   const supplies = typesOf('supply', shelf.supplies).flatMap(([id]) => {
     const type = id as SupplyType;
     const { name, unit, low } = SUPPLIES[type];
-    const has = sum(shelf.supplies.filter((s) => s.type === type).map((s) => s.left));
-    return line({ group: 'supply', type, name, unit, has }, numberFor(rules, low));
+    const owned = shelf.supplies.filter((s) => s.type === type);
+    const has = sum(owned.map((s) => s.left));
+    return line({ group: 'supply', type, name, unit, has, owned }, numberFor(rules, low));
   });
   return [...rolls, ...threads, ...colours, ...supplies].sort(
     (a, b) => URGENCY.indexOf(a.why) - URGENCY.indexOf(b.why),

@@ -1,7 +1,7 @@
 import { type DayAnswer, type DaySheet, EMPTY_DAY, withStand, workId } from '@zt/core/model/day';
 import type { Exported } from '@zt/core/model/exported';
 import { newOrder } from '@zt/core/model/order';
-import { exampleA, exampleB } from '@zt/core/testing/samples';
+import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
 let shop: TestApp;
@@ -72,4 +72,29 @@ it('a sheet that says what cannot be is refused by its field', async () => {
   });
   expect(refused.status).toBe(400);
   expect(JSON.stringify(await refused.json())).toContain('sheet.stands.a:0:0');
+});
+
+it('the cut plan is printed, once there is something to cut and something to cut it from', async () => {
+  const empty = await shop.raw('/api/day/cutting.pdf');
+  expect([empty.status, ((await empty.json()) as { code: string }).code]).toEqual([409, 'nothing-to-cut']);
+  for (const noun of ['machines', 'hoops', 'materials', 'threads'] as const)
+    for (const item of SAMPLE_SHELF[noun]) await shop.putItem(noun, item);
+  await keep('ticket-to-cut', { piece: { ...exampleA().piece, quantity: 5 } });
+  for (const paper of ['a4', 'a5'])
+    expect((await shop.raw(`/api/day/cutting.pdf?paper=${paper}`)).headers.get('content-type')).toBe(
+      'application/pdf',
+    );
+});
+
+it('what to buy is a table, for what is due first', async () => {
+  await keep('ticket-to-buy-for');
+  const table = await shop.raw('/api/day/shopping.csv');
+  expect(table.headers.get('content-type')).toContain('text/csv');
+  expect((await table.text()).split('\r\n')[0]).toBe(
+    'supplier,what,needed,here,to buy,unit,why,for,runs out',
+  );
+});
+
+it('tells how many pieces of the logbook were lost', async () => {
+  expect((await day()).spoilt).toEqual({ pieces: 0, spoilt: 0 });
 });

@@ -34,17 +34,21 @@ const isAgreed = or(isNull(orders.state), ne(orders.state, 'asked')) as SQL;
 
 const select = (db: Reads) =>
   db
-    .select({ ticket: textOf(tickets.ticket), due: dueOf })
+    .select({ ticket: textOf(tickets.ticket), due: dueOf, name: orders.name, state: orders.state })
     .from(tickets)
     .leftJoin(orders, eq(orders.id, tickets.orderId));
 
-function ticketOf({ ticket, due }: { ticket: string; due: string }): DayTicket[] {
+type Row = Awaited<ReturnType<typeof select>>[number];
+
+function ticketOf({ ticket, due, name, state }: Row): DayTicket[] {
   const kept = readKept(ticket, TicketSchema, withTodaysFields);
-  return kept.ok ? [{ ticket: kept.value, due: due === NO_DAY ? null : due }] : [];
+  if (!kept.ok) return [];
+  const order = name !== null && state !== null ? { name, state } : null;
+  return [{ ticket: kept.value, due: due === NO_DAY ? null : due, order }];
 }
 
 /** The sheet with the tickets that are to be planned: those that are due first, and how many there are beside them. */
-export async function readDay(db: Reads): Promise<DayAnswer> {
+export async function readDay(db: Reads): Promise<Omit<DayAnswer, 'spoilt'>> {
   const sheet = await readDaySheet(db);
   const waits = sheet.later.length > 0 ? notInArray(tickets.id, sheet.later) : undefined;
   const wanted = and(isOpen, isAgreed, waits);

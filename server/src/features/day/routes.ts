@@ -1,8 +1,13 @@
-import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
+import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { DayAnswerSchema, DaySheetSchema, SaveDaySchema } from '@zt/core/model/day';
+import { spoiltAmong } from '@zt/core/uses/evidence/advice';
+import { CARD_PAPER_IDS } from '@zt/core/uses/paper/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, failures } from '../../errors';
+import type { LogMemory } from '../logbook/memory';
+import { readRules } from '../rules/reader';
+import { buyingToCsv, cutToPdf } from './buying';
 import { readDay } from './reader';
 import { saveDay } from './writer';
 
@@ -20,9 +25,52 @@ const save = createRoute({
   responses: { 200: answers(DaySheetSchema, 'As saved'), 400: failures[400] },
 });
 
-export function dayRoutes({ store, now }: Context) {
+const cutting = createRoute({
+  method: 'get',
+  path: '/cutting.pdf',
+  summary: 'How the sheets of the tickets that are due first are cut, drawn with numbers',
+  request: { query: z.object({ paper: z.enum(CARD_PAPER_IDS).default('a4') }) },
+  responses: {
+    200: { description: 'The pages', content: { 'application/pdf': { schema: z.string() } } },
+    400: failures[400],
+    409: failures[409],
+  },
+});
+
+const buying = createRoute({
+  method: 'get',
+  path: '/shopping.csv',
+  summary: 'What to buy for the tickets that are due first, by supplier, with their bare pieces',
+  responses: { 200: { description: 'The table', content: { 'text/csv': { schema: z.string() } } } },
+});
+
+export function dayRoutes({ store, now }: Context, memory: LogMemory) {
   return new OpenAPIHono({ defaultHook })
-    .openapi(read, async (c) => c.json(await readDay(store.db), 200))
+    .openapi(read, async (c) => {
+      const { pieces } = await memory.learned(await readRules(store.db));
+      return c.json({ ...(await readDay(store.db)), spoilt: spoiltAmong(pieces.records) }, 200);
+    })
+    .openapi(cutting, async (c) => {
+      const pages = await cutToPdf(store.db, c.req.valid('query').paper, memory);
+      return new Response(new Uint8Array(pages), {
+        headers: {
+          'content-type': 'application/pdf',
+          'content-disposition': 'attachment; filename="cut-plan.pdf"',
+          'cache-control': 'no-store',
+        },
+      }) as never;
+    })
+    .openapi(
+      buying,
+      async () =>
+        new Response(await buyingToCsv(store.db, memory), {
+          headers: {
+            'content-type': 'text/csv; charset=utf-8',
+            'content-disposition': 'attachment; filename="shopping-list.csv"',
+            'cache-control': 'no-store',
+          },
+        }) as never,
+    )
     .openapi(save, async (c) => {
       const asked = c.req.valid('json');
       return c.json(await store.write((tx) => saveDay(tx, asked, now())), 200);

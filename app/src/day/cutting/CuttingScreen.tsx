@@ -1,0 +1,154 @@
+import { type DisplayUnits, formatLength } from '@zt/core';
+import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
+import { alike } from '@zt/core/uses/cutPlan/sayCuts';
+import { Link, useRouter } from 'expo-router';
+import { AmongPlaces } from '../../components/AmongPlaces';
+import { Callout } from '../../components/ui/Callout';
+import { FileLink } from '../../components/ui/FileLink';
+import { Press } from '../../components/ui/Press';
+import { Row } from '../../components/ui/Row';
+import { Screen } from '../../components/ui/Screen';
+import { Stack } from '../../components/ui/Stack';
+import { Txt } from '../../components/ui/Txt';
+import { useShop } from '../../shop/useShop';
+import { useDaySheet } from '../useDaySheet';
+import { SourceDrawing } from './SourceDrawing';
+import { type Cutting, useBenchCut } from './useBenchCut';
+
+/** Bare pieces that are still to be bought, by size, with the spares that the logbook asks for. */
+function Blanks({ blanks, spoilt: { share, pieces } }: BenchCut) {
+  if (blanks.length === 0) return null;
+  return (
+    <Stack gap={4}>
+      <Txt as="heading" level={2}>
+        Bare pieces to buy
+      </Txt>
+      {blanks.map(({ ticketId, title, kind, size, pieces: count, spares }) => (
+        <Txt key={`${ticketId} ${size}`} testID="blank-to-buy">
+          {`${count + spares} × ${kind}${size ? `, ${size}` : ''}: ${count} for ${title}${spares > 0 ? `, ${spares} spare` : ''}`}
+        </Txt>
+      ))}
+      <Txt as="small" tone="graphite">
+        {`Spares by what is spoilt: ${(share * 100).toFixed(1)} %, from what the shop believes and ${pieces} logged ${pieces === 1 ? 'piece' : 'pieces'}.`}
+      </Txt>
+    </Stack>
+  );
+}
+
+function Missing({ plan, units }: { plan: BenchCut; units: DisplayUnits }) {
+  if (plan.missing.length === 0) return null;
+  return (
+    <Callout tone="madder" role="note">
+      <Txt as="strong">Nothing on the shelf is large enough, or long enough, for</Txt>
+      {alike(plan.missing).map(({ nos, piece }) => (
+        <Txt key={piece.id} as="small">
+          {`${nos.length} × ${piece.name}, ${formatLength(piece.widthMm, units)} × ${formatLength(piece.heightMm, units)}: ${piece.title}`}
+        </Txt>
+      ))}
+      <Link href="/shelf">
+        <Txt as="label" tone="chalk">
+          The shelf, with what to buy
+        </Txt>
+      </Link>
+    </Callout>
+  );
+}
+
+function Saved({ byTicketM, takenM }: BenchCut) {
+  const spared = byTicketM - takenM;
+  return (
+    <Txt testID="cut-saved">
+      {spared > 0.005
+        ? `${takenM.toFixed(2)} m off the rolls; cut ticket by ticket it would be ${byTicketM.toFixed(2)} m.`
+        : `${takenM.toFixed(2)} m off the rolls.`}
+    </Txt>
+  );
+}
+
+function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) {
+  if (cutting.state === 'planning')
+    return (
+      <Row align="middle" wrap>
+        <Txt as="small" tone="graphite" testID="cutting">
+          {cutting.of === 0
+            ? 'Laying the sheets'
+            : `Laying the sheets: ticket ${cutting.read + 1} of ${cutting.of}`}
+        </Txt>
+        <Press kind="link" title="Stop" onPress={cutting.stop} />
+      </Row>
+    );
+  if (cutting.state === 'failed')
+    return (
+      <Callout tone="madder" role="alert">
+        <Txt>{cutting.message}</Txt>
+        <Row wrap>
+          <Press title="Lay them again" onPress={cutting.again} />
+        </Row>
+      </Callout>
+    );
+  const { plan } = cutting;
+  if (plan.sources.length === 0 && plan.missing.length === 0)
+    return (
+      <Callout tone="tape">
+        <Txt>Nothing is to be cut. A ticket’s sheets are known once it has its layers and its hoop.</Txt>
+      </Callout>
+    );
+  return (
+    <>
+      <Missing plan={plan} units={units} />
+      {plan.sources.length > 0 ? (
+        <>
+          <Saved {...plan} />
+          <Row wrap>
+            <FileLink name="Cut plan for A4" href="/api/day/cutting.pdf?paper=a4" />
+            <FileLink name="For A5" href="/api/day/cutting.pdf?paper=a5" />
+          </Row>
+        </>
+      ) : null}
+      {plan.sources.map((source) => (
+        <SourceDrawing
+          key={`${source.material.id} ${source.placed[0]?.id}`}
+          {...{ source, pieces: plan.pieces, units }}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The sheets of the whole bench laid out over offcuts and rolls, and the bare pieces to buy. */
+export function CuttingScreen() {
+  const router = useRouter();
+  const shared = useDaySheet();
+  const { units } = useShop();
+  const { tickets, failed, more } = shared;
+  const cutting = useBenchCut(shared);
+  const count = cutting.state === 'planned' ? cutting.plan.pieces.length : 0;
+  return (
+    <AmongPlaces>
+      <Screen
+        title="Cut and buy"
+        subtitle={count > 0 ? `${count} sheets for ${tickets.length} tickets` : 'Sheets for the whole bench'}
+        aside={<Press title="Back" onPress={() => router.replace('/shelf')} />}
+      >
+        {failed ? (
+          <Txt tone="madder" live>
+            What is to be made is with the shop’s computer, and it does not answer. Nothing is lost.
+          </Txt>
+        ) : (
+          <Planned cutting={cutting} units={units} />
+        )}
+        {cutting.state === 'planned' ? <Blanks {...cutting.plan} /> : null}
+        {cutting.state === 'planned' ? (
+          <Row wrap>
+            <FileLink href="/api/day/shopping.csv" name="Shopping list as a table (CSV)" />
+          </Row>
+        ) : null}
+        {more.tickets > 0 ? (
+          <Txt as="small" tone="graphite">
+            {`Laid out for the ${tickets.length} tickets that are due first; ${more.tickets} come after.`}
+          </Txt>
+        ) : null}
+      </Screen>
+    </AmongPlaces>
+  );
+}

@@ -1,0 +1,47 @@
+import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
+import { planCutting } from '@zt/core/uses/cutPlan/planCutting';
+import { spoiltAmong } from '@zt/core/uses/evidence/advice';
+import { type CardPaperId, cutPages } from '@zt/core/uses/paper/index';
+import { shoppingList } from '@zt/core/uses/shopping/shopping';
+import { shoppingToCsv } from '@zt/core/uses/shopping/toCsv';
+import type { Db } from '../../db/client';
+import { ApiError } from '../../errors';
+import type { LogMemory } from '../logbook/memory';
+import { pagesToPdf } from '../paper/drawingToPdf';
+import { readShop } from '../shop';
+import { readDay } from './reader';
+
+type Reads = Pick<Db, 'select'>;
+
+/** What the tickets that are due first are cut from, and what they want; others are answered between. */
+async function planned(db: Reads, memory: LogMemory) {
+  const { tickets } = await readDay(db);
+  const { shelf, rules } = await readShop(db);
+  const { pieces } = await memory.learned(rules);
+  const work = planCutting({ tickets, shelf, rules, seen: spoiltAmong(pieces.records) });
+  let step = work.next();
+  while (!step.done) {
+    await new Promise<void>((go) => setImmediate(go));
+    step = work.next();
+  }
+  return { plan: step.value satisfies BenchCut, tickets, shelf, rules };
+}
+
+/** The cut plan of the tickets that are due first, on paper. Throws a refusal in words where there is nothing to cut. */
+export async function cutToPdf(db: Reads, paper: CardPaperId, memory: LogMemory): Promise<Uint8Array> {
+  const { plan, rules } = await planned(db, memory);
+  if (plan.sources.length === 0)
+    throw new ApiError(
+      409,
+      'nothing-to-cut',
+      'There is nothing to cut: no ticket has its layers and hoop, or the shelf has nothing to cut them from.',
+    );
+  return pagesToPdf((measure) => cutPages(plan, { paper, units: rules.units, measure }), 'Cut plan');
+}
+
+/** What to buy for the tickets that are due first, and their bare pieces, as a table. */
+export async function buyingToCsv(db: Reads, memory: LogMemory): Promise<string> {
+  const { plan, tickets, shelf, rules } = await planned(db, memory);
+  const dated = tickets.map(({ ticket, due }) => ({ ...ticket, due }));
+  return shoppingToCsv(shoppingList(dated, shelf, rules), plan.blanks);
+}
