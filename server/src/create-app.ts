@@ -33,6 +33,7 @@ import { searchesRoutes } from './features/searches/routes';
 import { setAsideRoutes } from './features/setAside/routes';
 import { shelfRoutes } from './features/shelf/routes';
 import { ticketRoutes } from './features/tickets/routes';
+import { weeksRoutes } from './features/weeks/routes';
 import { onlyOwnPages, pageHeaders } from './http/guard';
 import { notTooOften } from './http/rates';
 import { onlyPaired, whoAsks } from './http/whoAsks';
@@ -154,6 +155,7 @@ export function createApp(context: Context) {
   app.route('/api/orders', orderRoutes(context, memory));
   app.route('/api/customers', customerRoutes(context));
   app.route('/api/day', dayRoutes(context, memory));
+  app.route('/api/weeks', weeksRoutes(context));
   app.route('/api/searches', searchesRoutes(context));
   app.route('/api/set-aside', setAsideRoutes(context));
   app.route('/api/drills', drillRoutes(context));

@@ -290,6 +290,8 @@ describe('the interface’s own description', () => {
         '/api/orders/{id}/quote.pdf',
         '/api/orders/{id}/receipt.pdf',
         '/api/orders/{id}/restore',
+        '/api/weeks',
+        '/api/weeks/weeks.csv',
         '/api/searches',
         '/api/searches/{id}',
         '/api/paper/{id}/card.pdf',

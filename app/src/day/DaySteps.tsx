@@ -1,5 +1,5 @@
 import { type DisplayUnits, say } from '@zt/core';
-import { clockDay, clockTime, dayOfMs } from '@zt/core/uses/day/calendar';
+import { clockDay, clockTime, isoOfMs } from '@zt/core/uses/day/calendar';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import { sayHands } from '@zt/core/uses/day/now';
 import { Disclosure } from '../components/ui/Disclosure';
@@ -25,7 +25,7 @@ export function DaySteps({ plan, units }: { plan: DayPlan; units: DisplayUnits }
           {plan.hands.map((one, i) => {
             const piece = plan.works[one.work];
             const before = plan.hands[i - 1];
-            const isNewDay = !before || dayOfMs(before.fromMs, plan.zone) !== dayOfMs(one.fromMs, plan.zone);
+            const isNewDay = !before || isoOfMs(before.fromMs, plan.zone) !== isoOfMs(one.fromMs, plan.zone);
             return piece ? (
               <Stack key={`${one.fromMs} ${one.what}`} gap={0}>
                 {isNewDay ? <Txt as="strong">{clockDay(one.fromMs, plan.zone)}</Txt> : null}

@@ -29,6 +29,8 @@ export const OrderSchema = z.object({
   due: z.iso.date().nullable().default(null),
   /** What was promised for all of it, in the shop's smallest coin; null while no price is. */
   promisedMinor: MinorSchema.nullable().default(null),
+  /** What all of it cost when it was handed over, by the prices of that day; null while it is not, or nobody worked it out. */
+  costMinor: MinorSchema.nullable().default(null),
   state: z.enum(ORDER_STATES).default('asked'),
   /** The day on which it came to each state. */
   since: z.partialRecord(z.enum(ORDER_STATES), z.iso.date()).default({}),

@@ -11,6 +11,9 @@ interface DemoOrder {
   dueIn: number | null;
   promisedMinor: number | null;
   brought?: string;
+  /** Of one that was handed over: what it cost, and so many days ago. */
+  costMinor?: number;
+  daysAgo?: number;
 }
 
 /** The order book of a week in Pennyscar. */
@@ -63,22 +66,42 @@ export const DEMO_CUSTOMERS: readonly Customer[] = ORDERS.map((order) => ({
   note: '',
 }));
 
+/** What was handed over before. */
+const HANDED_OVER: DemoOrder[] = (
+  [
+    ['demo-order-autumn', 'Autumn regatta', 24000, 17150, 9],
+    ['demo-order-curtains', 'Curtain ties', 6200, 7040, 17],
+    ['demo-order-shelter', 'Blankets for the shelter', 12800, 9310, 30],
+  ] as const
+).map(([id, name, promisedMinor, costMinor, daysAgo]) => ({
+  id,
+  name,
+  customer: '',
+  contact: '',
+  state: 'paid',
+  dueIn: null,
+  promisedMinor,
+  costMinor,
+  daysAgo,
+}));
+
 /** The order of a demo customer's tickets; null where they ordered nothing. */
 export const demoOrderOf = (customer: string): string | null =>
   ORDERS.find((order) => order.customer === customer)?.id ?? null;
 
 /** The demo's orders as they stand on a day; `dayIn` writes a day so many days from it. */
 export const demoOrders = (dayIn: (days: number) => string): Order[] =>
-  ORDERS.map((demo) => {
-    const { id, name, state, dueIn, promisedMinor, brought = '' } = demo;
+  [...ORDERS, ...HANDED_OVER].map((demo) => {
+    const { id, name, state, dueIn, promisedMinor, brought = '', costMinor = null, daysAgo = 0 } = demo;
     const reached = ORDER_STATES.slice(0, ORDER_STATES.indexOf(state) + 1);
     return {
       ...newOrder(id, name, dayIn(0)),
-      customerId: customerIdOf(demo),
+      customerId: demo.customer === '' ? null : customerIdOf(demo),
+      costMinor,
       due: dueIn === null ? null : dayIn(dueIn),
       promisedMinor,
       state,
-      since: Object.fromEntries(reached.map((one, i) => [one, dayIn(i - reached.length)])),
+      since: Object.fromEntries(reached.map((one, i) => [one, dayIn(i - reached.length - daysAgo)])),
       brought,
     };
   });

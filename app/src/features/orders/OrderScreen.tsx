@@ -1,5 +1,12 @@
 import { readerOf } from '@zt/core';
-import { inState, ORDER_STATES, type Order, OrderSchema } from '@zt/core/model/order';
+import {
+  inState,
+  isOpenState,
+  ORDER_STATES,
+  type Order,
+  OrderSchema,
+  type OrderState,
+} from '@zt/core/model/order';
 import { useRouter } from 'expo-router';
 import { dueInWords, isLate } from '../../components/dueInWords';
 import { OrderTape } from '../../components/OrderTape';
@@ -15,6 +22,7 @@ import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { today } from '../../hooks/today';
 import { useThing } from '../../hooks/useThing';
+import { useOrderCostQuery } from '../../services/ordersApi';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
 import { type OpenOrder, useOrder } from '../../shop/useOrders';
@@ -47,6 +55,12 @@ function OrderFields({ open: { customer, tickets }, order }: { open: OpenOrder; 
     schema: OrderSchema,
     onThing: (next) => dispatch(putOrder(next, order)),
   });
+  const { data: cost } = useOrderCostQuery(order.id, { skip: tickets.length === 0 });
+  /** Once it is handed over it is kept with it what it cost: by the prices of that day. */
+  const toState = (state: OrderState) => {
+    const costMinor = isOpenState(state) ? null : (order.costMinor ?? cost?.totalMinor ?? null);
+    put({ ...inState(order, state, today()), costMinor });
+  };
   const takeOff = () => {
     dispatch(takeOrderOff(order.id));
     router.replace({ pathname: '/orders', params: { removed: order.id } });
@@ -60,14 +74,7 @@ function OrderFields({ open: { customer, tickets }, order }: { open: OpenOrder; 
         </Txt>
       ) : null}
       <OrderTape state={order.state} />
-      <Choice
-        label="How far it is"
-        quiet
-        small
-        options={STATES}
-        chosen={order.state}
-        onChoose={(state) => put(inState(order, state, today()))}
-      />
+      <Choice label="How far it is" quiet small options={STATES} chosen={order.state} onChoose={toState} />
       <DayNote order={order} />
       <OrderTickets order={order} customer={customer?.name ?? ''} tickets={tickets} />
       {tickets.length === 0 ? null : (

@@ -120,6 +120,7 @@ export function OrdersScreen() {
         ) : null}
         <Row wrap>
           <Press kind="main" title="New order" onPress={begin} />
+          <Press title="How the shop does" onPress={() => router.push('/weeks')} />
         </Row>
         <TextField
           label="Find an order"

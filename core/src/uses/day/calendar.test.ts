@@ -1,5 +1,5 @@
 import { readDays, readHours, USUAL_HOURS, type USUAL_WEEK, WEEKDAYS } from '../../model/openingHours';
-import { dayOfMs, endOfDay, openFrom, WorkingTime } from './calendar';
+import { endOfDay, isoOfMs, openFrom, WorkingTime } from './calendar';
 
 const every = (hours: string) => ({
   ...USUAL_HOURS,
@@ -100,5 +100,5 @@ it('a shop that never opens has no time', () => {
 });
 
 it('tells the day by the clocks of the shop', () => {
-  expect(dayOfMs(at('2026-11-27T23:30Z'), 'Pacific/Auckland')).toBe('2026-11-28');
+  expect(isoOfMs(at('2026-11-27T23:30Z'), 'Pacific/Auckland')).toBe('2026-11-28');
 });

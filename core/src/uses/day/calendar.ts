@@ -39,7 +39,7 @@ const dayAfter = (ms: number, days: number, zone: string): TZDate => {
 };
 
 /** The day of the calendar on which a time falls in a time zone, ISO. */
-export const dayOfMs = (ms: number, zone: string): string => isoOf(new TZDate(ms, zone));
+export const isoOfMs = (ms: number, zone: string): string => isoOf(new TZDate(ms, zone));
 
 /**
  * When the shop is open from a time on, by its own clocks: where these are put forward in the night an hour is missing,

@@ -1,5 +1,5 @@
 import type { Phrase } from '../../base/units/phrase';
-import { dayOfMs, type Open } from './calendar';
+import { isoOfMs, type Open } from './calendar';
 import type { NotPlanned, PieceWork } from './pieceWorks';
 import type { HandsDo } from './tapes';
 
@@ -64,7 +64,7 @@ export interface DayNote {
 export function daysOf({ open, zone }: Pick<DayPlan, 'open' | 'zone'>): { day: string; open: Open[] }[] {
   const days = new Map<string, Open[]>();
   for (const one of open) {
-    const day = dayOfMs(one.fromMs, zone);
+    const day = isoOfMs(one.fromMs, zone);
     days.set(day, [...(days.get(day) ?? []), one]);
   }
   return [...days].map(([day, stretches]) => ({ day, open: stretches }));

@@ -1,7 +1,7 @@
 import { count, minutes, type Phrase, phrase } from '../../base/units/phrase';
 import type { Stand } from '../../model/day';
 import type { Stage } from '../../model/stages';
-import { clockDay, clockTime, dayOfMs } from './calendar';
+import { clockDay, clockTime, isoOfMs } from './calendar';
 import type { DayPlan, HandsOn, PlannedPiece } from './dayPlan';
 import type { HandsDo } from './tapes';
 
@@ -79,7 +79,7 @@ export function sayNow(now: DayNow, { zone }: Pick<DayPlan, 'zone'>, nowMs: numb
   if (!hands || !piece) return phrase`All that is planned is done.`;
   const does = sayHands(hands, piece);
   const [first] = running;
-  if (dayOfMs(hands.fromMs, zone) !== dayOfMs(nowMs, zone))
+  if (isoOfMs(hands.fromMs, zone) !== isoOfMs(nowMs, zone))
     return phrase`The shop is closed until ${clockDay(hands.fromMs, zone)}, ${clockTime(hands.fromMs, zone)}. Then: ${does}.`;
   if (waitMs < MS_A_MINUTE) return first ? phrase`${does} while ${sayRunning(first)}.` : phrase`${does}.`;
   const meanwhile = first ? phrase`${sayRunning(first)}. ` : phrase``;

@@ -1,7 +1,7 @@
 import { createEvents, type EventAttributes } from 'ics';
 import type { DisplayUnits } from '../../base/units/length';
 import { say } from '../../base/units/phrase';
-import { clockTime, dayOfMs } from './calendar';
+import { clockTime, isoOfMs } from './calendar';
 import type { DayPlan, HandsOn } from './dayPlan';
 import { sayHands } from './now';
 
@@ -16,7 +16,7 @@ function byTicketAndDay({ hands, works, zone }: DayPlan): OnOneDay[] {
   const all = new Map<string, OnOneDay>();
   for (const one of hands) {
     const ticketId = works[one.work]?.ticketId ?? '';
-    const day = dayOfMs(one.fromMs, zone);
+    const day = isoOfMs(one.fromMs, zone);
     const key = `${ticketId} ${day}`;
     const before = all.get(key) ?? { ticketId, day, hands: [] };
     all.set(key, { ...before, hands: [...before.hands, one] });

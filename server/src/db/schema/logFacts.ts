@@ -29,5 +29,5 @@ export const logFacts = sqliteTable(
     needle: text(),
     learned: text({ mode: 'json' }).$type<LearnedFacts>(),
   },
-  (table) => [index('log_facts_version').on(table.version)],
+  (table) => [index('log_facts_version').on(table.version), index('log_facts_at').on(table.loggedAt)],
 );

@@ -1,0 +1,1 @@
+export { WeeksScreen as default } from '../features/weeks/WeeksScreen';

@@ -1,0 +1,1 @@
+CREATE INDEX `log_facts_at` ON `log_facts` (`logged_at`);
