@@ -15,6 +15,7 @@ import { useIsExample } from '../../example/useExample';
 import { usePlan, useShelf, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { CrookedFields } from './CrookedFields';
 import { DisplayPicture } from './DisplayPicture';
+import { SampleFields } from './SampleFields';
 import { TraceFields } from './TraceFields';
 import { WayRoundChoice } from './WayRoundChoice';
 
@@ -94,6 +95,7 @@ export function MountPanel() {
             units={units}
           />
           <CrookedFields />
+          <SampleFields />
         </Disclosures>
       </View>
       <TraceFields />

@@ -36,6 +36,10 @@ export const MountInputSchema = z.object({
   /** Marks read off the hoop's grid, each once; none while nobody asked how it sits. */
   readings: z.array(MarkFoundSchema).max(5).default([]),
   obstacles: z.array(ObstacleSchema).max(40).default([]),
+  /** How far the first piece of the run lay off its marks, right and down on the piece, mm: the rest is keyed against it. */
+  sample: z
+    .object({ right: coordinate.nullable(), down: coordinate.nullable() })
+    .default({ right: null, down: null }),
 });
 export type MountInput = z.infer<typeof MountInputSchema>;
 
@@ -46,4 +50,5 @@ export const EMPTY_MOUNT: MountInput = {
   checked: [],
   readings: [],
   obstacles: [],
+  sample: { right: null, down: null },
 };

@@ -181,3 +181,44 @@ it('a machine with a figure that could not be taken stops the keys, until it is 
   expect(stopped(withMachine({ name: 'x'.repeat(200) }))).toBe(false);
   expect(stopped(withMachine({}))).toBe(false);
 });
+
+describe('the first piece of a run', () => {
+  const crests = { ...exampleA(), piece: { ...exampleA().piece, quantity: 12 } };
+  const measured = (right: number | null, down: number | null, turnDeg: QuarterTurn = 0) => {
+    const { hoop, mount } = crests;
+    const ticket = {
+      ...crests,
+      hoop: { ...hoop, turnDeg },
+      mount: { ...mount, sample: { right, down } },
+    };
+    return planTicket(ticket, SAMPLE_SHELF, RULES).mount;
+  };
+
+  it('measured off its marks has the rest keyed so much the other way, however the hoop is turned', () => {
+    for (const turnDeg of TURNS) {
+      const [plain, carried] = [measured(null, null, turnDeg), measured(3, -2, turnDeg)];
+      if (!plain || !carried) throw new Error('the crest is mounted');
+      const { centre, right } = plain.marksShould;
+      // To the right on the piece, as the hoop's grid has it, and down from there.
+      const length = Math.hypot(right.x - centre.x, right.y - centre.y);
+      const across = { x: (right.x - centre.x) / length, y: (right.y - centre.y) / length };
+      const down = { x: -across.y, y: across.x };
+      const by = { x: carried.designAt.x - plain.designAt.x, y: carried.designAt.y - plain.designAt.y };
+      expect(by.x).toBeCloseTo(-3 * across.x + 2 * down.x, 0);
+      expect(by.y).toBeCloseTo(-3 * across.y + 2 * down.y, 0);
+      expect(by.x * across.x + by.y * across.y).toBeLessThan(-2.8);
+    }
+  });
+
+  it('says so with its figures; of one that lies right nothing is said', () => {
+    const words = (right: number | null, down: number | null) =>
+      measured(right, down)?.reasons.flatMap(({ about, text }) =>
+        about === 'sample' ? [say(text, MM)] : [],
+      );
+    expect(words(3, -2)).toEqual([
+      'The first piece of the run lay 3 mm to the right and 2 mm too high of its marks: the rest is keyed so much the other way.',
+    ]);
+    expect(words(null, null)).toEqual([]);
+    expect(words(0, 0)).toEqual([]);
+  });
+});

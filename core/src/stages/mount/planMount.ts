@@ -1,4 +1,4 @@
-import { add, fullTurnDeg, type Point, rotate } from '../../base/geometry/point';
+import { add, fullTurnDeg, type Point, rotate, subtract } from '../../base/geometry/point';
 import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
@@ -261,6 +261,28 @@ function marksShould({ hoop: { laid }, place, facts }: MountQuestion): Record<Ma
   };
 }
 
+/** How far the first piece of the run lay off its marks, hoop frame, mm; nothing while it was not measured. */
+function sampleInHoop({ sample }: MountInput, { hoop: { laid } }: MountQuestion): Point {
+  return rotate({ x: sample.right ?? 0, y: sample.down ?? 0 }, -laid.onPieceDeg);
+}
+
+/** Why the rest of a run is keyed otherwise than its first piece was. */
+function sampleReasons({ sample: { right, down } }: MountInput): Reason[] {
+  const ways = [
+    ...(right ? [phrase`${mm(Math.abs(right))} to the ${right > 0 ? 'right' : 'left'}`] : []),
+    ...(down ? [phrase`${mm(Math.abs(down))} too ${down > 0 ? 'low' : 'high'}`] : []),
+  ];
+  const [first, second] = ways;
+  if (!first) return [];
+  const lay = second ? phrase`${first} and ${second}` : first;
+  return [
+    because(
+      'sample',
+      phrase`The first piece of the run lay ${lay} of its marks: the rest is keyed so much the other way.`,
+    ),
+  ];
+}
+
 /** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */
 export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   const turnDeg = q.hoop.laid.turnDeg;
@@ -272,7 +294,8 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   };
   const crooked = crookedOf(input, q);
   const field = fieldOf(q.hoop.laid.verdict.hoop);
-  const asPlanned = keysShown(q.facts, field, q.hoop.laid.designAt, {
+  const designAt = subtract(q.hoop.laid.designAt, sampleInHoop(input, q));
+  const asPlanned = keysShown(q.facts, field, designAt, {
     turnDeg: fullTurnDeg(-turnDeg),
     mirror: input.mirror,
   });
@@ -306,6 +329,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     ],
     reasons: [
       ...(crooked?.reasons ?? []),
+      ...sampleReasons(input),
       because(
         'mount',
         phrase`The bulk of the piece goes to the open side, not into the throat.`,

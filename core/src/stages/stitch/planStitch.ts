@@ -14,6 +14,7 @@ import type { DesignFacts } from '../design/designFacts';
 import type { PlannedStop } from '../design/parts/drawnPart';
 import type { StopCounts } from '../design/stitches/asMade';
 import type { PerStitch } from './bobbinEnd';
+import { type BobbinPlan, bobbinPlan } from './bobbinPlan';
 import { clothWork } from './clothWork';
 import { fewestThreadings } from './needles';
 import { needlesDue, withNeedles } from './needlesDue';
@@ -50,6 +51,8 @@ export interface StitchPlan {
   bobbinAfterM: number;
   /** One design from its beginning: the machine by itself, and hands. */
   timeline: Timeline;
+  /** How bobbins are changed over a run of pieces that are alike; null for one piece, or where they are not. */
+  bobbins: BobbinPlan | null;
   acts: Phrase[];
   findings: Finding[];
   reasons: Reason[];
@@ -216,6 +219,17 @@ export interface StitchContext {
   asManyOfThis: number;
 }
 
+/** How many bobbins are wound for a run, and when they are put in. */
+function sayBobbins({ wind, after, before }: BobbinPlan): Phrase {
+  if (wind === 0) return phrase`The bobbin in the machine lasts for the whole run.`;
+  const first = before ? phrase` Put a full one in before the first piece.` : phrase``;
+  const when =
+    after.length === 0
+      ? phrase``
+      : phrase` Change it after ${after.length === 1 ? 'piece' : 'pieces'} ${after.join(', ')}.`;
+  return phrase`Wind ${count(wind)} ${wind === 1 ? 'bobbin' : 'bobbins'} for the run.${first}${when}`;
+}
+
 /**
  * Colour stops of one copy with their minutes and thread, the totals of all copies on all pieces, and whether the
  * bobbin lasts: as the last piece left it, unless the maker says otherwise.
@@ -246,6 +260,16 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
       rules,
     ),
     bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
+    bobbins:
+      context.pieces > 1 && asManyOfThis === context.pieces && bobbinNeededM > 0
+        ? bobbinPlan({
+            pieces: context.pieces,
+            eachM: bobbinNeededM / context.pieces,
+            leftM: bobbinLeftM,
+            fullM,
+            leastShare: numberFor(rules, STITCH_NUMBERS.bobbinLeastPercent) / 100,
+          })
+        : null,
   };
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
   const trims = facts.stops.reduce((sum, stop) => sum + stop.trims, 0);
@@ -258,6 +282,7 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
       betweenColours
         ? phrase`Trim jump threads at each colour change.`
         : phrase`Leave jump threads until the end.`,
+      ...(plan.bobbins ? [sayBobbins(plan.bobbins)] : []),
       ...(stops.some((stop) => stop.rethreads)
         ? [
             phrase`Change a thread by cutting it at the spool and pulling it out forwards, through the needle.`,
