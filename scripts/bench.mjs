@@ -1,7 +1,7 @@
 import { bin, ensurePackages, run } from './lib.mjs';
 
 ensurePackages();
-for (const bench of ['planTicket', 'place', 'hoop', 'layers', 'order', 'stitches', 'nest'])
+for (const bench of ['planTicket', 'place', 'hoop', 'layers', 'order', 'stitches', 'nest', 'cutPlan', 'day'])
   run(bin('tsx'), [`core/bench/${bench}.ts`]);
-for (const bench of ['load', 'logbook']) run(bin('tsx'), [`server/bench/${bench}.ts`]);
+for (const bench of ['load', 'logbook', 'shop']) run(bin('tsx'), [`server/bench/${bench}.ts`]);
 for (const bench of ['benchGrowth', 'benchBrowser']) run(process.execPath, [`scripts/${bench}.mjs`]);
