@@ -25,6 +25,8 @@ const OrderedTicketSchema = z.object({
   name: z.string(),
   kind: z.string(),
   pieces: z.number().int(),
+  /** The ticket whose pieces it goes on too; null for its own. */
+  samePieceAs: z.string().nullable(),
   /** How many of its stages are settled. */
   settled: z.number().int(),
   loggedAs: z.string().nullable(),

@@ -17,6 +17,8 @@ const HEAD = {
   blankMinor: MinorSchema.nullable().default(null),
   /** The order it belongs to; null where it was not ordered. */
   orderId: IdSchema.nullable().default(null),
+  /** Another ticket, whose pieces this design goes on too: one bare piece for both, made after it; null for its own. */
+  samePieceAs: IdSchema.nullable().default(null),
 };
 /** What a ticket is called, for whom, and until when. */
 export const TicketHeadSchema = z.object(HEAD);

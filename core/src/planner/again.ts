@@ -16,6 +16,7 @@ export function again(done: Ticket, id: string): Ticket {
     id,
     due: null,
     orderId: null,
+    samePieceAs: null,
     settled: [],
     settledAs: {},
     design: {

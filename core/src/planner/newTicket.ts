@@ -18,6 +18,7 @@ export function newTicket(id: string, kind: PieceKindId): Ticket {
     due: null,
     blankMinor: null,
     orderId: null,
+    samePieceAs: null,
     settled: [],
     settledAs: {},
     ...(inputs as Inputs),

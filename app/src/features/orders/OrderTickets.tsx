@@ -3,6 +3,7 @@ import type { Order } from '@zt/core/model/order';
 import type { OrderedTicket } from '@zt/core/model/ordersApi';
 import { type Href, Link, useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
+import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
@@ -30,7 +31,7 @@ function TicketLine({ ticket }: { ticket: OrderedTicket }) {
   return (
     <Link href={href} asChild>
       <Pressable
-        aria-label={`${nameOf(ticket)}: ${ticket.pieces}, ${standOf(ticket)}`}
+        aria-label={`${nameOf(ticket)}: ${ticket.samePieceAs ? 'on the same piece' : ticket.pieces}, ${standOf(ticket)}`}
         style={{ minHeight: 52, justifyContent: 'center', borderBottomWidth: 1, borderColor: p.hairline }}
       >
         <Row align="middle" spread>
@@ -40,7 +41,7 @@ function TicketLine({ ticket }: { ticket: OrderedTicket }) {
               {standOf(ticket)}
             </Txt>
           </Stack>
-          <Txt as="figure">{`× ${ticket.pieces}`}</Txt>
+          <Txt as="figure">{ticket.samePieceAs ? 'same piece' : `× ${ticket.pieces}`}</Txt>
         </Row>
       </Pressable>
     </Link>
@@ -82,6 +83,53 @@ function FromBench({ order, customer }: { order: Order; customer: string }) {
   );
 }
 
+/** Which tickets are more designs on the pieces of another: one bare piece for both, made one after the other. */
+function SamePieces({ tickets }: { tickets: readonly OrderedTicket[] }) {
+  const dispatch = useAppDispatch();
+  const open = tickets.filter(({ loggedAs, onBench }) => loggedAs === null && onBench);
+  if (open.length < 2) return null;
+  const hasOthersOn = (id: string) => open.some(({ samePieceAs }) => samePieceAs === id);
+  const put = async (id: string, samePieceAs: string | null) => {
+    const asked = dispatch(
+      ticketsApi.endpoints.ticket.initiate(id, { forceRefetch: true, subscribe: false }),
+    );
+    const { data } = await asked;
+    const next = data && { ...data.ticket, samePieceAs };
+    const saved =
+      data && next
+        ? await dispatch(
+            ticketsApi.endpoints.saveTicket.initiate({ ticket: next, rev: data.rev, base: data.ticket }),
+          )
+        : null;
+    if (!saved || saved.error) return announce('The shop’s computer does not answer: nothing was changed.');
+    dispatch(api.util.invalidateTags(['orders', 'tickets']));
+  };
+  return (
+    <Disclosure title="Several designs on one piece" label="Several designs on one piece">
+      <Stack gap={10}>
+        {open
+          .filter(({ id }) => !hasOthersOn(id))
+          .map((ticket) => (
+            <Choice
+              key={ticket.id}
+              label={`${nameOf(ticket)} goes on`}
+              quiet
+              small
+              options={[
+                { id: '', name: 'a piece of its own' },
+                ...open
+                  .filter(({ id, samePieceAs }) => id !== ticket.id && samePieceAs === null)
+                  .map((other) => ({ id: other.id, name: `that of ${nameOf(other)}` })),
+              ]}
+              chosen={ticket.samePieceAs ?? ''}
+              onChoose={(id) => void put(ticket.id, id === '' ? null : id)}
+            />
+          ))}
+      </Stack>
+    </Disclosure>
+  );
+}
+
 interface OrderTicketsProps {
   order: Order;
   customer: string;
@@ -105,6 +153,7 @@ export function OrderTickets({ order, customer, tickets }: OrderTicketsProps) {
           onPress={() => router.push({ pathname: '/new', params: { order: order.id } })}
         />
       </Row>
+      <SamePieces tickets={tickets} />
       <FromBench order={order} customer={customer} />
     </Stack>
   );

@@ -173,6 +173,9 @@ it('what has no price is named and not counted, and brought is not unknown', () 
     0, 0,
   ]);
   expect(costOf(asked({ ...exampleA(), blankMinor: 0 })).unpriced).toEqual([]);
+  // A second design on the piece of another ticket: its bare piece is counted there.
+  const back = costOf(asked({ ...exampleA(), blankMinor: 420, samePieceAs: 'ticket-of-the-front' }));
+  expect(back.lines.find(({ id }) => id === 'blank')?.minor).toBe(0);
 });
 
 it('a plan that is not done has no cost', () => {

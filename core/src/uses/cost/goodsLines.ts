@@ -39,8 +39,12 @@ const lineOf = (id: CostLine['id'], name: string, parts: readonly Priced[]): Cos
       ];
 
 function blankLine({ ticket, rules }: CostOf, { pieces }: RunFacts): CostLine[] {
-  const { blankMinor } = ticket;
+  const { blankMinor, samePieceAs } = ticket;
   const { currency } = rules;
+  if (samePieceAs !== null) {
+    const sum = phrase`on the piece of another ticket: counted there`;
+    return lineOf('blank', 'Blank', [{ exact: 0, sum, unpriced: null }]);
+  }
   if (blankMinor === null) return lineOf('blank', 'Blank', [unpricedOf('the bare piece')]);
   const sum =
     blankMinor === 0

@@ -74,6 +74,20 @@ const rankOf = ({ id }: Work, { stands, pinned }: DaySheet): number => {
   return pinned.includes(id) ? 1 : 2;
 };
 
+/** Of tickets that go on the pieces of others each piece waits until it is off its machine there. */
+function onSamePieces(works: readonly PieceWork[], tickets: DayAsked['tickets']): PieceWork[] {
+  const sameAs = new Map(tickets.map(({ ticket }) => [ticket.id, ticket.samePieceAs]));
+  return works.map((work) => {
+    const other = sameAs.get(work.ticketId) ?? null;
+    if (other === null || work.hooping > 0) return work;
+    const before = works.findLast(
+      ({ ticketId, piece, hooping, hoopings }) =>
+        ticketId === other && piece === work.piece && hooping === hoopings - 1,
+    );
+    return before ? { ...work, after: before.id } : work;
+  });
+}
+
 /** All pieces that are to be made, ticket by ticket; yields before each how many are read. */
 function* worksOfAll(
   { tickets, sheet, ...bench }: Pick<DayAsked, 'tickets' | 'sheet'> & Bench,
@@ -94,8 +108,8 @@ function* worksOfAll(
       works.push(asItStands({ ...work, dueS: work.due === null ? null : dueS(work.due) }, stand));
     }
   }
-  works.sort((a, b) => rankOf(a, sheet) - rankOf(b, sheet));
-  return { works, notPlanned };
+  const sorted = onSamePieces(works, tickets).sort((a, b) => rankOf(a, sheet) - rankOf(b, sheet));
+  return { works: sorted, notPlanned };
 }
 
 /** Tickets as the work of a day, in the order they are given; yields before each how many are read. */

@@ -196,3 +196,16 @@ it('a calendar file has an event for each ticket on each day, in universal time'
   expect(plannedDay(dayAsked([])).hands).toEqual([]);
   expect(dayToIcs(plannedDay(dayAsked([])), MM)).toContain('BEGIN:VCALENDAR');
 });
+
+it('a second design on the same pieces waits until each is off its machine, and takes no bare piece of its own', () => {
+  const crest = of(exampleA(), 2);
+  const back = { ...of(exampleA(), 2), id: 'ticket-on-its-back', name: 'Back', samePieceAs: crest.id };
+  const plan = plannedDay(dayAsked(dueOn(null, crest, back)));
+  for (const piece of [0, 1]) {
+    const on = (ticketId: string) =>
+      plan.works.findIndex((work) => work.ticketId === ticketId && work.piece === piece);
+    const off = plan.hands.find(({ work, what }) => work === on(crest.id) && what === 'take off');
+    const hooped = plan.hands.find(({ work, what }) => work === on(back.id) && what === 'hoop');
+    expect(hooped?.fromMs).toBeGreaterThanOrEqual(off?.toMs ?? Number.POSITIVE_INFINITY);
+  }
+});

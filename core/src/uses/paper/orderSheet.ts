@@ -56,7 +56,7 @@ function blocksOf(order: PrintedOrder): Block[] {
       heading: 'What it is',
       rows: items.map((item) => ({
         words: `${item.name}${item.sizes ? `: ${item.sizes}` : ''}`,
-        figure: String(item.pieces),
+        figure: item.pieces > 0 ? String(item.pieces) : '',
       })),
     },
     {

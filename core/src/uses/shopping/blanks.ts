@@ -40,6 +40,7 @@ export function sparesFor(pieces: number, share: number, certainty: number): num
 /** Whether a ticket’s bare pieces are still to be bought: its order is agreed, they are not here, and nobody brought them. */
 const areToBuy = ({ ticket, order }: DayTicket): boolean =>
   order !== null &&
+  ticket.samePieceAs === null &&
   ORDER_STATES.indexOf(order.state) < ORDER_STATES.indexOf('blanks here') &&
   ticket.blankMinor !== 0;
 

@@ -1,6 +1,6 @@
 import { SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core';
 import type { BroughtIn, Exported } from '@zt/core/model/exported';
-import { piecesOf } from '@zt/core/model/pieces';
+import { barePiecesOf } from '@zt/core/model/pieces';
 import { amountsOf, difference } from '@zt/core/uses/ledger/amounts';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
@@ -52,7 +52,7 @@ export async function bringIn(tx: Transaction, all: Exported, now: string): Prom
       const deletedAt = onBench ? null : now;
       const due = ticket.due ?? NO_DAY;
       const { orderId } = ticket;
-      const pieces = piecesOf(ticket);
+      const pieces = barePiecesOf(ticket);
       await tx
         .insert(tickets)
         .values({ id: ticket.id, ticket, rev: 1, updatedAt, deletedAt, due, orderId, pieces });

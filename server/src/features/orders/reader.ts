@@ -110,6 +110,7 @@ async function ticketsOf(db: Reads, orderId: string): Promise<OrderedTicket[]> {
       id: tickets.id,
       name: sql<string>`json_extract(${tickets.ticket}, '$.name')`,
       kind: sql<string>`json_extract(${tickets.ticket}, '$.piece.kind')`,
+      samePieceAs: sql<string | null>`json_extract(${tickets.ticket}, '$.samePieceAs')`,
       settled: sql<number>`json_array_length(${tickets.ticket}, '$.settled')`,
       pieces: tickets.pieces,
       loggedAs: tickets.loggedAs,

@@ -1,5 +1,5 @@
 import { PIECE_KINDS } from '@zt/core';
-import { piecesOf } from '@zt/core/model/pieces';
+import { barePiecesOf } from '@zt/core/model/pieces';
 import { type CardPaperId, orderSheet, type PrintedOrder } from '@zt/core/uses/paper/index';
 import type { Db } from '../../db/client';
 import { ApiError, notFound } from '../../errors';
@@ -24,9 +24,14 @@ async function itemsOf(db: Pick<Db, 'select'>, ids: readonly string[]): Promise<
     if (!one) return [];
     const { piece, name, design } = one.ticket;
     const sizes = piece.sizes.map(({ name: size, count }) => `${count} × ${size}`).join(', ');
-    const what = [name || PIECE_KINDS[piece.kind].name, design.name].filter(Boolean).join(', ');
+    const onOther = one.ticket.samePieceAs === null ? '' : 'on the same piece';
+    const what = [name || PIECE_KINDS[piece.kind].name, design.name, onOther].filter(Boolean).join(', ');
     return [
-      { name: what, pieces: piecesOf(one.ticket), sizes: sizes && `${piece.quantity} as measured, ${sizes}` },
+      {
+        name: what,
+        pieces: barePiecesOf(one.ticket),
+        sizes: sizes && `${piece.quantity} as measured, ${sizes}`,
+      },
     ];
   });
 }

@@ -1,5 +1,5 @@
 import type { SaveTicket, Ticket } from '@zt/core';
-import { piecesOf } from '@zt/core/model/pieces';
+import { barePiecesOf } from '@zt/core/model/pieces';
 import { type KeptAt, mergeTickets, received } from '@zt/core/uses/sharing/index';
 import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
@@ -57,7 +57,7 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
     deletedAt: kept.deletedAt,
     due: after.value.due ?? NO_DAY,
     orderId: after.value.orderId,
-    pieces: piecesOf(after.value),
+    pieces: barePiecesOf(after.value),
   };
   await tx.insert(tickets).values(row).onConflictDoUpdate({ target: tickets.id, set: row });
   return { ok: true, rev: row.rev, onBench, ticket: after.value };
