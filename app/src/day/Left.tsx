@@ -28,7 +28,7 @@ export function Left({ plan, shared, units, onBack }: LeftProps) {
             Not planned yet
           </Txt>
           {notPlanned.map(({ ticketId, title, why }) => (
-            <Link key={ticketId} href={`/ticket/${ticketId}/piece` as Href}>
+            <Link key={title} href={`/ticket/${ticketId}/piece` as Href}>
               <Txt>{`${title}: ${say(why, units)}`}</Txt>
             </Link>
           ))}

@@ -12,7 +12,7 @@ import type { DayInHand } from './useDayPlan';
 export function NowOnDay({ day, aside }: { day: DayInHand; aside?: ReactNode }) {
   const { units } = useShop();
   const { plan, now, nowMs, working, done, last } = day;
-  if (!plan || !now) return null;
+  if (!plan || !now || plan.works.length === 0) return null;
   const { hands, piece } = now;
   return (
     <Callout tone="tape" role="status" aria-label="Now">

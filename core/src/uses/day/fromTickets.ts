@@ -98,11 +98,8 @@ function* worksOfAll(
   for (const [i, one] of tickets.entries()) {
     yield i;
     const made = pieceWorks(one, bench);
-    if (!Array.isArray(made)) {
-      notPlanned.push(made);
-      continue;
-    }
-    for (const work of made) {
+    notPlanned.push(...made.notPlanned);
+    for (const work of made.works) {
       const stand = sheet.stands[work.id];
       if (stand?.at === 'finished') continue;
       works.push(asItStands({ ...work, dueS: work.due === null ? null : dueS(work.due) }, stand));

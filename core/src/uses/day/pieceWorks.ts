@@ -127,16 +127,42 @@ const shareOf = (work: OneHooping, hooping: number): Pick<Work, 'prepareS' | 'fi
   finishS: hooping === work.hoopings - 1 ? work.finishS : 0,
 });
 
-/** The pieces of one ticket, hooping by hooping, each as its own size or name is made; or why there are none. */
-export function pieceWorks({ ticket, due }: DayTicket, bench: Bench): PieceWork[] | NotPlanned {
+/** What of a ticket can be planned, and what cannot: its pieces are not all alike. */
+export interface TicketWorks {
+  works: PieceWork[];
+  notPlanned: NotPlanned[];
+}
+
+/** The pieces that cannot be planned for one and the same reason, as one line; of a ticket none of which can only its title. */
+function notPlannedOf(
+  ticketId: string,
+  title: string,
+  pieces: readonly { label: string; why: Phrase | null }[],
+): NotPlanned[] {
+  const whys = new Map<string, { why: Phrase; labels: string[] }>();
+  for (const { label, why } of pieces) {
+    if (!why) continue;
+    const same = whys.get(JSON.stringify(why)) ?? { why, labels: [] };
+    same.labels.push(label);
+    whys.set(JSON.stringify(why), same);
+  }
+  return [...whys.values()].map(({ why, labels }) => {
+    const named = labels.filter(Boolean);
+    const which = labels.length === pieces.length ? '' : `, ${named.join(', ') || `${labels.length} pieces`}`;
+    return { ticketId, title: `${title}${which}`, why };
+  });
+}
+
+/** The pieces of one ticket, hooping by hooping, each as its own size or name is made; and those that cannot be planned yet. */
+export function pieceWorks({ ticket, due }: DayTicket, bench: Bench): TicketWorks {
   const title = titleOf(ticket);
   const pieces = runPieces(ticket);
   const planned = new Map<Ticket, OneHooping | { why: Phrase }>();
   const works: PieceWork[] = [];
-  for (const [piece, { ticket: own, label }] of pieces.entries()) {
+  const whys = pieces.map(({ ticket: own, label }, piece) => {
     const work = planned.get(own) ?? oneHooping(own, bench);
     planned.set(own, work);
-    if ('why' in work) return { ticketId: ticket.id, title, why: work.why };
+    if ('why' in work) return { label, why: work.why };
     const which = [label, pieces.length > 1 ? `${piece + 1} of ${pieces.length}` : ''].filter(Boolean);
     for (let hooping = 0; hooping < work.hoopings; hooping += 1)
       works.push({
@@ -153,6 +179,7 @@ export function pieceWorks({ ticket, due }: DayTicket, bench: Bench): PieceWork[
         due,
         ...(hooping > 0 ? { after: workId(ticket.id, piece, hooping - 1) } : {}),
       });
-  }
-  return works;
+    return { label, why: null };
+  });
+  return { works, notPlanned: notPlannedOf(ticket.id, title, whys) };
 }
