@@ -184,6 +184,9 @@ test('the sheets of the bench are laid out together, cut by cut, and printed; ba
     /cut-away, \d+ mm off the roll of 500 mm: 20 pieces, \d+(\.\d+)? % wasted/,
   );
   await expect(source).toContainText('No. 1–20: Rowing club crest');
+  await expect(page.getByTestId('left-afterwards').filter({ hasText: 'cut-away' })).toHaveText(
+    /^cut-away: \d\.\d\d m/,
+  );
   await source.getByRole('button', { name: /^Cut by cut, cut-away/ }).click();
   await expect(source).toContainText(/1\. Cut \d+ mm off the roll/);
   await expect(page.getByTestId('blank-to-buy')).toHaveText([

@@ -40,18 +40,10 @@ async function lettered(page) {
   await page.locator('[data-testid="sheet"] path[fill-rule="evenodd"]').nth(9).click({ force: true });
 }
 
-/** Names of an order, one of them too wide. */
-async function named(page) {
-  await page
-    .getByRole('textbox', { name: 'Names, each on a line of its own' })
-    .fill('Anna Katharina\nAlma\nBo\nCid\nDora\nEdda');
-  await page.getByRole('button', { name: 'Put them on the list' }).click();
-  await page.getByTestId('name-line').nth(5).waitFor();
-  await page.getByText('being set').first().waitFor({ state: 'hidden' });
-  const width = page.getByRole('textbox', { name: 'No name wider than' });
-  await width.fill('4 in');
-  await width.blur();
-  await page.getByText(/more than the 4 in allowed/).waitFor();
+/** The day, once it is planned. */
+async function planned(page) {
+  await page.getByTestId('worth').waitFor();
+  await page.getByTestId('planning').waitFor({ state: 'hidden' });
 }
 
 /** A word of cloth, its pieces laid on it. */
@@ -107,8 +99,8 @@ const SHOTS = [
   ['place', PHONE, '/ticket/demo-ticket-01/place'],
   ['card', PHONE, '/ticket/demo-ticket-01/card/place'],
 
-  ['sizes', PHONE, '/ticket/demo-ticket-01/sizes'],
-  ['names', PHONE, '/ticket/demo-ticket-05/names', named],
+  ['cutting', PHONE, '/cutting'],
+  ['weeks', PHONE, '/weeks'],
   [
     'hoop',
     PHONE,
@@ -120,7 +112,7 @@ const SHOTS = [
   ['stitch', PHONE, '/ticket/demo-ticket-01/stitch', halfStitched],
   ['log', PHONE, '/ticket/demo-ticket-09/log'],
   ['shelf', PHONE, '/shelf'],
-  ['wide-place', WIDE, '/ticket/demo-ticket-02/place'],
+  ['wide-day', WIDE, '/day', planned],
   ['wide-practice', WIDE, '/ticket/demo-ticket-01/practice', practise],
   ['wide-logbook', WIDE, '/logbook'],
   ['cloth', PHONE, '/ticket/demo-ticket-04/design', ofCloth],

@@ -65,6 +65,26 @@ function Saved({ byTicketM, takenM }: BenchCut) {
   );
 }
 
+/** What is left of everything that is cut from, once it is. */
+function Afterwards({ plan: { after, sources } }: { plan: BenchCut }) {
+  const cut = after.filter(({ id }) => sources.some(({ material }) => material.id === id));
+  return (
+    <Stack gap={2}>
+      <Txt as="heading" level={2}>
+        What is left afterwards
+      </Txt>
+      {cut.map(({ id, name, metresLeft, loose }) => {
+        const sheets = loose.reduce((sum, { count }) => sum + count, 0);
+        return (
+          <Txt key={id} testID="left-afterwards">
+            {`${name}: ${metresLeft.toFixed(2)} m${sheets > 0 ? `, ${sheets} loose ${sheets === 1 ? 'sheet' : 'sheets'}` : ''}`}
+          </Txt>
+        );
+      })}
+    </Stack>
+  );
+}
+
 function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) {
   if (cutting.state === 'planning')
     return (
@@ -111,6 +131,7 @@ function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) 
           {...{ source, pieces: plan.pieces, units }}
         />
       ))}
+      {plan.sources.length > 0 ? <Afterwards plan={plan} /> : null}
     </>
   );
 }
