@@ -1,3 +1,4 @@
+import { MONTHS } from '../../base/units/months';
 import { type Phrase, phrase } from '../../base/units/phrase';
 import type { LayersInput, Sheet } from '../../model/ticket/layers';
 import type { ClothTrait, UseTrait, Way, WayApplies } from '../../model/way';
@@ -70,21 +71,6 @@ export function appliesInWords({ cloths, uses, densities, method, plainLettering
   ].filter((part) => part !== '');
   return parts.join('; ') || 'everything';
 }
-
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-];
 
 /** "Our sweatshirt way, since March 2026". */
 export function wayTitle({ name, since }: Pick<Way, 'name' | 'since'>): string {

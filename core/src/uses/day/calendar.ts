@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz';
+import { MONTHS } from '../../base/units/months';
 import { type OpeningHours, readDays, readHours, WEEKDAYS } from '../../model/openingHours';
 import { EPSILON } from './work';
 
@@ -13,21 +14,6 @@ const MS_A_SECOND = 1000;
 const NIGHT_MS = 3 * 3600 * MS_A_SECOND;
 /** So many days are looked ahead, open or not. */
 export const DAYS_AHEAD = 60;
-
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-] as const;
 
 const isoOf = (date: TZDate): string =>
   `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;

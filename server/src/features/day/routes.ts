@@ -5,6 +5,7 @@ import { CARD_PAPER_IDS } from '@zt/core/uses/paper/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, failures } from '../../errors';
+import { asFile, CSV, PDF } from '../../http/asFile';
 import type { LogMemory } from '../logbook/memory';
 import { readRules } from '../rules/reader';
 import { buyingToCsv, cutToPdf } from './buying';
@@ -52,25 +53,9 @@ export function dayRoutes({ store, now }: Context, memory: LogMemory) {
     })
     .openapi(cutting, async (c) => {
       const pages = await cutToPdf(store.db, c.req.valid('query').paper, memory);
-      return new Response(new Uint8Array(pages), {
-        headers: {
-          'content-type': 'application/pdf',
-          'content-disposition': 'attachment; filename="cut-plan.pdf"',
-          'cache-control': 'no-store',
-        },
-      }) as never;
+      return asFile(pages, PDF, 'cut-plan.pdf');
     })
-    .openapi(
-      buying,
-      async () =>
-        new Response(await buyingToCsv(store.db, memory), {
-          headers: {
-            'content-type': 'text/csv; charset=utf-8',
-            'content-disposition': 'attachment; filename="shopping-list.csv"',
-            'cache-control': 'no-store',
-          },
-        }) as never,
-    )
+    .openapi(buying, async () => asFile(await buyingToCsv(store.db, memory), CSV, 'shopping-list.csv'))
     .openapi(save, async (c) => {
       const asked = c.req.valid('json');
       return c.json(await store.write((tx) => saveDay(tx, asked, now())), 200);

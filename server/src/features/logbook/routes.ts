@@ -14,6 +14,7 @@ import { PicturesSchema, picturesOf } from '@zt/core/uses/pictures/pictures';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import { asFile, PDF } from '../../http/asFile';
 import { PAGE } from '../paging';
 import { readRules } from '../rules/reader';
 import { readShelf } from '../shelf/reader';
@@ -111,11 +112,7 @@ export function logbookRoutes({ store, photos, now }: Context, memory: LogMemory
       if (!entry) throw notFound('entry');
       const { paper } = c.req.valid('query');
       const pdf = await entryToPdf(entry, { paper, photos, units: (await readRules(store.db)).units });
-      return c.body(new Uint8Array(pdf), 200, {
-        'content-type': 'application/pdf',
-        'content-disposition': 'attachment; filename="entry.pdf"',
-        'cache-control': 'no-store',
-      }) as never;
+      return asFile(pdf, PDF, 'entry.pdf');
     })
     .openapi(read, async (c) => {
       const entry = await findEntry(store.db, c.req.valid('param').id);

@@ -12,6 +12,7 @@ import { CARD_PAPER_IDS, type CardPaperId } from '@zt/core/uses/paper/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';
+import { asFile, PDF } from '../../http/asFile';
 import type { LogMemory } from '../logbook/memory';
 import { costOfOrder } from './cost';
 import { readOrder, readOrders } from './reader';
@@ -77,13 +78,7 @@ const printed = (kind: 'quote' | 'receipt') =>
 
 export function orderRoutes({ store, now }: Context, memory: LogMemory) {
   const print = async (kind: 'quote' | 'receipt', id: string, paper: CardPaperId) =>
-    new Response(new Uint8Array(await orderToPdf(store.db, id, { kind, paper, today: now().slice(0, 10) })), {
-      headers: {
-        'content-type': 'application/pdf',
-        'content-disposition': `attachment; filename="${kind}.pdf"`,
-        'cache-control': 'no-store',
-      },
-    }) as never;
+    asFile(await orderToPdf(store.db, id, { kind, paper, today: now().slice(0, 10) }), PDF, `${kind}.pdf`);
   const mark = async (id: string, deletedAt: string | null) => {
     if (!(await store.write((tx) => markOrder(tx, id, deletedAt)))) throw notFound('order');
     return { done: true as const };

@@ -4,6 +4,7 @@ import { weeksToCsv } from '@zt/core/uses/weeks/toCsv';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, failures } from '../../errors';
+import { asFile, CSV } from '../../http/asFile';
 import { readRules } from '../rules/reader';
 import { readWeeks } from './reader';
 
@@ -35,12 +36,6 @@ export function weeksRoutes({ store, now }: Context) {
     .openapi(table, async (c) => {
       const { weeks } = await readWeeks(store.db, { ...c.req.valid('query'), now: now() });
       const { currency } = await readRules(store.db);
-      return new Response(weeksToCsv(weeks, currency), {
-        headers: {
-          'content-type': 'text/csv; charset=utf-8',
-          'content-disposition': 'attachment; filename="weeks.csv"',
-          'cache-control': 'no-store',
-        },
-      }) as never;
+      return asFile(weeksToCsv(weeks, currency), CSV, 'weeks.csv');
     });
 }
