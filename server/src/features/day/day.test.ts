@@ -98,3 +98,15 @@ it('what to buy is a table, for what is due first', async () => {
 it('tells how many pieces of the logbook were lost', async () => {
   expect((await day()).spoilt).toEqual({ pieces: 0, spoilt: 0 });
 });
+
+it('pieces of tickets that are made are let go once there are many, so that a sheet is never too large to save', async () => {
+  await keep('ticket-still-open');
+  const made = Object.fromEntries(
+    Array.from({ length: 600 }, (_, i) => [workId(`ticket-long-made-${i}`, 0), OFF] as const),
+  );
+  const stands = { ...made, [workId('ticket-still-open', 0)]: OFF };
+  const sheet = { ...EMPTY_DAY, stands, pinned: ['ticket-long-made-1:0:0'], later: ['ticket-long-made-2'] };
+  const kept = await save(sheet);
+  expect(Object.keys(kept.stands)).toEqual([workId('ticket-still-open', 0)]);
+  expect([kept.pinned, kept.later]).toEqual([[], []]);
+});
