@@ -1,3 +1,4 @@
+import { USUAL_HOURS } from '@zt/core/model/openingHours';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -57,9 +58,14 @@ test.describe('when the shop’s computer does not answer', () => {
     await page.getByRole('radio', { name: 'millimetres' }).click();
     await expect(page.getByRole('radio', { name: 'millimetres' })).toHaveAttribute('aria-checked', 'true');
     const kept = async () => (await (await request.get(`${baseURL}/api/rules`)).json()) as object;
-    await expect
-      .poll(kept)
-      .toEqual({ ...own, units: { system: 'mm' }, ways: [], currency: 'EUR', heading: '' });
+    await expect.poll(kept).toEqual({
+      ...own,
+      units: { system: 'mm' },
+      ways: [],
+      currency: 'EUR',
+      heading: '',
+      hours: USUAL_HOURS,
+    });
   });
 
   test('what a page had not sent when it was closed is sent by the next one', async ({ page, context }) => {

@@ -32,6 +32,9 @@ const TROUBLED = [
   '/orders/demo-order-regatta',
   '/customers',
   '/customers/demo-customer-regatta',
+  '/day',
+  '/cutting',
+  '/weeks',
   '/ticket/demo-ticket-01/card/hoop',
 ];
 
@@ -77,6 +80,8 @@ for (const path of [...PAGES, ...TICKETS, ...TROUBLED])
     await page.goto(path);
     await expect(page.getByRole('main').last()).toBeVisible();
     await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
+    // What is planned in a worker comes last.
+    for (const work of ['planning', 'cutting']) await expect(page.getByTestId(work)).toHaveCount(0);
     await expect(page.getByRole('heading').last()).toBeVisible();
     for (const look of LOOKS) {
       await page.emulateMedia(look);
