@@ -1,4 +1,4 @@
-import { fullTurnDeg } from '../../base/geometry/point';
+import { fullTurnDeg, type Point, subtract } from '../../base/geometry/point';
 import type { DesignFacts } from '../design/designFacts';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
@@ -24,7 +24,18 @@ export interface CopyKeys {
  * hoop is turned with it and the first one's keys serve. Empty where there is one copy, or the design is split.
  */
 export function copyKeys(
-  { place, hoop, facts }: { place: PlacePlan; hoop: HoopPlan & { laid: LaidHoop }; facts: DesignFacts },
+  {
+    place,
+    hoop,
+    facts,
+    off,
+  }: {
+    place: PlacePlan;
+    hoop: HoopPlan & { laid: LaidHoop };
+    facts: DesignFacts;
+    /** How far stitching lies off its marks, on the piece, mm: every copy is keyed against it. */
+    off: Point;
+  },
   firstKeys: Keys,
 ): CopyKeys[] {
   const { mirror } = firstKeys;
@@ -34,7 +45,7 @@ export function copyKeys(
     copies.flatMap((i): CopyKeys[] => {
       const copy = place.copies[i];
       if (!copy) return [];
-      const at = inHoopFrame(copy.centre, { centre, onPieceDeg: laid.onPieceDeg });
+      const at = inHoopFrame(subtract(copy.centre, off), { centre, onPieceDeg: laid.onPieceDeg });
       const turnDeg = fullTurnDeg(copy.turnDeg - laid.onPieceDeg);
       const asHooped = keysShown(facts, field, at, { turnDeg, mirror });
       const withIt = asHooped.miss !== null;

@@ -261,12 +261,13 @@ function marksShould({ hoop: { laid }, place, facts }: MountQuestion): Record<Ma
   };
 }
 
-/** How far the first piece of the run lay off its marks, hoop frame, mm; nothing while it was not measured. */
-function sampleInHoop({ sample }: MountInput, { hoop: { laid } }: MountQuestion): Point {
-  return rotate({ x: sample.right ?? 0, y: sample.down ?? 0 }, -laid.onPieceDeg);
-}
+/** How far the first piece of the run lay off its marks, on the piece, mm; nothing while it was not measured. */
+const sampleOf = ({ sample: { right, down } }: MountInput): Point => ({ x: right ?? 0, y: down ?? 0 });
 
-/** Why the rest of a run is keyed otherwise than its first piece was. */
+/**
+ * Why the rest of a run is keyed otherwise than its first piece was. A piece whose marks were read off the hoop is keyed by
+ * these alone.
+ */
 function sampleReasons({ sample: { right, down } }: MountInput): Reason[] {
   const ways = [
     ...(right ? [phrase`${mm(Math.abs(right))} to the ${right > 0 ? 'right' : 'left'}`] : []),
@@ -294,7 +295,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   };
   const crooked = crookedOf(input, q);
   const field = fieldOf(q.hoop.laid.verdict.hoop);
-  const designAt = subtract(q.hoop.laid.designAt, sampleInHoop(input, q));
+  const designAt = subtract(q.hoop.laid.designAt, rotate(sampleOf(input), -q.hoop.laid.onPieceDeg));
   const asPlanned = keysShown(q.facts, field, designAt, {
     turnDeg: fullTurnDeg(-turnDeg),
     mirror: input.mirror,
@@ -312,7 +313,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     chosen,
     keys,
     keyOrder: keyOrder(q.facts, keys, field),
-    copies: copyKeys(q, asPlanned.keys),
+    copies: copyKeys({ ...q, off: sampleOf(input) }, asPlanned.keys),
     designAt: designAtKeys(q.facts, keys),
     display: displayFor(q.facts, keys),
     crooked,
@@ -329,7 +330,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     ],
     reasons: [
       ...(crooked?.reasons ?? []),
-      ...sampleReasons(input),
+      ...(crooked ? [] : sampleReasons(input)),
       because(
         'mount',
         phrase`The bulk of the piece goes to the open side, not into the throat.`,

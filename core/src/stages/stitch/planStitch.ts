@@ -246,6 +246,17 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
   const fullM = machine?.bobbinMetres ?? DEFAULT_BOBBIN_M;
   const bobbinLeftM = input.bobbinLeftM ?? machine?.bobbinLeftM ?? fullM;
   const bobbinNeededM = total((s) => s.bobbinM);
+  // Of names one is longer than another: a run of them is not of pieces alike.
+  const bobbins =
+    context.pieces > 1 && asManyOfThis === context.pieces && bobbinNeededM > 0
+      ? bobbinPlan({
+          pieces: context.pieces,
+          eachM: bobbinNeededM / context.pieces,
+          leftM: bobbinLeftM,
+          fullM,
+          leastShare: numberFor(rules, STITCH_NUMBERS.bobbinLeastPercent) / 100,
+        })
+      : null;
   const plan = {
     stops,
     stitchings,
@@ -259,17 +270,8 @@ export function planStitch(input: StitchInput, facts: DesignFacts, context: Stit
       needlesDue(stops, { machine, rules }),
       rules,
     ),
-    bobbinAfterM: bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
-    bobbins:
-      context.pieces > 1 && asManyOfThis === context.pieces && bobbinNeededM > 0
-        ? bobbinPlan({
-            pieces: context.pieces,
-            eachM: bobbinNeededM / context.pieces,
-            leftM: bobbinLeftM,
-            fullM,
-            leastShare: numberFor(rules, STITCH_NUMBERS.bobbinLeastPercent) / 100,
-          })
-        : null,
+    bobbinAfterM: bobbins?.leftM ?? bobbinAfter(bobbinLeftM, bobbinNeededM, fullM),
+    bobbins,
   };
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
   const trims = facts.stops.reduce((sum, stop) => sum + stop.trims, 0);

@@ -79,7 +79,8 @@ function onSamePieces(works: readonly PieceWork[], tickets: DayAsked['tickets'])
   const sameAs = new Map(tickets.map(({ ticket }) => [ticket.id, ticket.samePieceAs]));
   return works.map((work) => {
     const other = sameAs.get(work.ticketId) ?? null;
-    if (other === null || work.hooping > 0) return work;
+    // Two that name one another wait for neither.
+    if (other === null || (sameAs.get(other) ?? null) !== null || work.hooping > 0) return work;
     const before = works.findLast(
       ({ ticketId, piece, hooping, hoopings }) =>
         ticketId === other && piece === work.piece && hooping === hoopings - 1,

@@ -7,7 +7,7 @@ import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
 import { titleOf } from '../../planner/titleOf';
 import { machineFor } from '../../stages/hoop/machineFor';
-import { hoopingCount } from '../../stages/hoop/planHoop';
+import { type HoopPlan, hoopingCount } from '../../stages/hoop/planHoop';
 import type { Timeline } from '../../stages/stitch/timeline';
 import { handsWork } from '../cost/runFacts';
 import { runPieces } from './runPieces';
@@ -73,26 +73,47 @@ export function runsOf({ stretches }: Pick<Timeline, 'stretches'>): { firstS: nu
   return { firstS, runs };
 }
 
-/** The runs of all copies that are stitched at one hooping. */
-const timesOver = (runs: readonly Run[], times: number): Run[] =>
-  Array.from({ length: Math.max(1, Math.round(times)) }, () => runs.map((run) => ({ ...run }))).flat();
+/** One run after another: where hands have nothing to do between them they are one. */
+function joined(runs: readonly Run[], next: Run): Run[] {
+  const last = runs[runs.length - 1];
+  if (!last || last.handsS > 0) return [...runs, { ...next }];
+  return [...runs.slice(0, -1), { aloneS: last.aloneS + next.aloneS, handsS: next.handsS }];
+}
+
+/** The runs of so many copies, one copy after the other; of a part of one, as much of each run. */
+export function runsOfCopies(runs: readonly Run[], copies: number): Run[] {
+  if (copies < 1)
+    return runs.map(({ aloneS, handsS }) => ({ aloneS: aloneS * copies, handsS: handsS * copies }));
+  return Array.from({ length: Math.round(copies) }, () => runs)
+    .flat()
+    .reduce<Run[]>(joined, []);
+}
+
+/** How many copies each hooping stitches; of a design that is split, its share of the one there is. */
+const copiesOfHoopings = ({ hoopings }: HoopPlan, count: number): number[] =>
+  hoopings.length > 0
+    ? hoopings.map(({ copies }) => copies.length)
+    : Array.from({ length: count }, () => 1 / count);
 
 /** Why a piece cannot be planned into a day; null where it can. */
 function whyNot({ hoop, stitch }: Plan, machine: Machine | null): Phrase | null {
   if (!hoop?.laid) return phrase`no hoop is chosen that fits it`;
-  if (!stitch || stitch.timeline.stretches.length === 0) return phrase`what is stitched is not known yet`;
+  if (!stitch || stitch.timeline.machineMinutes === 0) return phrase`what is stitched is not known yet`;
   return machine ? null : phrase`no machine on the shelf takes ${hoop.laid.verdict.hoop.name}`;
 }
 
 type OneHooping = Omit<
   PieceWork,
-  'id' | 'name' | 'title' | 'ticketId' | 'piece' | 'pieces' | 'label' | 'hooping' | 'due'
->;
+  'id' | 'name' | 'title' | 'ticketId' | 'piece' | 'pieces' | 'label' | 'hooping' | 'due' | 'runs'
+> & {
+  /** What the machine does at each hooping. */
+  runsByHooping: Run[][];
+};
 
 /** What one hooping of a piece takes, by its own plan; or why it cannot be planned. */
 function oneHooping(ticket: Ticket, { shelf, rules, kinds }: Bench): OneHooping | { why: Phrase } {
   const plan = planTicket(ticket, shelf, rules);
-  const { hoop, stitch, place } = plan;
+  const { hoop, stitch } = plan;
   const chosen = hoop?.laid?.verdict.hoop ?? null;
   const machine = chosen && machineFor(ticket.mount, chosen, shelf);
   const why = whyNot(plan, machine);
@@ -113,7 +134,7 @@ function oneHooping(ticket: Ticket, { shelf, rules, kinds }: Bench): OneHooping 
     hoops: [kinds.get(chosen.id) ?? chosen.id],
     machine: shelf.machines.indexOf(machine),
     mountS: (mount ?? 0) + firstS,
-    runs: timesOver(runs, (place?.copies.length || 1) / hoopings),
+    runsByHooping: copiesOfHoopings(hoop, hoopings).map((copies) => runsOfCopies(runs, copies)),
     threads: stitch.stops.map(({ thread, hex }) => thread?.id ?? hex),
     takeOffS: takeOff ?? 0,
     finishS: finish ?? 0,
@@ -163,11 +184,13 @@ export function pieceWorks({ ticket, due }: DayTicket, bench: Bench): TicketWork
     const work = planned.get(own) ?? oneHooping(own, bench);
     planned.set(own, work);
     if ('why' in work) return { label, why: work.why };
+    const { runsByHooping, ...every } = work;
     const which = [label, pieces.length > 1 ? `${piece + 1} of ${pieces.length}` : ''].filter(Boolean);
     for (let hooping = 0; hooping < work.hoopings; hooping += 1)
       works.push({
-        ...work,
+        ...every,
         ...shareOf(work, hooping),
+        runs: runsByHooping[hooping] ?? [],
         id: workId(ticket.id, piece, hooping),
         name: [title, ...which].join(', '),
         title,

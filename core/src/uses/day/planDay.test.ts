@@ -2,13 +2,15 @@ import { say } from '../../base/units/phrase';
 import { EMPTY_DAY, type Stand, withStand, workId } from '../../model/day';
 import { USUAL_HOURS } from '../../model/openingHours';
 import type { Ticket } from '../../model/ticket';
+import { planTicket } from '../../planner/plan';
 import { dayAsked, dueOn, FRIDAY_MS, plannedDay } from '../../testing/dayAsked';
 import { named, plainSetting } from '../../testing/named';
-import { exampleA, exampleB, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
+import { exampleA, exampleB, measuredTicket, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
 import { overlaps } from '../../testing/soundDay';
 import { clockTime } from './calendar';
 import { daysOf } from './dayPlan';
 import { dayNow, LATE_AFTER_MS, sayHands, sayNow, standAfter } from './now';
+import { runsOfCopies } from './pieceWorks';
 import { planDay } from './planDay';
 import { runPieces } from './runPieces';
 import { dayToIcs } from './toIcs';
@@ -208,4 +210,39 @@ it('a second design on the same pieces waits until each is off its machine, and 
     const hooped = plan.hands.find(({ work, what }) => work === on(back.id) && what === 'hoop');
     expect(hooped?.fromMs).toBeGreaterThanOrEqual(off?.toMs ?? Number.POSITIVE_INFINITY);
   }
+});
+
+it('copies follow one another: a piece stays on its machine until the last of them is stitched', () => {
+  const [a, b] = [
+    { aloneS: 120, handsS: 75 },
+    { aloneS: 60, handsS: 0 },
+  ];
+  expect(runsOfCopies([a, b], 3)).toEqual([a, { aloneS: 180, handsS: 75 }, { aloneS: 180, handsS: 75 }, b]);
+  expect(runsOfCopies([b], 4)).toEqual([{ aloneS: 240, handsS: 0 }]);
+  expect(runsOfCopies([a, b], 0.5)).toEqual([
+    { aloneS: 60, handsS: 37.5 },
+    { aloneS: 30, handsS: 0 },
+  ]);
+  const bare = measuredTicket('napkin', 'corner', [40, 30]);
+  const corners = { ...bare, place: { ...bare.place, placement: 'four-corners' } };
+  const { stitch, place } = planTicket(corners, SAMPLE_SHELF, SAMPLE_RULES);
+  expect(place?.copies.length).toBe(4);
+  const plan = plannedDay(dayAsked(dueOn(null, corners)));
+  const stitched = plan.works.flatMap(({ runs }) => runs).reduce((sum, run) => sum + run.aloneS, 0);
+  expect(stitched / 60).toBeCloseTo(4 * (stitch?.timeline.machineMinutes ?? 0), 6);
+  const onMachine = plan.machines.flatMap(({ on }) => on).filter(({ by }) => by === 'machine');
+  const minutes = onMachine.reduce((sum, { fromMs, toMs }) => sum + (toMs - fromMs) / 60_000, 0);
+  expect(minutes).toBeCloseTo(stitched / 60, 3);
+});
+
+it('two designs that name one another wait for neither, and a piece in its hoop for no pinned one', () => {
+  const [one, two] = ['ticket-of-the-front', 'ticket-of-the-back'];
+  const front = { ...exampleA(), id: one, samePieceAs: two };
+  const back = { ...exampleA(), id: two, samePieceAs: one };
+  const sheet = {
+    ...withStand(EMPTY_DAY, workId(one, 0), { at: 'hooped', hoop: 'hoop-100x100', sinceMs: FRIDAY_MS }),
+    pinned: [workId(two, 0)],
+  };
+  const plan = plannedDay(dayAsked(dueOn(null, front, back), { sheet }));
+  expect(plan.hands.filter(({ what }) => what === 'take off')).toHaveLength(2);
 });

@@ -110,7 +110,22 @@ interface Order {
 const orders = new WeakMap<Day, Order>();
 
 /** What of a piece decides how it is made: pieces that have all of it in common are taken in the order they are listed. */
-const likenessOf = ({ id: _id, name: _name, ...rest }: Work): string => JSON.stringify(rest);
+const likenessOf = (work: Work): string => {
+  const { prepareS, hoopS, hoops, machine, mountS, runs, threads, takeOffS, finishS, dueS, after } = work;
+  return JSON.stringify([
+    prepareS,
+    hoopS,
+    hoops,
+    machine,
+    mountS,
+    runs,
+    threads,
+    takeOffS,
+    finishS,
+    dueS,
+    after,
+  ]);
+};
 
 function readOrder(day: Day): Order {
   const index = new Map(day.works.map(({ id }, i) => [id, i]));
@@ -130,6 +145,8 @@ function readOrder(day: Day): Order {
   });
   const pinned = day.works.map(({ machine }, i) => {
     const own = pins.filter((pin) => day.works[pin]?.machine === machine);
+    // What is in its hoop already waits for none: its hoop may be the one that a pinned piece waits for.
+    if (begun.has(i)) return [];
     // What is not pinned comes behind all that is.
     return own.includes(i) ? own.slice(0, own.indexOf(i)) : own;
   });
