@@ -46,6 +46,32 @@ function begunAt(
   return { id, at: 'machine', hoop, run, leftS: leftOf(work, run, elapsedS) };
 }
 
+/**
+ * Of two pieces that are said to be on one machine the one that was put on last is; the other was taken off it, whoever
+ * did not say so.
+ */
+function oneOnEach(
+  begun: readonly Begun[],
+  works: readonly PieceWork[],
+  stands: DaySheet['stands'],
+): Begun[] {
+  const machineOf = new Map(works.map(({ id, machine }) => [id, machine]));
+  const sinceMs = (id: string): number => stands[id]?.sinceMs ?? 0;
+  return begun.map((one) => {
+    const isOff =
+      one.at === 'machine' &&
+      begun.some(
+        (other) =>
+          other !== one &&
+          other.at === 'machine' &&
+          machineOf.get(other.id) === machineOf.get(one.id) &&
+          (sinceMs(other.id) > sinceMs(one.id) ||
+            (sinceMs(other.id) === sinceMs(one.id) && other.id > one.id)),
+      );
+    return isOff ? { id: one.id, at: 'off' } : one;
+  });
+}
+
 /** A piece that was prepared is not prepared again. */
 const asItStands = (work: PieceWork, stand: Stand | undefined): PieceWork =>
   stand?.at === 'prepared' ? { ...work, prepareS: 0 } : work;
@@ -118,10 +144,11 @@ export function* dayFromTickets(
   const kinds = hoopKinds(shelf.hoops);
   const all = yield* worksOfAll({ tickets, sheet, shelf, rules, kinds }, dueS);
   const works = all.works.slice(0, MOST_WORKS);
-  const begun = works.flatMap((work) => {
+  const said = works.flatMap((work) => {
     const stand = sheet.stands[work.id];
     return (stand && begunAt(work, stand, { nowMs, kinds })) ?? [];
   });
+  const begun = oneOnEach(said, works, sheet.stands);
   const threadS = numberFor(rules, STITCH_NUMBERS.changeOneNeedle);
   const machines = shelf.machines.map(({ needles }, machine) => ({
     needles,

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { EMPTY_DAY, type Stand, withStand, workId } from '../../model/day';
 import { USUAL_HOURS } from '../../model/openingHours';
@@ -245,4 +246,43 @@ it('two designs that name one another wait for neither, and a piece in its hoop 
   };
   const plan = plannedDay(dayAsked(dueOn(null, front, back), { sheet }));
   expect(plan.hands.filter(({ what }) => what === 'take off')).toHaveLength(2);
+});
+
+it('whatever was said of the pieces, on however many benches, the plan brings all of them to their end', () => {
+  const hoops = SAMPLE_SHELF.hoops.map(({ id }) => id);
+  const ids = [0, 1, 2, 3].map((piece) => workId('ticket-example-a', piece));
+  const stand: fc.Arbitrary<Stand> = fc.oneof(
+    fc.record({ at: fc.constantFrom('prepared', 'off', 'finished'), sinceMs: fc.nat(1000) }),
+    fc.record({
+      at: fc.constant('hooped' as const),
+      hoop: fc.constantFrom(...hoops, 'hoop-sold'),
+      sinceMs: fc.nat(1000),
+    }),
+    fc.record({
+      at: fc.constant('machine' as const),
+      hoop: fc.constantFrom(...hoops),
+      run: fc.nat(9),
+      sinceMs: fc.nat(1000),
+    }),
+  );
+  fc.assert(
+    fc.property(
+      fc.dictionary(fc.constantFrom(...ids), stand),
+      fc.uniqueArray(fc.constantFrom(...ids, 'ticket-gone:0:0')),
+      (stands, pinned) => {
+        const sheet = { ...EMPTY_DAY, stands, pinned };
+        const plan = plannedDay(dayAsked(dueOn('2026-11-27', of(exampleA(), 4), exampleB()), { sheet }));
+        for (const [i, { id }] of plan.works.entries()) {
+          const did = plan.hands.filter(({ work }) => work === i).map(({ what }) => what);
+          // Taken off by hands, or said to be off; and finished.
+          const isOff = did.includes('take off') || ['off', 'machine'].includes(stands[id]?.at ?? '');
+          expect([isOff, did.includes('finish')]).toEqual([true, true]);
+        }
+        expect(plan.works.length).toBe(
+          5 - Object.values(stands).filter(({ at }) => at === 'finished').length,
+        );
+      },
+    ),
+    { numRuns: 40 },
+  );
 });

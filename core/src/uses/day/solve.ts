@@ -186,7 +186,7 @@ function* beamPlan(day: Day, width: number, way: Way): Solving {
     isEnough = (yield { looked, best: null }) ?? isEnough;
   }
   const [first] = beam.sort((a, b) => (isBetter(worthOf(a.state), worthOf(b.state)) ? -1 : 1));
-  if (!first) throw new Error('assertion failed: every day comes to its end');
+  if (!first || !isDone(first.state)) throw new Error('assertion failed: every day comes to its end');
   return {
     moves: movesOf(first.step),
     worth: worthOf(first.state),
