@@ -63,7 +63,7 @@ describe('bare pieces to buy', () => {
       ['', 4, 1],
       ['L', 6, 1],
     ]);
-    for (const state of ['blanks here', 'in work', null] as const)
+    for (const state of ['asked', 'blanks here', 'in work', null] as const)
       expect(blanksToBuy([of(state)], SAMPLE_RULES, () => 0.05)).toEqual([]);
     expect(blanksToBuy([of('agreed', { ...crests, blankMinor: 0 })], SAMPLE_RULES, () => 0.05)).toEqual([]);
   });

@@ -2,7 +2,6 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { MONEY_NUMBERS as M } from '../../catalogue/numbers/money';
 import type { DayTicket } from '../../model/day';
 import type { HouseRules } from '../../model/houseRules';
-import { ORDER_STATES } from '../../model/order';
 import { titleOf } from '../../planner/titleOf';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
 import { runPieces } from '../day/runPieces';
@@ -39,10 +38,7 @@ export function sparesFor(pieces: number, share: number, certainty: number): num
 
 /** Whether a ticket’s bare pieces are still to be bought: its order is agreed, they are not here, and nobody brought them. */
 const areToBuy = ({ ticket, order }: DayTicket): boolean =>
-  order !== null &&
-  ticket.samePieceAs === null &&
-  ORDER_STATES.indexOf(order.state) < ORDER_STATES.indexOf('blanks here') &&
-  ticket.blankMinor !== 0;
+  order?.state === 'agreed' && ticket.samePieceAs === null && ticket.blankMinor !== 0;
 
 /** Bare pieces to buy for orders whose blanks are not here yet, by size; `shareOf` is what of a ticket’s pieces is spoilt. */
 export function blanksToBuy(

@@ -1,4 +1,4 @@
-import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
+import type { DayTicket } from '@zt/core/model/day';
 import { planCutting } from '@zt/core/uses/cutPlan/planCutting';
 import { spoiltAmong } from '@zt/core/uses/evidence/advice';
 import { type CardPaperId, cutPages } from '@zt/core/uses/paper/index';
@@ -9,13 +9,12 @@ import { ApiError } from '../../errors';
 import type { LogMemory } from '../logbook/memory';
 import { pagesToPdf } from '../paper/drawingToPdf';
 import { readShop } from '../shop';
-import { readDay } from './reader';
+import { readDay, readOpen } from './reader';
 
 type Reads = Pick<Db, 'select'>;
 
-/** What the tickets that are due first are cut from, and what they want; others are answered between. */
-async function planned(db: Reads, memory: LogMemory) {
-  const { tickets } = await readDay(db);
+/** How tickets are cut together; others are answered between. */
+async function planned(db: Reads, tickets: readonly DayTicket[], memory: LogMemory) {
   const { shelf, rules } = await readShop(db);
   const { pieces } = await memory.learned(rules);
   const work = planCutting({ tickets, shelf, rules, seen: spoiltAmong(pieces.records) });
@@ -24,12 +23,13 @@ async function planned(db: Reads, memory: LogMemory) {
     await new Promise<void>((go) => setImmediate(go));
     step = work.next();
   }
-  return { plan: step.value satisfies BenchCut, tickets, shelf, rules };
+  return { plan: step.value, shelf, rules };
 }
 
 /** The cut plan of the tickets that are due first, on paper. Throws a refusal in words where there is nothing to cut. */
 export async function cutToPdf(db: Reads, paper: CardPaperId, memory: LogMemory): Promise<Uint8Array> {
-  const { plan, rules } = await planned(db, memory);
+  const { tickets } = await readDay(db);
+  const { plan, rules } = await planned(db, tickets, memory);
   if (plan.sources.length === 0)
     throw new ApiError(
       409,
@@ -39,9 +39,10 @@ export async function cutToPdf(db: Reads, paper: CardPaperId, memory: LogMemory)
   return pagesToPdf((measure) => cutPages(plan, { paper, units: rules.units, measure }), 'Cut plan');
 }
 
-/** What to buy for the tickets that are due first, and their bare pieces, as a table. */
+/** What to buy for the whole bench, as the shelf lists it, and its bare pieces, as a table. */
 export async function buyingToCsv(db: Reads, memory: LogMemory): Promise<string> {
-  const { plan, tickets, shelf, rules } = await planned(db, memory);
+  const tickets = await readOpen(db);
+  const { plan, shelf, rules } = await planned(db, tickets, memory);
   const dated = tickets.map(({ ticket, due }) => ({ ...ticket, due }));
   return shoppingToCsv(shoppingList(dated, shelf, rules), plan.blanks);
 }

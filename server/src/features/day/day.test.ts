@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE_RULES, shoppingList } from '@zt/core';
 import { type DayAnswer, type DaySheet, EMPTY_DAY, withStand, workId } from '@zt/core/model/day';
 import type { Exported } from '@zt/core/model/exported';
 import { newOrder } from '@zt/core/model/order';
@@ -86,13 +87,21 @@ it('the cut plan is printed, once there is something to cut and something to cut
     );
 });
 
-it('what to buy is a table, for what is due first', async () => {
-  await keep('ticket-to-buy-for');
+it('what to buy is a table with the very lines that the shelf lists, of what is only asked for too', async () => {
+  for (const noun of ['machines', 'hoops', 'threads'] as const)
+    for (const item of SAMPLE_SHELF[noun]) await shop.putItem(noun, item);
+  const order = { ...newOrder('order-asked-for', 'Tees', '2026-11-01'), state: 'asked' };
+  await shop.put(`/api/orders/${order.id}`, { order });
+  await keep('ticket-to-buy-for', { orderId: order.id, name: 'Tees that are asked for' });
   const table = await shop.raw('/api/day/shopping.csv');
   expect(table.headers.get('content-type')).toContain('text/csv');
-  expect((await table.text()).split('\r\n')[0]).toBe(
-    'supplier,what,needed,here,to buy,unit,why,for,runs out',
-  );
+  const [head, ...rows] = (await table.text()).split('\r\n');
+  expect(head).toBe('supplier,what,needed,here,to buy,unit,why,for,runs out');
+  const ticket = { ...exampleA(), name: 'Tees that are asked for' };
+  const listed = shoppingList([ticket], { ...SAMPLE_SHELF, materials: [] }, DEFAULT_HOUSE_RULES);
+  expect(rows).toHaveLength(listed.length);
+  for (const { name } of listed) expect(rows.some((row) => row.includes(name))).toBe(true);
+  expect(rows[0]).toContain('Tees that are asked for');
 });
 
 it('tells how many pieces of the logbook were lost', async () => {

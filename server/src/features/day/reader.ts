@@ -47,6 +47,12 @@ function ticketOf({ ticket, due, name, state }: Row): DayTicket[] {
   return [{ ticket: kept.value, due: due === NO_DAY ? null : due, order }];
 }
 
+/** Every ticket on the bench, those that are due first before others. */
+export async function readOpen(db: Reads): Promise<DayTicket[]> {
+  const rows = await select(db).where(isOpen).orderBy(dueOf, tickets.id);
+  return rows.flatMap(ticketOf);
+}
+
 /** The sheet with the tickets that are to be planned: those that are due first, and how many there are beside them. */
 export async function readDay(db: Reads): Promise<Omit<DayAnswer, 'spoilt'>> {
   const sheet = await readDaySheet(db);

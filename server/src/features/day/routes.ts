@@ -41,7 +41,7 @@ const cutting = createRoute({
 const buying = createRoute({
   method: 'get',
   path: '/shopping.csv',
-  summary: 'What to buy for the tickets that are due first, by supplier, with their bare pieces',
+  summary: 'What to buy for the whole bench, by supplier, with its bare pieces',
   responses: { 200: { description: 'The table', content: { 'text/csv': { schema: z.string() } } } },
 });
 
