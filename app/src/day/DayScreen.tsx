@@ -3,6 +3,7 @@ import { DaySheetSchema } from '@zt/core/model/day';
 import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
 import { type DayPlan, daysOf } from '@zt/core/uses/day/dayPlan';
 import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
+import { sayWorth } from '@zt/core/uses/day/worth';
 import { type Href, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { AmongPlaces } from '../components/AmongPlaces';
@@ -23,17 +24,6 @@ import { Left } from './Left';
 import { NowOnDay } from './NowOnDay';
 import { PieceActs } from './PieceActs';
 import { type DayInHand, useDayPlan } from './useDayPlan';
-
-/** How good a plan is, in words. */
-function worthOf({ isExact, gap, rethreads, works }: DayPlan): string {
-  const threads = `${rethreads} ${rethreads === 1 ? 'thread' : 'threads'} put on`;
-  if (works.length === 0) return '';
-  if (isExact) return `No other order is done sooner. ${threads}.`;
-  const percent = Math.ceil(gap * 100);
-  return percent === 0
-    ? `No other order is done sooner. ${threads}.`
-    : `At most ${percent} % longer than any order could be. ${threads}.`;
-}
 
 function subtitleOf({ plan, working }: DayInHand): string {
   if (!plan) return working ? 'Planning' : 'Hands and machines, hour by hour';
@@ -163,7 +153,7 @@ export function DayScreen() {
         {plan && plan.hands.length > 0 ? (
           <>
             <Txt as="small" tone="graphite" testID="worth">
-              {worthOf(plan)}
+              {say(sayWorth(plan), units)}
             </Txt>
             <Tapes day={day} plan={plan} onLater={later} />
             <DaySteps plan={plan} units={units} />

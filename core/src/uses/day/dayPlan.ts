@@ -43,7 +43,9 @@ export interface DayPlan {
   /** No plan is done sooner; how much longer this one takes at most, in parts of it. */
   isExact: boolean;
   gap: number;
+  /** How late pieces are, all together, seconds of work; and how late at least in any order. */
   lateS: number;
+  leastLateS: number;
   /** Threads put on in all. */
   rethreads: number;
   notPlanned: NotPlanned[];

@@ -15,6 +15,7 @@ import { runsOfCopies } from './pieceWorks';
 import { planDay } from './planDay';
 import { runPieces } from './runPieces';
 import { dayToIcs } from './toIcs';
+import { sayWorth } from './worth';
 
 const MM = { system: 'mm' } as const;
 const of = (ticket: Ticket, quantity: number): Ticket => ({
@@ -285,4 +286,22 @@ it('whatever was said of the pieces, on however many benches, the plan brings al
     ),
     { numRuns: 40 },
   );
+});
+
+it('says how good it is: what is promised comes first, and a plan that is least late is not called the soonest', () => {
+  const plan = { isExact: true, gap: 0, lateS: 0, leastLateS: 0, rethreads: 1 };
+  const words = (more: Partial<typeof plan>) => say(sayWorth({ ...plan, ...more }), MM);
+  expect(words({})).toBe('No other order is done sooner. 1 thread put on.');
+  expect(words({ lateS: 1800 })).toBe(
+    'No other order is less late. Late by 30 min of work in all. 1 thread put on.',
+  );
+  expect(words({ isExact: false })).toBe('No other order is done sooner. 1 thread put on.');
+  expect(words({ isExact: false, gap: 0.031, rethreads: 4 })).toBe(
+    'At most 4 % longer than any order could be. 4 threads put on.',
+  );
+  expect(words({ isExact: false, gap: 0.031, lateS: 1800, leastLateS: 600 })).toBe(
+    'At most 4 % longer than any order could be. Late by 30 min of work in all, at least 10 min in any order. 1 thread put on.',
+  );
+  const late = plannedDay(dayAsked(dueOn('2026-11-20', exampleA(), exampleB())));
+  expect(say(sayWorth(late), MM)).toMatch(/^No other order is less late\. Late by \d+ min of work in all\./);
 });

@@ -87,6 +87,7 @@ export function* planDay(
     isExact: solved.isExact,
     gap: gapOf(solved),
     lateS: solved.worth.lateS,
+    leastLateS: solved.boundLateS,
     rethreads: solved.rethreads,
     notPlanned,
     beyond,
