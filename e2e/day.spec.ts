@@ -76,7 +76,7 @@ test('a day is planned, done step by step, and planned anew when it runs late', 
   await page.goto('/ticket/ticket-example-a/card/hoop');
   await expect(now(page)).toContainText('Prepare no. 2');
   await page.getByRole('button', { name: 'No. 2 is prepared' }).click();
-  await expect(now(page)).toContainText(/Hoop no\. 2|At the machine: no\. 1/);
+  await expect(now(page)).toContainText(/Hoop no\. 2|At the machine, no\. 1, .*: change to yellow/);
 });
 
 test('what is promised and cannot be done is said; it is put off, and put back', async ({ page }) => {

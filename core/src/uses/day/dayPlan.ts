@@ -17,6 +17,8 @@ export interface HandsOn extends Open {
   work: number;
   /** Threads that are put on, as they are called. */
   threads: string[];
+  /** What is done at the machine: the thread that is changed, the cloth that is laid; null where it says itself. */
+  doing: Phrase | null;
 }
 export interface MachineOn extends Open {
   work: number;

@@ -9,9 +9,8 @@ const MS_A_MINUTE = 60_000;
 /** Later than this behind its plan, a day is planned anew from now. */
 export const LATE_AFTER_MS = 5 * MS_A_MINUTE;
 
-/** What a machine is at: how much longer it stitches until hands are needed, ms; less than nothing where it waits. */
+/** A piece that a machine stitches by itself: how much longer until hands are needed, ms. */
 export interface Running {
-  machine: string;
   piece: PlannedPiece;
   leftMs: number;
 }
@@ -28,11 +27,11 @@ export interface DayNow {
 }
 
 function runningOf({ machines, works }: DayPlan, nowMs: number): Running[] {
-  return machines.flatMap(({ name, on }): Running[] => {
+  return machines.flatMap(({ on }): Running[] => {
     const at = on.findIndex(({ by, fromMs, toMs }) => by === 'machine' && fromMs <= nowMs && toMs > nowMs);
     const stretch = on[at];
     const piece = stretch && works[stretch.work];
-    return piece ? [{ machine: name, piece, leftMs: stretch.toMs - nowMs }] : [];
+    return piece ? [{ piece, leftMs: stretch.toMs - nowMs }] : [];
   });
 }
 
@@ -53,18 +52,22 @@ const DOES: Record<HandsDo, (piece: PlannedPiece) => Phrase> = {
   prepare: () => phrase`Prepare`,
   hoop: ({ floated }) => (floated ? phrase`Float` : phrase`Hoop`),
   mount: () => phrase`Put on the machine`,
-  tend: () => phrase`At the machine:`,
+  tend: () => phrase`At the machine,`,
   'take off': () => phrase`Take off`,
   finish: () => phrase`Finish`,
 };
 
 /** What hands do to a piece, with its number, its name, its hoop and the threads that are put on. */
-export function sayHands({ what, threads }: Pick<HandsOn, 'what' | 'threads'>, piece: PlannedPiece): Phrase {
+export function sayHands(
+  { what, threads, doing }: Pick<HandsOn, 'what' | 'threads' | 'doing'>,
+  piece: PlannedPiece,
+): Phrase {
   const { no, name, hoopName, hooping, hoopings } = piece;
   const which = hoopings > 1 ? phrase`, hooping ${count(hooping + 1)} of ${count(hoopings)}` : phrase``;
   const into = what === 'hoop' ? phrase`, ${hoopName}` : phrase``;
   const on = threads.length > 0 ? phrase`, thread ${threads.join(', ')}` : phrase``;
-  return phrase`${DOES[what](piece)} no. ${count(no)}, ${name}${which}${into}${on}`;
+  const does = doing ? phrase`: ${doing}` : phrase``;
+  return phrase`${DOES[what](piece)} no. ${count(no)}, ${name}${which}${into}${on}${does}`;
 }
 
 const wholeMinutes = (ms: number) => minutes(Math.max(1, Math.ceil(ms / MS_A_MINUTE)));
@@ -78,12 +81,13 @@ export function sayNow(now: DayNow, { zone }: Pick<DayPlan, 'zone'>, nowMs: numb
   const { hands, piece, waitMs, running } = now;
   if (!hands || !piece) return phrase`All that is planned is done.`;
   const does = sayHands(hands, piece);
-  const [first] = running;
+  const meanwhile = running
+    .map(sayRunning)
+    .reduce<Phrase | null>((all, one) => (all ? phrase`${all}, ${one}` : one), null);
   if (isoOfMs(hands.fromMs, zone) !== isoOfMs(nowMs, zone))
     return phrase`The shop is closed until ${clockDay(hands.fromMs, zone)}, ${clockTime(hands.fromMs, zone)}. Then: ${does}.`;
-  if (waitMs < MS_A_MINUTE) return first ? phrase`${does} while ${sayRunning(first)}.` : phrase`${does}.`;
-  const meanwhile = first ? phrase`${sayRunning(first)}. ` : phrase``;
-  return phrase`${meanwhile}At ${clockTime(hands.fromMs, zone)}: ${does}.`;
+  if (waitMs < MS_A_MINUTE) return meanwhile ? phrase`${does} while ${meanwhile}.` : phrase`${does}.`;
+  return phrase`${meanwhile ? phrase`${meanwhile}. ` : phrase``}At ${clockTime(hands.fromMs, zone)}: ${does}.`;
 }
 
 /** How a piece stands once hands have done something to it. */

@@ -58,8 +58,19 @@ export function hoopKinds(hoops: readonly Hoop[]): Map<string, string> {
   );
 }
 
+/** What hands are told at a stretch, one after the other; nothing where nobody is told anything. */
+function told(presences: Timeline['presences'], from: number, to: number): Phrase | null {
+  const own = presences.filter(({ at }) => at >= from - HAIR && at < to - HAIR).map(({ what }) => what);
+  return own.length === 0 ? null : own.reduce((all, one) => phrase`${all}, ${one}`);
+}
+/** Minutes nearer than this are one and the same. */
+const HAIR = 1e-9;
+
 /** A stitch-out as runs of the machine by itself, each with what hands do behind it; and what hands do before the first. */
-export function runsOf({ stretches }: Pick<Timeline, 'stretches'>): { firstS: number; runs: Run[] } {
+export function runsOf({ stretches, presences }: Pick<Timeline, 'stretches' | 'presences'>): {
+  firstS: number;
+  runs: Run[];
+} {
   const runs: Run[] = [];
   let firstS = 0;
   for (const { from, to, by } of stretches) {
@@ -68,7 +79,11 @@ export function runsOf({ stretches }: Pick<Timeline, 'stretches'>): { firstS: nu
     if (by === 'machine' && (!last || last.handsS > 0)) runs.push({ aloneS: seconds, handsS: 0 });
     else if (!last) firstS += seconds;
     else if (by === 'machine') last.aloneS += seconds;
-    else last.handsS += seconds;
+    else {
+      const what = told(presences, from, to);
+      last.handsS += seconds;
+      if (what) last.what = last.what ? phrase`${last.what}, ${what}` : what;
+    }
   }
   return { firstS, runs };
 }
@@ -77,13 +92,13 @@ export function runsOf({ stretches }: Pick<Timeline, 'stretches'>): { firstS: nu
 function joined(runs: readonly Run[], next: Run): Run[] {
   const last = runs[runs.length - 1];
   if (!last || last.handsS > 0) return [...runs, { ...next }];
-  return [...runs.slice(0, -1), { aloneS: last.aloneS + next.aloneS, handsS: next.handsS }];
+  return [...runs.slice(0, -1), { ...next, aloneS: last.aloneS + next.aloneS }];
 }
 
 /** The runs of so many copies, one copy after the other; of a part of one, as much of each run. */
 export function runsOfCopies(runs: readonly Run[], copies: number): Run[] {
   if (copies < 1)
-    return runs.map(({ aloneS, handsS }) => ({ aloneS: aloneS * copies, handsS: handsS * copies }));
+    return runs.map((run) => ({ ...run, aloneS: run.aloneS * copies, handsS: run.handsS * copies }));
   return Array.from({ length: Math.round(copies) }, () => runs)
     .flat()
     .reduce<Run[]>(joined, []);

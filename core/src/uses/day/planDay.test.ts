@@ -95,7 +95,10 @@ it('goes on from where pieces stand, and the next stretch of hands is what comes
   expect(said).toContain('Hoop no. 1, Rowing club crest, 1 of 2, 100 × 100 screw hoop');
   expect(said.filter((one) => one.startsWith('Take off'))).toHaveLength(2);
   // Every step of both pieces, and the change of thread between the two colours of each.
-  expect(said.filter((one) => one.startsWith('At the machine'))).toHaveLength(2);
+  expect(said.filter((one) => one.startsWith('At the machine'))).toEqual([
+    'At the machine, no. 1, Rowing club crest, 1 of 2: change to yellow',
+    'At the machine, no. 1, Rowing club crest, 2 of 2: change to yellow',
+  ]);
 });
 
 it('tells how long the machine can be left, what hands do meanwhile, and how late they are', () => {

@@ -72,9 +72,10 @@ export function* planDay(
     fromMs: nowMs,
     zone,
     works: planned,
-    hands: onClock(tapes.hands, ({ what, piece, threads }) => ({
+    hands: onClock(tapes.hands, ({ what, piece, threads, run }) => ({
       what,
       work: piece,
+      doing: (run === undefined ? null : works[piece]?.runs[run]?.what) ?? null,
       threads: threads.map((thread) => works[piece]?.called[thread] ?? thread),
     })),
     machines: shelf.machines.flatMap(({ id, name }, machine) => {

@@ -13,6 +13,8 @@ export interface HandsStretch {
   piece: number;
   /** Threads that are put on, where it is mounted. */
   threads: readonly string[];
+  /** At which run hands are at the machine. */
+  run?: number;
 }
 
 /** A stretch on the tape of a machine: it stitches by itself, or hands are at it. */
@@ -101,7 +103,14 @@ const DOES = { hoop: 'hoop', mount: 'mount', tend: 'tend', off: 'take off' } as 
 function mainStretches(steps: readonly Timed[], states: readonly State[]): HandsStretch[] {
   return steps.flatMap(({ move, fromS, toS, prepareS, threads }, i) => {
     const piece = pieceOf(move, states[i]);
-    const own: HandsStretch = { fromS: fromS + prepareS, toS, what: DOES[move.kind], piece, threads };
+    const own: HandsStretch = {
+      fromS: fromS + prepareS,
+      toS,
+      what: DOES[move.kind],
+      piece,
+      threads,
+      ...(move.kind === 'tend' ? { run: states[i]?.on[move.machine]?.run ?? 0 } : {}),
+    };
     return prepareS > LEAST_S
       ? [{ fromS, toS: fromS + prepareS, what: 'prepare' as const, piece, threads: [] }, own]
       : [own];

@@ -1,7 +1,11 @@
+import type { Phrase } from '../../base/units/phrase';
+
 /** A stretch of stitching: the machine by itself, then hands at it, seconds; of the last one hands may have nothing to do. */
 export interface Run {
   aloneS: number;
   handsS: number;
+  /** What hands do at its end: a thread is changed, a cloth laid. */
+  what?: Phrase;
 }
 
 /** One piece to be made on a day, in seconds of hands and machine. */
