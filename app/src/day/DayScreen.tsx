@@ -1,7 +1,7 @@
 import { say } from '@zt/core';
 import { DaySheetSchema } from '@zt/core/model/day';
 import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
-import { type DayPlan, daysOf } from '@zt/core/uses/day/dayPlan';
+import { countPieces, type DayPlan, daysOf } from '@zt/core/uses/day/dayPlan';
 import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
 import { sayWorth } from '@zt/core/uses/day/worth';
 import { type Href, useRouter } from 'expo-router';
@@ -28,8 +28,8 @@ import { type DayInHand, useDayPlan } from './useDayPlan';
 function subtitleOf({ plan, working }: DayInHand): string {
   if (!plan) return working ? 'Planning' : 'Hands and machines, hour by hour';
   if (plan.works.length === 0) return 'Nothing to be made';
-  const { endMs, zone, works } = plan;
-  const pieces = new Set(works.map(({ ticketId, piece }) => `${ticketId} ${piece}`)).size;
+  const { endMs, zone } = plan;
+  const pieces = countPieces(plan);
   const until = endMs === null ? '' : `, done ${clockDay(endMs, zone)} at ${clockTime(endMs, zone)}`;
   return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${until}`;
 }
@@ -63,32 +63,25 @@ function Working({ day }: { day: DayInHand }) {
   );
 }
 
-/** The tapes of each day of a plan, and what can be said of the piece that was tapped. */
-function Tapes({ day, plan, onLater }: { day: DayInHand; plan: DayPlan; onLater: (id: string) => void }) {
-  const [chosen, setChosen] = useState<string | null>(null);
+interface TapesProps {
+  day: DayInHand;
+  plan: DayPlan;
+  chosen: number | null;
+  onChoose: (work: number) => void;
+}
+
+/** The tapes of each day of a plan. */
+function Tapes({ day, plan, chosen, onChoose }: TapesProps) {
   const { shelf } = useShop();
-  const at = plan.works.findIndex(({ id }) => id === chosen);
-  const choose = (work: number) => setChosen(plan.works[work]?.id ?? null);
   const { sheet, change } = day.shared;
   return (
     <Stack gap={14}>
       <HandsKey />
-      {at >= 0 ? (
-        <PieceActs
-          plan={plan}
-          work={at}
-          shared={day.shared}
-          onLater={onLater}
-          onClose={() => setChosen(null)}
-        />
-      ) : null}
       {daysOf(plan).map(({ day: iso, open }) => (
         <DayTapes
           key={iso}
-          {...{ plan, open, nowMs: day.nowMs }}
+          {...{ plan, open, nowMs: day.nowMs, chosen, onChoose }}
           pinned={sheet.pinned}
-          chosen={at >= 0 ? at : null}
-          onChoose={choose}
           onPinned={(pinned) => change((before) => ({ ...before, pinned }))}
           hoopName={(id) => shelf.hoops.find((hoop) => hoop.id === id)?.name ?? 'a hoop'}
         />
@@ -103,6 +96,7 @@ export function DayScreen() {
   const day = useDayPlan();
   const { units } = useShop();
   const [putOff, setPutOff] = useState<string | null>(null);
+  const [chosenId, setChosen] = useState<string | null>(null);
   const { plan, now, shared, again } = day;
   const { sheet, change, failed } = shared;
   const later = (ticketId: string) => {
@@ -111,6 +105,9 @@ export function DayScreen() {
   };
   const back = (ticketId: string) =>
     change((before) => ({ ...before, later: before.later.filter((id) => id !== ticketId) }));
+  const at = plan?.works.findIndex(({ id }) => id === chosenId) ?? -1;
+  const chosen = at >= 0 ? at : null;
+  const choose = (work: number) => setChosen(plan?.works[work]?.id ?? null);
   const hands = now?.hands ?? null;
   const piece = now?.piece ?? null;
   return (
@@ -119,6 +116,11 @@ export function DayScreen() {
         title="Day"
         subtitle={subtitleOf(day)}
         aside={plan ? <Press title="From now" label="Plan anew from now" onPress={again} /> : null}
+        foot={
+          plan && chosen !== null ? (
+            <PieceActs {...{ plan, shared }} work={chosen} onLater={later} onClose={() => setChosen(null)} />
+          ) : null
+        }
       >
         <OffersOn thing={sheet} schema={DaySheetSchema} onThing={(next) => change(() => next)} />
         {failed ? (
@@ -149,14 +151,14 @@ export function DayScreen() {
           }
         />
         <Working day={day} />
-        {plan ? <DayNotes notes={plan.notes} units={units} onLater={later} /> : null}
+        {plan ? <DayNotes notes={plan.notes} units={units} /> : null}
         {plan && plan.hands.length > 0 ? (
           <>
             <Txt as="small" tone="graphite" testID="worth">
               {say(sayWorth(plan), units)}
             </Txt>
-            <Tapes day={day} plan={plan} onLater={later} />
-            <DaySteps plan={plan} units={units} />
+            <Tapes {...{ day, plan, chosen }} onChoose={choose} />
+            <DaySteps plan={plan} units={units} onChoose={choose} />
           </>
         ) : null}
         {plan && plan.works.length === 0 && !day.working ? (

@@ -9,8 +9,15 @@ import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { handOver } from '../hooks/handOver';
 
+interface DayStepsProps {
+  plan: DayPlan;
+  units: DisplayUnits;
+  /** A step is tapped: its piece is the one that is spoken of. */
+  onChoose: (work: number) => void;
+}
+
 /** The steps of hands by the clock, for those who read or listen, and as a calendar file. */
-export function DaySteps({ plan, units }: { plan: DayPlan; units: DisplayUnits }) {
+export function DaySteps({ plan, units, onChoose }: DayStepsProps) {
   const toCalendar = async () => {
     const { dayToIcs } = await import('@zt/core/uses/day/toIcs');
     handOver(dayToIcs(plan, units), 'text/calendar', 'day.ics');
@@ -29,7 +36,11 @@ export function DaySteps({ plan, units }: { plan: DayPlan; units: DisplayUnits }
             return piece ? (
               <Stack key={`${one.fromMs} ${one.what}`} gap={0}>
                 {isNewDay ? <Txt as="strong">{clockDay(one.fromMs, plan.zone)}</Txt> : null}
-                <Txt as="small">{`${clockTime(one.fromMs, plan.zone)}  ${say(sayHands(one, piece), units)}`}</Txt>
+                <Press
+                  kind="link"
+                  title={`${clockTime(one.fromMs, plan.zone)}  ${say(sayHands(one, piece), units)}`}
+                  onPress={() => onChoose(one.work)}
+                />
               </Stack>
             ) : null;
           })}

@@ -1,6 +1,6 @@
 import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
-import { orderOnMachine, pinnedAt } from '@zt/core/uses/day/pin';
+import { countPieces, type DayPlan } from '@zt/core/uses/day/dayPlan';
+import { pinnedAt, placeAt } from '@zt/core/uses/day/pin';
 import { ScrollView, View } from 'react-native';
 import { Txt } from '../components/ui/Txt';
 import { usePalette } from '../theme/palette';
@@ -39,24 +39,6 @@ function NowLine({ scale, nowMs, height }: { scale: Scale; nowMs: number; height
     />
   );
 }
-
-/** Where a piece that is let go at a time comes in the order of its machine. */
-function placeAt(plan: DayPlan, work: number, atMs: number): number {
-  const middle = (one: number): number => {
-    const on = plan.machines.flatMap((machine) => machine.on).filter((stretch) => stretch.work === one);
-    return ((on[0]?.fromMs ?? 0) + (on.at(-1)?.toMs ?? 0)) / 2;
-  };
-  return orderOnMachine(plan, work).filter((one) => one !== work && middle(one) < atMs).length;
-}
-
-/** How many pieces hands are at on a day. */
-const countPieces = ({ hands, works }: DayPlan, { fromMs, toMs }: Scale): number =>
-  new Set(
-    hands.flatMap((one) => {
-      const piece = works[one.work];
-      return piece && one.fromMs >= fromMs && one.fromMs < toMs ? [`${piece.ticketId} ${piece.piece}`] : [];
-    }),
-  ).size;
 
 /** One day as tapes along its hours: hands, machines, and below them the hoops. */
 export function DayTapes(props: DayTapesProps) {
@@ -102,7 +84,7 @@ export function DayTapes(props: DayTapesProps) {
                 <MachineTape
                   {...{ plan, on, scale, pinned, chosen, onChoose }}
                   onDrop={(work, atMs) =>
-                    onPinned(pinnedAt(plan, { work, at: placeAt(plan, work, atMs) }, pinned))
+                    onPinned(pinnedAt(plan, { work, at: placeAt(plan, { work, atMs }) }, pinned))
                   }
                 />
               </View>

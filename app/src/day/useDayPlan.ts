@@ -1,4 +1,4 @@
-import { type Stand, withStand } from '@zt/core/model/day';
+import { isUnderWay, type Stand, withStand } from '@zt/core/model/day';
 import type { HandsOn, PlannedPiece } from '@zt/core/uses/day/dayPlan';
 import { type DayNow, dayNow, LATE_AFTER_MS, standAfter } from '@zt/core/uses/day/now';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
@@ -45,7 +45,7 @@ export function useDayPlan({ followed = false } = {}): DayInHand {
   const planning = useSyncExternalStore(onPlanning, planningNow);
   const nowMs = useClock();
   const { tickets, sheet, isHere, change } = shared;
-  const isWanted = !followed || planning.plan !== null || Object.keys(sheet.stands).length > 0;
+  const isWanted = !followed || isUnderWay(sheet, tickets);
   const ready = isHere && isShopHere && isWanted;
   const asked = useMemo(
     () => ({ tickets, sheet, shelf, rules, zone: zoneOf(rules.hours.zone) }),

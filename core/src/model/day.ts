@@ -90,3 +90,9 @@ export function withStand(sheet: DaySheet, id: string, stand: Stand | null): Day
   const { [id]: _before, ...others } = sheet.stands;
   return { ...sheet, stands: stand ? { ...others, [id]: stand } : others };
 }
+
+/** Whether any piece of some tickets is begun and not finished: somebody works by the plan. */
+export const isUnderWay = ({ stands }: DaySheet, tickets: readonly Pick<DayTicket, 'ticket'>[]): boolean => {
+  const ids = new Set(tickets.map(({ ticket }) => ticket.id));
+  return Object.entries(stands).some(([id, { at }]) => at !== 'finished' && ids.has(readWorkId(id).ticketId));
+};

@@ -42,13 +42,22 @@ export const OrderSchema = z.object({
 });
 export type Order = z.infer<typeof OrderSchema>;
 
-/** The order once it has come to a state on a day; what came after that state is no more. */
-export function inState(order: Order, state: OrderState, today: string): Order {
+/**
+ * The order once it has come to a state on a day; what came after that state is no more. Once it is handed over it keeps
+ * what all of it cost: by the prices of that day, or the first on which somebody worked it out.
+ */
+export function inState(
+  order: Order,
+  state: OrderState,
+  today: string,
+  costMinor: number | null = null,
+): Order {
   const at = ORDER_STATES.indexOf(state);
   const since = Object.fromEntries(
     Object.entries(order.since).filter(([one]) => ORDER_STATES.indexOf(one as OrderState) < at),
   );
-  return { ...order, state, since: { ...since, [state]: today } };
+  const cost = isOpenState(state) ? null : (order.costMinor ?? costMinor);
+  return { ...order, state, since: { ...since, [state]: today }, costMinor: cost };
 }
 
 /** An order that was just asked for. */

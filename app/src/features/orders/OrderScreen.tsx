@@ -1,12 +1,5 @@
 import { readerOf } from '@zt/core';
-import {
-  inState,
-  isOpenState,
-  ORDER_STATES,
-  type Order,
-  OrderSchema,
-  type OrderState,
-} from '@zt/core/model/order';
+import { inState, ORDER_STATES, type Order, OrderSchema } from '@zt/core/model/order';
 import { useRouter } from 'expo-router';
 import { dueInWords, isLate } from '../../components/dueInWords';
 import { OrderTape } from '../../components/OrderTape';
@@ -56,11 +49,6 @@ function OrderFields({ open: { customer, tickets }, order }: { open: OpenOrder; 
     onThing: (next) => dispatch(putOrder(next, order)),
   });
   const { data: cost } = useOrderCostQuery(order.id, { skip: tickets.length === 0 });
-  /** Once it is handed over it is kept with it what it cost: by the prices of that day. */
-  const toState = (state: OrderState) => {
-    const costMinor = isOpenState(state) ? null : (order.costMinor ?? cost?.totalMinor ?? null);
-    put({ ...inState(order, state, today()), costMinor });
-  };
   const takeOff = () => {
     dispatch(takeOrderOff(order.id));
     router.replace({ pathname: '/orders', params: { removed: order.id } });
@@ -74,7 +62,14 @@ function OrderFields({ open: { customer, tickets }, order }: { open: OpenOrder; 
         </Txt>
       ) : null}
       <OrderTape state={order.state} />
-      <Choice label="How far it is" quiet small options={STATES} chosen={order.state} onChoose={toState} />
+      <Choice
+        label="How far it is"
+        quiet
+        small
+        options={STATES}
+        chosen={order.state}
+        onChoose={(state) => put(inState(order, state, today(), cost?.totalMinor))}
+      />
       <DayNote order={order} />
       <OrderTickets order={order} customer={customer?.name ?? ''} tickets={tickets} />
       {tickets.length === 0 ? null : (

@@ -1,9 +1,8 @@
-import { HOUSE_NUMBERS } from '@zt/core';
-import { formatMoney } from '@zt/core/base/units/money';
+import { HOUSE_NUMBERS, say } from '@zt/core';
 import { numberFor } from '@zt/core/catalogue/houseNumber';
 import { MONEY_NUMBERS } from '@zt/core/catalogue/numbers/money';
-import type { ChangedNumber, Earned, Week } from '@zt/core/model/weeks';
-import { marginOf } from '@zt/core/uses/weeks/weeks';
+import type { ChangedNumber, Earned } from '@zt/core/model/weeks';
+import { leftOf, marginOf, sayEarned, sayWeeks } from '@zt/core/uses/weeks/weeks';
 import { type Href, Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { AmongPlaces } from '../../components/AmongPlaces';
@@ -30,33 +29,13 @@ const whole = (figure: number): string => String(Math.round(figure));
 const inPercent = (figure: number): string => `${figure.toFixed(0)} %`;
 const inMinutes = (figure: number): string => `${figure.toFixed(0)} min`;
 
-const sumOf = (weeks: readonly Week[], of: (week: Week) => number): number =>
-  weeks.reduce((sum, week) => sum + of(week), 0);
-
-/** The weeks in two sentences: what was made, and how the minutes came out. */
-function inShort(weeks: readonly Week[]): string {
-  const pieces = sumOf(weeks, (week) => week.pieces);
-  const spoilt = sumOf(weeks, (week) => week.spoilt);
-  const planned = sumOf(weeks, (week) => week.plannedMinutes);
-  const was = sumOf(weeks, (week) => week.wasMinutes);
-  const made = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ${spoilt} spoilt.`;
-  if (planned === 0) return `${made} No minutes at the machine were taken.`;
-  const by = Math.round((was / planned - 1) * 100);
-  const than = by === 0 ? 'as long as' : `${Math.abs(by)} % ${by > 0 ? 'longer' : 'shorter'} than`;
-  return `${made} The machine took ${than} it was planned to.`;
-}
-
-function EarnedLine({ earned, currency }: { earned: Earned; currency: string }) {
-  const { id, name, promisedMinor, costMinor } = earned;
-  const left = costMinor === null ? null : promisedMinor - costMinor;
-  const says =
-    left === null
-      ? `${formatMoney(promisedMinor, currency)} promised; what it cost was not worked out`
-      : `${formatMoney(promisedMinor, currency)} promised, ${formatMoney(costMinor ?? 0, currency)} cost: ${formatMoney(Math.abs(left), currency)} ${left < 0 ? 'put in' : 'left'}`;
+function EarnedLine({ earned }: { earned: Earned }) {
+  const { rules } = useShop();
+  const isLoss = (leftOf(earned) ?? 0) < 0;
   return (
-    <Link href={`/orders/${id}` as Href} style={{ minHeight: 44 }}>
-      <Txt as="strong">{name}</Txt>
-      <Txt tone={left !== null && left < 0 ? 'madder' : 'ink'}>{`: ${says}`}</Txt>
+    <Link href={`/orders/${earned.id}` as Href} style={{ minHeight: 44 }}>
+      <Txt as="strong">{earned.name}</Txt>
+      <Txt tone={isLoss ? 'madder' : 'ink'}>{`: ${say(sayEarned(earned, rules.currency), rules.units)}`}</Txt>
     </Link>
   );
 }
@@ -90,7 +69,7 @@ export function WeeksScreen() {
         <Choice label="How far back" quiet small options={SPANS} chosen={span} onChoose={setSpan} />
         {data ? (
           <>
-            <Txt testID="in-short">{inShort(data.weeks)}</Txt>
+            <Txt testID="in-short">{say(sayWeeks(data.weeks), rules.units)}</Txt>
             <WeekBars
               title="Pieces"
               weeks={data.weeks}
@@ -128,7 +107,7 @@ export function WeeksScreen() {
               </Txt>
               {data.earned.length === 0 ? <Txt>No order was handed over in these weeks.</Txt> : null}
               {data.earned.map((earned) => (
-                <EarnedLine key={earned.id} earned={earned} currency={rules.currency} />
+                <EarnedLine key={earned.id} earned={earned} />
               ))}
             </Stack>
             <Stack gap={2}>

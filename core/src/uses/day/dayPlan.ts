@@ -73,3 +73,13 @@ export function daysOf({ open, zone }: Pick<DayPlan, 'open' | 'zone'>): { day: s
   }
   return [...days].map(([day, stretches]) => ({ day, open: stretches }));
 }
+
+/** How many pieces hands are at, or at between two times; of one that is hooped more than once, one. */
+export const countPieces = ({ hands, works }: Pick<DayPlan, 'hands' | 'works'>, between?: Open): number =>
+  new Set(
+    hands.flatMap(({ work, fromMs }) => {
+      const piece = works[work];
+      const isIn = !between || (fromMs >= between.fromMs && fromMs < between.toMs);
+      return piece && isIn ? [`${piece.ticketId} ${piece.piece}`] : [];
+    }),
+  ).size;

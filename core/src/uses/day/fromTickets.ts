@@ -85,12 +85,14 @@ function countHoops({ hoops }: Shelf, kinds: Bench['kinds']): Record<string, num
   return count;
 }
 
-/** Of one needle or many: what was stitched last, or is being stitched, is on it. */
-function threadedNow(works: readonly PieceWork[], begun: readonly Begun[], machine: number): string[] {
-  const on = works.find(
-    (work) => work.machine === machine && begun.some(({ id, at }) => id === work.id && at === 'machine'),
+/** The threads of the piece that was on a machine last, or is: they are still on its needles. */
+function threadedNow(works: readonly PieceWork[], { stands }: DaySheet, machine: number): string[] {
+  const been = works.filter(
+    ({ id, machine: own }) =>
+      own === machine && ['machine', 'off', 'finished'].includes(stands[id]?.at ?? ''),
   );
-  return on ? [...new Set(on.threads)] : [];
+  const [last] = [...been].sort((a, b) => (stands[b.id]?.sinceMs ?? 0) - (stands[a.id]?.sinceMs ?? 0));
+  return last ? [...new Set(last.threads)] : [];
 }
 
 /** What is begun comes first, then what is pinned, then what is promised first. */
@@ -119,13 +121,15 @@ function onSamePieces(works: readonly PieceWork[], tickets: DayAsked['tickets'])
 function* worksOfAll(
   { tickets, sheet, ...bench }: Pick<DayAsked, 'tickets' | 'sheet'> & Bench,
   dueS: (due: string) => number,
-): Generator<number, Pick<DayOfTickets, 'works' | 'notPlanned'>> {
+): Generator<number, Pick<DayOfTickets, 'works' | 'notPlanned'> & { all: PieceWork[] }> {
+  const all: PieceWork[] = [];
   const works: PieceWork[] = [];
   const notPlanned: NotPlanned[] = [];
   for (const [i, one] of tickets.entries()) {
     yield i;
     const made = pieceWorks(one, bench);
     notPlanned.push(...made.notPlanned);
+    all.push(...made.works);
     for (const work of made.works) {
       const stand = sheet.stands[work.id];
       if (stand?.at === 'finished') continue;
@@ -133,7 +137,7 @@ function* worksOfAll(
     }
   }
   const sorted = onSamePieces(works, tickets).sort((a, b) => rankOf(a, sheet) - rankOf(b, sheet));
-  return { works: sorted, notPlanned };
+  return { works: sorted, all, notPlanned };
 }
 
 /** Tickets as the work of a day, in the order they are given; yields before each how many are read. */
@@ -142,8 +146,8 @@ export function* dayFromTickets(
   dueS: (due: string) => number,
 ): Generator<number, DayOfTickets> {
   const kinds = hoopKinds(shelf.hoops);
-  const all = yield* worksOfAll({ tickets, sheet, shelf, rules, kinds }, dueS);
-  const works = all.works.slice(0, MOST_WORKS);
+  const read = yield* worksOfAll({ tickets, sheet, shelf, rules, kinds }, dueS);
+  const works = read.works.slice(0, MOST_WORKS);
   const said = works.flatMap((work) => {
     const stand = sheet.stands[work.id];
     return (stand && begunAt(work, stand, { nowMs, kinds })) ?? [];
@@ -152,10 +156,10 @@ export function* dayFromTickets(
   const threadS = numberFor(rules, STITCH_NUMBERS.changeOneNeedle);
   const machines = shelf.machines.map(({ needles }, machine) => ({
     needles,
-    threaded: threadedNow(works, begun, machine).slice(-needles),
+    threaded: threadedNow(read.all, sheet, machine).slice(-needles),
     threadS,
   }));
   const pinned = sheet.pinned.filter((id) => works.some((work) => work.id === id));
   const day = { works, machines, hoops: countHoops(shelf, kinds), begun, pinned };
-  return { works, day, notPlanned: all.notPlanned, beyond: all.works.length - works.length };
+  return { works, day, notPlanned: read.notPlanned, beyond: read.works.length - works.length };
 }

@@ -1,7 +1,7 @@
 import { EMPTY_DAY } from '../../model/day';
 import { dayAsked, dueOn, plannedDay } from '../../testing/dayAsked';
 import { exampleA, exampleB } from '../../testing/samples';
-import { orderOnMachine, pinnedAt } from './pin';
+import { orderOnMachine, pinnedAt, placeAt } from './pin';
 
 const crests = { ...exampleA(), piece: { ...exampleA().piece, quantity: 3 } };
 const tickets = dueOn(null, crests, exampleB());
@@ -34,4 +34,19 @@ it('pins behind it, and of other machines, stay', () => {
   ]);
   expect(pinnedAt(plan, { work: second, at: 99 }, [])).toEqual([a, c, d, b]);
   expect(pinnedAt({ ...plan, hands: [] }, { work: second, at: 0 }, ['x'])).toEqual(['x']);
+});
+
+it('a piece that is let go anywhere along its machine comes between those it lies between', () => {
+  const order = orderOnMachine(plan, 0);
+  const on = plan.machines.flatMap((machine) => machine.on);
+  const middles = order.map((work) => {
+    const own = on.filter((stretch) => stretch.work === work);
+    return ((own[0]?.fromMs ?? 0) + (own.at(-1)?.toMs ?? 0)) / 2;
+  });
+  const [first = 0, last = 0] = [order[0], order.at(-1)];
+  expect(placeAt(plan, { work: last, atMs: (middles[0] ?? 0) - 1 })).toBe(0);
+  expect(placeAt(plan, { work: last, atMs: (middles[1] ?? 0) + 1 })).toBe(2);
+  expect(placeAt(plan, { work: first, atMs: (middles.at(-1) ?? 0) + 1 })).toBe(3);
+  // Let go where it was, it stays.
+  for (const [i, work] of order.entries()) expect(placeAt(plan, { work, atMs: middles[i] ?? 0 })).toBe(i);
 });

@@ -27,3 +27,15 @@ export function pinnedAt(
   const behind = pinned.filter((id) => own.has(id) && !kept.includes(id));
   return [...pinned.filter((id) => !own.has(id)), ...kept, ...behind];
 }
+
+/** Where a piece that is let go at a time comes in the order of its machine: behind those whose middle lies before it. */
+export function placeAt(
+  plan: Pick<DayPlan, 'works' | 'hands' | 'machines'>,
+  { work, atMs }: { work: number; atMs: number },
+): number {
+  const middle = (one: number): number => {
+    const on = plan.machines.flatMap((machine) => machine.on).filter((stretch) => stretch.work === one);
+    return ((on[0]?.fromMs ?? 0) + (on.at(-1)?.toMs ?? 0)) / 2;
+  };
+  return orderOnMachine(plan, work).filter((one) => one !== work && middle(one) < atMs).length;
+}

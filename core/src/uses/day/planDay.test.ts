@@ -308,3 +308,33 @@ it('says how good it is: what is promised comes first, and a plan that is least 
   const late = plannedDay(dayAsked(dueOn('2026-11-20', exampleA(), exampleB())));
   expect(say(sayWorth(late), MM)).toMatch(/^No other order is less late\. Late by \d+ min of work in all\./);
 });
+
+it('what was stitched last is still on the needle: it is not put on again', () => {
+  const crest = of(exampleA(), 2);
+  // One crest is off: it ended with yellow, and the next begins with navy. A towel begins with what it ends with.
+  const off = withStand(EMPTY_DAY, workId(crest.id, 0), { at: 'off', sinceMs: FRIDAY_MS });
+  const towels = { ...of(exampleB(), 2), id: 'ticket-of-towels' };
+  const made = withStand(EMPTY_DAY, workId(towels.id, 0), { at: 'finished', sinceMs: FRIDAY_MS });
+  const putOn = (tickets: Ticket[], sheet: typeof off) =>
+    plannedDay(dayAsked(dueOn(null, ...tickets), { sheet })).rethreads;
+  expect([putOn([crest], EMPTY_DAY), putOn([crest], off)]).toEqual([2, 1]);
+  expect([putOn([towels], EMPTY_DAY), putOn([towels], made)]).toEqual([1, 0]);
+});
+
+it('a piece that is on its machine as the shop closes stays in its hoop overnight, and that is told', () => {
+  const stand: Stand = {
+    at: 'machine',
+    hoop: 'hoop-100x100',
+    run: 0,
+    sinceMs: FRIDAY_MS + 8 * 3600_000 - 120_000,
+  };
+  const sheet = withStand(EMPTY_DAY, workId('ticket-example-a', 0), stand);
+  const nowMs = FRIDAY_MS + 8 * 3600_000 - 60_000;
+  const plan = plannedDay(dayAsked(dueOn(null, exampleA()), { sheet, nowMs }));
+  expect(plan.notes.map(({ code, text }) => [code, say(text, MM)])).toEqual([
+    [
+      'overnight',
+      'No. 1, Rowing club crest, stays in its hoop overnight, from Friday 27 November: loosen the ring if the cloth marks.',
+    ],
+  ]);
+});

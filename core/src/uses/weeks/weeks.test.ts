@@ -1,5 +1,6 @@
+import { say } from '../../base/units/phrase';
 import type { Earned } from '../../model/weeks';
-import { changedNumbers, type MadeThen, marginOf, mondays, weeksOf } from './weeks';
+import { changedNumbers, type MadeThen, marginOf, mondays, sayEarned, sayWeeks, weeksOf } from './weeks';
 
 const at = (iso: string) => Date.parse(iso);
 const made = (iso: string, more: Partial<MadeThen> = {}): MadeThen => ({
@@ -74,4 +75,26 @@ it('numbers that were changed most come first; what was put back is as usual aga
     { id: 'b', times: 2, value: null },
   ]);
   expect(changedNumbers([])).toEqual([]);
+});
+
+it('says what was made and how long it took, and what an order left', () => {
+  const EUR = { system: 'mm' } as const;
+  const [week] = weeksOf({ made: [], earned: [] }, mondays(0, 1, 'UTC'), 'UTC');
+  if (!week) throw new Error('there is a week');
+  const words = (more: Partial<typeof week>) => say(sayWeeks([{ ...week, ...more }]), EUR);
+  expect(words({ pieces: 1 })).toBe('1 piece, 0 spoilt. No minutes at the machine were taken.');
+  expect(words({ pieces: 7, spoilt: 1, plannedMinutes: 40, wasMinutes: 50 })).toBe(
+    '7 pieces, 1 spoilt. The machine took 25 % longer than it was planned to.',
+  );
+  expect(words({ plannedMinutes: 40, wasMinutes: 30 })).toContain('25 % shorter than');
+  expect(words({ plannedMinutes: 40, wasMinutes: 40 })).toContain('took as long as it was planned to.');
+  expect(say(sayEarned(earned('2026-11-10', 10_000, 7_000), 'EUR'), EUR)).toBe(
+    '€100.00 promised, €70.00 cost: €30.00 left',
+  );
+  expect(say(sayEarned(earned('2026-11-10', 500, 720), 'EUR'), EUR)).toBe(
+    '€5.00 promised, €7.20 cost: €2.20 put in',
+  );
+  expect(say(sayEarned(earned('2026-11-10', 500, null), 'EUR'), EUR)).toBe(
+    '€5.00 promised; what it cost was not worked out',
+  );
 });

@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz';
+import { count, money, type Phrase, percent, phrase } from '../../base/units/phrase';
 import type { ChangedNumber, Earned, Week } from '../../model/weeks';
 import { isoOfMs } from '../day/calendar';
 
@@ -74,6 +75,34 @@ export function weeksOf(
     week.costMinor += costMinor;
   }
   return weeks;
+}
+
+/** What is left of an order’s price when its cost is paid, smallest coins; null where nobody worked out what it cost. */
+export const leftOf = ({ promisedMinor, costMinor }: Earned): number | null =>
+  costMinor === null ? null : promisedMinor - costMinor;
+
+const sumOf = (weeks: readonly Week[], of: (week: Week) => number): number =>
+  weeks.reduce((sum, week) => sum + of(week), 0);
+
+/** Weeks in two sentences: what was made, and how much longer than planned the machine took. */
+export function sayWeeks(weeks: readonly Week[]): Phrase {
+  const pieces = sumOf(weeks, (week) => week.pieces);
+  const spoilt = sumOf(weeks, (week) => week.spoilt);
+  const planned = sumOf(weeks, (week) => week.plannedMinutes);
+  const was = sumOf(weeks, (week) => week.wasMinutes);
+  const made = phrase`${count(pieces)} ${pieces === 1 ? 'piece' : 'pieces'}, ${count(spoilt)} spoilt.`;
+  if (planned === 0) return phrase`${made} No minutes at the machine were taken.`;
+  const by = Math.round((was / planned - 1) * 100);
+  if (by === 0) return phrase`${made} The machine took as long as it was planned to.`;
+  return phrase`${made} The machine took ${percent(Math.abs(by))} ${by > 0 ? 'longer' : 'shorter'} than it was planned to.`;
+}
+
+/** An order that was handed over, in words: what was promised, what it cost, and what is left. */
+export function sayEarned(earned: Earned, currency: string): Phrase {
+  const promised = phrase`${money(earned.promisedMinor, currency)} promised`;
+  const left = leftOf(earned);
+  if (left === null) return phrase`${promised}; what it cost was not worked out`;
+  return phrase`${promised}, ${money(earned.costMinor ?? 0, currency)} cost: ${money(Math.abs(left), currency)} ${left < 0 ? 'put in' : 'left'}`;
 }
 
 /** What is left of a price when its cost is paid, percent of the price; null where nothing was promised. */

@@ -126,6 +126,14 @@ describe('the order book', () => {
       agreed: '2026-05-10',
     });
   });
+
+  it('keeps what it cost when it was handed over, whatever prices become; taken back to work it keeps none', () => {
+    const handed = inState(order('order-number-1'), 'handed over', '2026-05-09', 6400);
+    expect([handed.costMinor, inState(handed, 'paid', '2026-06-01', 9900).costMinor]).toEqual([6400, 6400]);
+    expect(inState(handed, 'in work', '2026-05-10', 6400).costMinor).toBeNull();
+    const unknown = inState(order('order-number-1'), 'handed over', '2026-05-09');
+    expect([unknown.costMinor, inState(unknown, 'paid', '2026-06-01', 7000).costMinor]).toEqual([null, 7000]);
+  });
 });
 
 describe('what an order costs, and its papers', () => {

@@ -3,7 +3,7 @@ import { type Order, OrderSchema } from '@zt/core/model/order';
 import type { Earned, WeeksAnswer } from '@zt/core/model/weeks';
 import { spoiltAmong } from '@zt/core/uses/evidence/advice';
 import type { LearnedFacts } from '@zt/core/uses/find/entryFacts';
-import { changedNumbers, type MadeThen, mondays, weeksOf } from '@zt/core/uses/weeks/weeks';
+import { changedNumbers, leftOf, type MadeThen, mondays, weeksOf } from '@zt/core/uses/weeks/weeks';
 import { and, asc, eq, gte, inArray, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';
@@ -85,11 +85,7 @@ export async function readWeeks(
   const earned = await ordersSince(db, from.slice(0, 10));
   return {
     weeks: weeksOf({ made, earned }, begins, zone),
-    earned: earned.sort((a, b) => leftOf(b) - leftOf(a)),
+    earned: earned.sort((a, b) => (leftOf(b) ?? 0) - (leftOf(a) ?? 0)),
     numbers: changedNumbers(await numbersOverTime(db, rules.numbers)),
   };
 }
-
-/** What is left of an order, to sort by; of one whose cost is not known nothing. */
-const leftOf = ({ promisedMinor, costMinor }: Earned): number =>
-  costMinor === null ? 0 : promisedMinor - costMinor;
