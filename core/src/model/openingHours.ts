@@ -83,7 +83,10 @@ export const USUAL_WEEK: Record<Weekday, string> = {
 /** When somebody is there to work: by the days of the week, breaks between the stretches; and in which time zone. */
 export const OpeningHoursSchema = z.object({
   /** By its name in the time zone database; empty for that of the device. */
-  zone: writtenAs(60, { takes: 'a time zone like Europe/Lisbon', isSo: isZone }).default(''),
+  zone: writtenAs(60, {
+    takes: 'a time zone like Europe/Lisbon',
+    isSo: (text) => text === '' || isZone(text),
+  }).default(''),
   week: z
     .object(
       Object.fromEntries(WEEKDAYS.map((day) => [day, HoursSchema])) as Record<Weekday, typeof HoursSchema>,

@@ -74,7 +74,7 @@ export function useDraft({ at, shown, isLength, onValue }: DraftOf): Draft {
   const take = (text: string) => {
     clearTimeout(pause.current);
     const reading = readingOf(text);
-    const words = bounds.kind === 'written' || (bounds.kind === 'text' && bounds.least === 0);
+    const words = bounds.kind === 'text' && bounds.least === 0;
     const { fields: form, onValue: give } = now.current;
     if (reading.state === 'read') form.take(at, () => give(reading.value));
     else if (reading.state === 'empty' && words) form.take(at, () => give(text));

@@ -1,6 +1,6 @@
-import { type DisplayUnits, formatLength } from '@zt/core';
+import { type DisplayUnits, say } from '@zt/core';
 import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
-import { alike } from '@zt/core/uses/cutPlan/sayCuts';
+import { sayBlank, sayLeft, sayMissing, saySaved, saySpares } from '@zt/core/uses/cutPlan/sayCuts';
 import { Link, useRouter } from 'expo-router';
 import { AmongPlaces } from '../../components/AmongPlaces';
 import { Callout } from '../../components/ui/Callout';
@@ -16,35 +16,43 @@ import { SourceDrawing } from './SourceDrawing';
 import { type Cutting, useBenchCut } from './useBenchCut';
 
 /** Bare pieces that are still to be bought, by size, with the spares that the logbook asks for. */
-function Blanks({ blanks, spoilt: { share, pieces } }: BenchCut) {
+function Blanks({ plan: { blanks, spoilt }, units }: PartProps) {
   if (blanks.length === 0) return null;
   return (
     <Stack gap={4}>
       <Txt as="heading" level={2}>
         Bare pieces to buy
       </Txt>
-      {blanks.map(({ ticketId, title, kind, size, pieces: count, spares }) => (
-        <Txt key={`${ticketId} ${size}`} testID="blank-to-buy">
-          {`${count + spares} × ${kind}${size ? `, ${size}` : ''}: ${count} for ${title}${spares > 0 ? `, ${spares} spare` : ''}`}
+      {blanks.map((line) => (
+        <Txt key={`${line.ticketId} ${line.size}`} testID="blank-to-buy">
+          {say(sayBlank(line), units)}
         </Txt>
       ))}
       <Txt as="small" tone="graphite">
-        {`Spares by what is spoilt: ${(share * 100).toFixed(1)} %, from what the shop believes and ${pieces} logged ${pieces === 1 ? 'piece' : 'pieces'}.`}
+        {say(saySpares(spoilt), units)}
       </Txt>
     </Stack>
   );
 }
 
-function Missing({ plan, units }: { plan: BenchCut; units: DisplayUnits }) {
+interface PartProps {
+  plan: BenchCut;
+  units: DisplayUnits;
+}
+
+function Missing({ plan, units }: PartProps) {
   if (plan.missing.length === 0) return null;
   return (
     <Callout tone="madder" role="note">
       <Txt as="strong">Nothing on the shelf is large enough, or long enough, for</Txt>
-      {alike(plan.missing).map(({ nos, piece }) => (
-        <Txt key={piece.id} as="small">
-          {`${nos.length} × ${piece.name}, ${formatLength(piece.widthMm, units)} × ${formatLength(piece.heightMm, units)}: ${piece.title}`}
-        </Txt>
-      ))}
+      {sayMissing(plan.missing).map((words) => {
+        const text = say(words, units);
+        return (
+          <Txt key={text} as="small">
+            {text}
+          </Txt>
+        );
+      })}
       <Link href="/shelf">
         <Txt as="label" tone="chalk">
           The shelf, with what to buy
@@ -54,30 +62,18 @@ function Missing({ plan, units }: { plan: BenchCut; units: DisplayUnits }) {
   );
 }
 
-function Saved({ byTicketM, takenM }: BenchCut) {
-  const spared = byTicketM - takenM;
-  return (
-    <Txt testID="cut-saved">
-      {spared > 0.005
-        ? `${takenM.toFixed(2)} m off the rolls; cut ticket by ticket it would be ${byTicketM.toFixed(2)} m.`
-        : `${takenM.toFixed(2)} m off the rolls.`}
-    </Txt>
-  );
-}
-
 /** What is left of everything that is cut from, once it is. */
-function Afterwards({ plan: { after, sources } }: { plan: BenchCut }) {
-  const cut = after.filter(({ id }) => sources.some(({ material }) => material.id === id));
+function Afterwards({ plan, units }: PartProps) {
   return (
     <Stack gap={2}>
       <Txt as="heading" level={2}>
         What is left afterwards
       </Txt>
-      {cut.map(({ id, name, metresLeft, loose }) => {
-        const sheets = loose.reduce((sum, { count }) => sum + count, 0);
+      {sayLeft(plan).map((words) => {
+        const text = say(words, units);
         return (
-          <Txt key={id} testID="left-afterwards">
-            {`${name}: ${metresLeft.toFixed(2)} m${sheets > 0 ? `, ${sheets} loose ${sheets === 1 ? 'sheet' : 'sheets'}` : ''}`}
+          <Txt key={text} testID="left-afterwards">
+            {text}
           </Txt>
         );
       })}
@@ -118,7 +114,7 @@ function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) 
       <Missing plan={plan} units={units} />
       {plan.sources.length > 0 ? (
         <>
-          <Saved {...plan} />
+          <Txt testID="cut-saved">{say(saySaved(plan), units)}</Txt>
           <Row wrap>
             <FileLink name="Cut plan for A4" href="/api/day/cutting.pdf?paper=a4" />
             <FileLink name="For A5" href="/api/day/cutting.pdf?paper=a5" />
@@ -131,7 +127,7 @@ function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) 
           {...{ source, pieces: plan.pieces, units }}
         />
       ))}
-      {plan.sources.length > 0 ? <Afterwards plan={plan} /> : null}
+      {plan.sources.length > 0 ? <Afterwards plan={plan} units={units} /> : null}
     </>
   );
 }
@@ -158,7 +154,7 @@ export function CuttingScreen() {
         ) : (
           <Planned cutting={cutting} units={units} />
         )}
-        {cutting.state === 'planned' ? <Blanks {...cutting.plan} /> : null}
+        {cutting.state === 'planned' ? <Blanks plan={cutting.plan} units={units} /> : null}
         {cutting.state === 'planned' ? (
           <Row wrap>
             <FileLink href="/api/day/shopping.csv" name="Shopping list as a table (CSV)" />

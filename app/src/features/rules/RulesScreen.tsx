@@ -232,7 +232,7 @@ export function RulesScreen() {
               label="Currency, by its three letters"
               at="currency"
               value={rules.currency}
-              onText={(currency) => put({ ...rules, currency: currency.trim().toUpperCase() })}
+              onText={(currency) => put({ ...rules, currency })}
             />
             <WordsField
               label="Heading of quotes and receipts"

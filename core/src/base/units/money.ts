@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { WRITTEN } from './schema';
+import { writtenAs } from './schema';
 
 /** The numbers of every schema that are money, so that a field reads and shows them as such. */
 export const MONEY = z.registry<{ unit: 'minor' }>();
@@ -17,14 +17,10 @@ export const MinorSchema = z
 const CURRENCIES: ReadonlySet<string> = new Set(Intl.supportedValuesOf('currency'));
 
 export const USUAL_CURRENCY = 'EUR';
-export const CurrencySchema = z
-  .string()
-  .max(3)
-  .refine((code) => CURRENCIES.has(code), 'A currency is written with its three letters, as EUR or JPY.')
-  .register(WRITTEN, {
-    takes: 'the three letters of a currency, as EUR or JPY',
-    isSo: (text) => CURRENCIES.has(text.trim().toUpperCase()),
-  });
+export const CurrencySchema = writtenAs(3, {
+  takes: 'the three letters of a currency, as EUR or JPY',
+  isSo: (code) => CURRENCIES.has(code),
+});
 
 /** So many places behind the point a currency has; 2 where it is not known. */
 export const minorDigits = (currency: string): number =>

@@ -30,10 +30,6 @@ export interface Written {
 }
 export const WRITTEN = z.registry<Written>();
 
-/** A text that is written in one way, at most so many letters of it; a refusal says how. May be empty. */
+/** A text that is written in one way, at most so many letters of it; a refusal says how. What is empty is so where `isSo` says it. */
 export const writtenAs = (most: number, written: Written) =>
-  z
-    .string()
-    .max(most)
-    .refine((text) => text === '' || written.isSo(text), `Takes ${written.takes}.`)
-    .register(WRITTEN, written);
+  z.string().max(most).refine(written.isSo, `Takes ${written.takes}.`).register(WRITTEN, written);

@@ -77,6 +77,12 @@ function readAmount(text: string, { currency = USUAL_CURRENCY }: Reader): FieldR
   return { state: 'read', value: read.minor, complete: false, understood };
 }
 
+/** What is written in one way of its own; nothing too, where that may be. */
+const readWritten = (text: string, bounds: Extract<Bounds, { kind: 'written' }>): FieldReading =>
+  text.length <= bounds.most && bounds.isSo(text)
+    ? { state: 'read', value: text, complete: false, understood: text }
+    : notTaken(text, bounds);
+
 /** Whether a text is a day of the calendar, as ISO writes it. */
 const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
 
@@ -86,13 +92,10 @@ const isDay = (text: string): boolean => z.iso.date().safeParse(text).success;
  * What cannot be read comes back with the words for it; never throws.
  */
 export function readField(text: string, bounds: Bounds, reader: Reader): FieldReading {
+  if (bounds.kind === 'written') return readWritten(text, bounds);
   if (text.trim() === '') return { state: 'empty' };
   if (bounds.kind === 'money') return readAmount(text, reader);
   if (bounds.kind === 'text') return readText(text, bounds);
-  if (bounds.kind === 'written')
-    return text.length <= bounds.most && bounds.isSo(text)
-      ? { state: 'read', value: text, complete: false, understood: text }
-      : notTaken(text, bounds);
   if (bounds.kind === 'day')
     return isDay(text.trim())
       ? { state: 'read', value: text.trim(), complete: true, understood: text.trim() }

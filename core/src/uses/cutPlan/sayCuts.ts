@@ -1,6 +1,9 @@
-import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { count, metres, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import type { SpoiltShare } from '../cost/spoilt';
+import type { BlankLine } from '../shopping/blanks';
 import type { CutSource, SheetToCut } from './cutPlan';
 import type { Cut } from './guillotine';
+import type { BenchCut } from './planCutting';
 
 /** A cut in words, measured from the edge of what is in the hand. */
 function sayCut({ of, way, atMm }: Cut, { sheet }: CutSource): Phrase {
@@ -46,3 +49,40 @@ export function numbersInWords(nos: readonly number[]): string {
   }
   return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
 }
+
+/** What a plan takes of rolls, and what it spares against cutting ticket by ticket; less than a centimetre is none. */
+export function saySaved({ takenM, byTicketM }: Pick<BenchCut, 'takenM' | 'byTicketM'>): Phrase {
+  const taken = phrase`${metres(takenM)} off the rolls`;
+  return byTicketM - takenM < LEAST_SPARED_M
+    ? phrase`${taken}.`
+    : phrase`${taken}; cut ticket by ticket it would be ${metres(byTicketM)}.`;
+}
+const LEAST_SPARED_M = 0.01;
+
+/** What is left of everything that is cut from, once it is. */
+export const sayLeft = ({ after, sources }: Pick<BenchCut, 'after' | 'sources'>): Phrase[] =>
+  after
+    .filter(({ id }) => sources.some(({ material }) => material.id === id))
+    .map(({ name, metresLeft, loose }) => {
+      const sheets = loose.reduce((sum, one) => sum + one.count, 0);
+      const also =
+        sheets > 0 ? phrase`, ${count(sheets)} loose ${sheets === 1 ? 'sheet' : 'sheets'}` : phrase``;
+      return phrase`${name}: ${metres(metresLeft)}${also}`;
+    });
+
+/** Pieces that nothing on the shelf is large or long enough for. */
+export const sayMissing = (missing: readonly SheetToCut[]): Phrase[] =>
+  alike(missing).map(
+    ({ nos, piece: { name, widthMm, heightMm, title } }) =>
+      phrase`${count(nos.length)} × ${name}, ${mm(widthMm)} × ${mm(heightMm)}: ${title}`,
+  );
+
+/** Bare pieces to buy of one size. */
+export function sayBlank({ kind, size, pieces, spares, title }: BlankLine): Phrase {
+  const also = spares > 0 ? phrase`, ${count(spares)} spare` : phrase``;
+  return phrase`${count(pieces + spares)} × ${[kind, size].filter(Boolean).join(', ')}: ${count(pieces)} for ${title}${also}`;
+}
+
+/** Why there are so many spares. */
+export const saySpares = ({ share, pieces }: SpoiltShare): Phrase =>
+  phrase`Spares by what is spoilt: ${percent(share * 100)}, from what the shop believes and ${count(pieces)} logged ${pieces === 1 ? 'piece' : 'pieces'}.`;
