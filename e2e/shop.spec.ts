@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { Order } from '@zt/core/model/order';
 import { EMPTY_DESIGN } from '@zt/core/model/ticket/design';
-import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
+import { exampleA, measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { expect, onEmptyShop as test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -163,4 +163,58 @@ test('two designs go on one piece: one bare piece for both', async ({ page }) =>
   expect(kept.ticket.samePieceAs).toBe('ticket-of-the-front');
   await page.goto('/orders');
   await expect(page.getByRole('link', { name: /1 piece on 2 tickets/ })).toBeVisible();
+});
+
+test('the first piece of a run is measured, the rest is keyed against it, and its bobbins are counted', async ({
+  page,
+}) => {
+  const put = (['machines', 'hoops', 'materials', 'threads'] as const).flatMap((noun) =>
+    SAMPLE_SHELF[noun].map((item) => ({ noun, item })),
+  );
+  await page.request.post('/api/shelf', { data: { put } });
+  await page.request.put('/api/rules', {
+    data: { rules: { units: { system: 'mm' }, schools: {}, numbers: {} } },
+  });
+  const run = { ...exampleA(), piece: { ...exampleA().piece, quantity: 40 } };
+  await page.request.put(`/api/tickets/${run.id}`, { data: { ticket: run, rev: 0 } });
+  const ticket = onTicket(page);
+  await page.goto(`/ticket/${run.id}/mount`);
+  await page.getByRole('button', { name: 'The first piece of the run' }).click();
+  await ticket.fill('middle, sideways', '3 mm');
+  await expect(page.getByTestId('carried')).toHaveText(
+    'The first piece of the run lay 3 mm to the right of its marks: the rest is keyed so much the other way.',
+  );
+  await page
+    .getByRole('radiogroup', { name: 'middle, sideways, which way' })
+    .getByRole('radio', { name: 'left' })
+    .click();
+  await expect(page.getByTestId('carried')).toContainText('3 mm to the left');
+  await ticket.saved();
+  expect((await (await page.request.get(`/api/tickets/${run.id}`)).json()).ticket.mount.sample).toEqual({
+    right: -3,
+    down: null,
+  });
+  await page.goto(`/ticket/${run.id}/stitch`);
+  await ticket.reads(/^Wind \d+ bobbins for the run\. Change it after pieces \d+(, \d+)+\.$/);
+});
+
+test('a currency and a heading of the shop are typed in House rules, and what is none is kept as typed', async ({
+  page,
+}) => {
+  await page.goto('/rules');
+  await page.getByRole('button', { name: 'Money, and the shop’s heading' }).click();
+  await fill(page, 'Currency, by its three letters', 'shells');
+  await expect(
+    page.getByText('“shells” was not taken: the three letters of a currency, as EUR or JPY.').first(),
+  ).toBeVisible();
+  await fill(page, 'Currency, by its three letters', 'JPY');
+  await fill(page, 'Heading of quotes and receipts', 'Slipway Stitching');
+  const kept = async () => {
+    const { currency, heading } = await (await page.request.get('/api/rules')).json();
+    return { currency, heading };
+  };
+  await expect.poll(kept).toEqual({ currency: 'JPY', heading: 'Slipway Stitching' });
+  await page.goto('/orders');
+  await page.getByRole('button', { name: 'New order' }).click();
+  await expect(page.getByLabel('Promised price, all of it, JPY')).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { variedDay } from '../src/testing/variedDays';
+import { type Move, moved, movesFrom } from '../src/uses/day/moves';
 import { gapOf, solveDay } from '../src/uses/day/solve';
-import { isDone, type Move, moved, movesFrom, type State, startOf, worthOf } from '../src/uses/day/state';
+import { isDone, type State, startOf, worthOf } from '../src/uses/day/state';
 import type { Day } from '../src/uses/day/work';
 
 /** The same days planned by us, in the order of the pile, and by a plain rule: what is ready first, then what is promised first. */

@@ -1,4 +1,5 @@
-import { isDone, moved, movesFrom, type State, startOf, worthOf } from '../uses/day/state';
+import { moved, movesFrom } from '../uses/day/moves';
+import { isDone, type State, startOf, worthOf } from '../uses/day/state';
 import { type Day, isBetter, type Worth } from '../uses/day/work';
 
 /** Everything of a state, so that only one that is the very same is not gone through again. */

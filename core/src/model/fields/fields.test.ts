@@ -8,7 +8,7 @@ import { applyMend } from '../finding';
 import { HouseRulesSchema } from '../houseRules';
 import { SHELF_ITEMS } from '../shelf';
 import { admitted, applyChange, type Ticket, TicketSchema } from '../ticket';
-import { allBounds, boundsAt } from './bounds';
+import { allBounds, boundsAt, leafAt } from './bounds';
 import { boundsInWords, readField } from './readField';
 import { changedThing, followRows, keptUnread, withoutValue, withUnread } from './unread';
 
@@ -222,4 +222,25 @@ it('every typed field of a ticket has a name in words and a stage', () => {
     .map((at) => at.replaceAll('*', '0'))
     .filter((at) => !/^[a-z][a-z0-9 ,/%²]*$/.test(fieldName(at, exampleA())) || !stageOfField(at));
   expect(odd).toEqual([]);
+});
+
+describe('what is written in one way of its own', () => {
+  const rules = (at: string) => {
+    const bounds = boundsAt(HouseRulesSchema, at);
+    if (!bounds) throw new Error(`something is typed at ${at}`);
+    return (text: string) => readField(text, bounds, { system: 'mm' }).state;
+  };
+
+  it.each([
+    ['currency', ['JPY', 'EUR'], ['yen', 'eur', '', 'JPYX']],
+    ['hours.week.Friday', ['', 'closed', '9–17', '22:00–2:00'], ['nine to five', '9', '9–25']],
+    ['hours.zone', ['', 'Europe/Lisbon'], ['Lisbon upon Sea']],
+    ['hours.closed', ['', '2026-12-24, 2026-12-31'], ['24.12.']],
+  ])('%s is taken exactly where the server takes it', (at, taken, refused) => {
+    const schema = leafAt(HouseRulesSchema, at)?.schema;
+    for (const text of [...taken, ...refused])
+      expect([at, text, rules(at)(text) === 'read']).toEqual([at, text, schema?.safeParse(text).success]);
+    expect(taken.map(rules(at)).every((state) => state === 'read')).toBe(true);
+    expect(refused.map(rules(at)).every((state) => state === 'unread')).toBe(true);
+  });
 });

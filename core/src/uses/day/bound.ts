@@ -1,8 +1,6 @@
 import { STAGE, type State, workAt } from './state';
-import type { Day, Work, Worth } from './work';
+import { type Day, restS, stitchS, type Work, type Worth } from './work';
 
-const stitchS = ({ runs }: Work): number =>
-  runs.reduce((sum, { aloneS, handsS }) => sum + aloneS + handsS, 0);
 const tendS = ({ runs }: Work): number => runs.reduce((sum, { handsS }) => sum + handsS, 0);
 
 /** What hands have still to do in all, beside preparing: that may have been done while they were idle. */
@@ -136,10 +134,7 @@ function machineBound(day: Day, state: State, machine: number): number {
   if (isBusy) {
     const work = workAt(day, on.piece);
     at = Math.max(at, on.endsS);
-    for (const [i, { aloneS, handsS }] of work.runs.entries()) {
-      if (i > on.run) at += aloneS;
-      if (i >= on.run) at += handsS;
-    }
+    at += restS(work, on.run);
     at += work.takeOffS;
     tail = work.finishS;
     head = 0;
@@ -169,8 +164,7 @@ function lateBound(day: Day, state: State, machine: number): number {
   if (on && on.piece >= 0) {
     const work = workAt(day, on.piece);
     at = Math.max(at, on.endsS);
-    for (const [i, { aloneS, handsS }] of work.runs.entries())
-      at += (i > on.run ? aloneS : 0) + (i >= on.run ? handsS : 0);
+    at += restS(work, on.run);
     at += work.takeOffS;
     late += work.dueS === null ? 0 : Math.max(0, at + work.finishS - work.dueS);
   }
@@ -195,12 +189,7 @@ function heldS(day: Day, state: State, piece: number): number {
   if (stage !== STAGE.MOUNTED)
     return (stage === STAGE.WAITING ? work.hoopS : 0) + work.mountS + stitchS(work) + work.takeOffS;
   const on = state.on[work.machine];
-  const run = on?.run ?? 0;
-  const rest = work.runs.reduce(
-    (sum, { aloneS, handsS }, i) => sum + (i > run ? aloneS : 0) + (i >= run ? handsS : 0),
-    0,
-  );
-  return Math.max(0, (on?.endsS ?? 0) - state.handsS) + rest + work.takeOffS;
+  return Math.max(0, (on?.endsS ?? 0) - state.handsS) + restS(work, on?.run ?? 0) + work.takeOffS;
 }
 
 /** The sets of hoops that are looked at: each kind by itself, and all of them. */

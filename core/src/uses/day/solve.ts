@@ -1,16 +1,7 @@
 import { boundOf } from './bound';
-import {
-  dominates,
-  isDone,
-  keyOf,
-  type Move,
-  moved,
-  movesFrom,
-  type State,
-  startOf,
-  workAt,
-  worthOf,
-} from './state';
+import { dominates, keyOf } from './likeness';
+import { type Move, moved, movesFrom } from './moves';
+import { isDone, type State, startOf, workAt, worthOf } from './state';
 import { type Day, EPSILON, isBetter, type Worth } from './work';
 
 /** A planned day: the moves in their order, what it is worth, and what no other plan can be better than. */

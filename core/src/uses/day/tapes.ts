@@ -1,4 +1,5 @@
-import { type Move, moved, type State, startOf, type Timed, workAt } from './state';
+import { type Move, moved, type Timed } from './moves';
+import { type State, startOf, workAt } from './state';
 import type { Day } from './work';
 
 /** What hands do. */

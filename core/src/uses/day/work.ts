@@ -83,3 +83,11 @@ export function whyNotPlanned({ works, machines, hoops }: Day): string | null {
   }
   return null;
 }
+
+/** What a piece is on its machine for, hands at it counted, seconds. */
+export const stitchS = ({ runs }: Work): number =>
+  runs.reduce((sum, { aloneS, handsS }) => sum + aloneS + handsS, 0);
+
+/** What is still to come of a piece on its machine once it stitches a run no more by itself, seconds. */
+export const restS = ({ runs }: Work, run: number): number =>
+  runs.reduce((sum, { aloneS, handsS }, i) => sum + (i > run ? aloneS : 0) + (i >= run ? handsS : 0), 0);
