@@ -109,7 +109,9 @@ test('twenty tees in five sizes with names, from the quote to being handed over 
   await page.goto('/day');
   await expect(page.getByText(/^20 pieces, done /)).toBeVisible();
   await page.getByRole('button', { name: 'Step by step' }).click();
-  await expect(page.getByText(/Prepare no\. \d+, Crew tees, Bo, S, 2 of 20/).first()).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /Prepare no\. \d+, Crew tees, Bo, S, 2 of 20/ }).first(),
+  ).toBeVisible();
   await expect(page.getByTestId('planning')).toHaveCount(0);
   await page.getByRole('button', { name: /^No\. 1 is prepared$/ }).click();
   await expect

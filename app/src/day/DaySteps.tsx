@@ -2,6 +2,7 @@ import { type DisplayUnits, say } from '@zt/core';
 import { clockDay, clockTime, isoOfMs } from '@zt/core/uses/day/calendar';
 import type { DayPlan } from '@zt/core/uses/day/dayPlan';
 import { sayHands } from '@zt/core/uses/day/now';
+import { Pressable, View } from 'react-native';
 import { Disclosure } from '../components/ui/Disclosure';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
@@ -14,6 +15,24 @@ interface DayStepsProps {
   units: DisplayUnits;
   /** A step is tapped: its piece is the one that is spoken of. */
   onChoose: (work: number) => void;
+}
+
+function Step({ time, words, onPress }: { time: string; words: string; onPress: () => void }) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${time} ${words}`}
+      onPress={onPress}
+      style={{ minHeight: 44, flexDirection: 'row', alignItems: 'center', gap: 10 }}
+    >
+      <View style={{ width: 46 }}>
+        <Txt as="label">{time}</Txt>
+      </View>
+      <View style={{ flex: 1 }}>
+        <Txt as="small">{words}</Txt>
+      </View>
+    </Pressable>
+  );
 }
 
 /** The steps of hands by the clock, for those who read or listen, and as a calendar file. */
@@ -36,9 +55,9 @@ export function DaySteps({ plan, units, onChoose }: DayStepsProps) {
             return piece ? (
               <Stack key={`${one.fromMs} ${one.what}`} gap={0}>
                 {isNewDay ? <Txt as="strong">{clockDay(one.fromMs, plan.zone)}</Txt> : null}
-                <Press
-                  kind="link"
-                  title={`${clockTime(one.fromMs, plan.zone)}  ${say(sayHands(one, piece), units)}`}
+                <Step
+                  time={clockTime(one.fromMs, plan.zone)}
+                  words={say(sayHands(one, piece), units)}
                   onPress={() => onChoose(one.work)}
                 />
               </Stack>
