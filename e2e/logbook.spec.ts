@@ -509,10 +509,18 @@ test('what was measured fits a number of the house, which is taken and put back;
   await expect(fit).toContainText(
     /It really was 1[12]\d(\.\d)? % of what was worked out, .* from 5 measured\./,
   );
-  await fit.getByRole('button', { name: /^Take 13\d for Top thread per stitch length$/ }).click();
+  await fit.getByRole('button', { name: /^Take 13\d % for Top thread per stitch length$/ }).click();
   await expect
     .poll(async () => (await (await page.request.get('/api/rules')).json()).numbers.topThreadFactor)
     .toBeGreaterThan(130);
+  // Minutes of hands, as they were in the logbook, are what a day and a price count with.
+  const minutes = page.getByRole('group', { name: 'Minutes by stage' });
+  await expect(minutes).toContainText(/Hoop a piece: 3 min now; 5 min would meet the \d+ measured\./);
+  await minutes.getByRole('button', { name: 'Take 5 min for Hoop a piece' }).click();
+  await page.goto('/rules');
+  await page.getByRole('button', { name: /^Numbers/ }).click();
+  await ticket.fill('Find a number', 'hoop a piece');
+  await expect(page.getByRole('textbox', { name: 'Hoop a piece min' })).toHaveValue('5');
 
   await page.goto('/logbook');
   await page.getByRole('button', { name: 'Filters' }).click();

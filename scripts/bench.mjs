@@ -4,4 +4,5 @@ ensurePackages();
 for (const bench of ['planTicket', 'place', 'hoop', 'layers', 'order', 'stitches', 'nest', 'cutPlan', 'day'])
   run(bin('tsx'), [`core/bench/${bench}.ts`]);
 for (const bench of ['load', 'logbook', 'shop']) run(bin('tsx'), [`server/bench/${bench}.ts`]);
-for (const bench of ['benchGrowth', 'benchBrowser']) run(process.execPath, [`scripts/${bench}.mjs`]);
+for (const bench of ['benchGrowth', 'benchBrowser', 'benchScroll'])
+  run(process.execPath, [`scripts/${bench}.mjs`]);

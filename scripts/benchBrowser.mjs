@@ -1,30 +1,16 @@
 import { BARE_APP, weighBareApp } from './bareApp.mjs';
+import { framesWhile, median, ms, PHONE, p95, row, SLOWER, slowPage } from './benchKit.mjs';
 import { openDemo } from './lib.mjs';
 
 /**
  * How the sheet keeps up on a phone: with the processor at a quarter, a drag's frames, what a keystroke takes, how long
  * until a ticket can be worked on, and what the first visit weighs. Beside it a bare page that moves the same drawing.
  */
-const SLOWER = 4;
-const PHONE = { width: 390, height: 844 };
 const TICKET = '/ticket/demo-ticket-01/place';
 const MOVES = 60;
 
-const sorted = (values) => [...values].sort((a, b) => a - b);
-const median = (values) => sorted(values)[Math.floor(values.length / 2)] ?? Number.NaN;
-const p95 = (values) => sorted(values)[Math.floor(values.length * 0.95)] ?? Number.NaN;
-
 const bareScripts = weighBareApp();
 const { url, browser, close } = await openDemo();
-
-/** A page of a phone whose processor is as slow as asked. */
-async function slowPage(on = browser) {
-  const page = await on.newPage({ viewport: PHONE });
-  const session = await page.context().newCDPSession(page);
-  await session.send('Network.enable');
-  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
-  return { page, session };
-}
 
 /** Milliseconds from an event to the frame that shows what it did, for each act that makes one. */
 async function responses(page, event, acts) {
@@ -72,7 +58,7 @@ async function drag(page, from) {
 
 /** A page with nothing but a drawing, which it moves with the finger. */
 async function barePage(drawing) {
-  const { page } = await slowPage();
+  const { page } = await slowPage(browser);
   await page.setContent(`<body style="margin:0;touch-action:none">${drawing}</body>`);
   await page.evaluate(() => {
     const group = document.querySelector('g[transform*="rotate"]');
@@ -114,11 +100,8 @@ async function bareAppUsable() {
   return times;
 }
 
-const row = (what, value, beside = '') => console.log(`${what.padEnd(46)} ${value.padStart(10)}  ${beside}`);
-const ms = (value) => `${value.toFixed(1)} ms`;
-
 console.log(`\nA phone, its processor at 1/${SLOWER}:`);
-const { page, session } = await slowPage();
+const { page, session } = await slowPage(browser);
 let bytes = 0;
 let scripts = 0;
 const isScript = new Set();
@@ -167,25 +150,6 @@ const squares = (many) =>
     const [x, y] = [(i % 18) * 25 - 220, Math.floor(i / 18) * 25 - 220];
     return { d: `M${x} ${y}L${x + 22} ${y}L${x + 22} ${y + 22}L${x} ${y + 22}Z`, stop: 0, strokeMm: null };
   });
-
-/** Frames while something goes on, ms each. */
-const framesWhile = (shown, ms) =>
-  shown.evaluate(
-    (lasting) =>
-      new Promise((done) => {
-        const frames = [];
-        let [before, begun] = [0, 0];
-        const next = (now) => {
-          if (before > 0) frames.push(now - before);
-          else begun = now;
-          before = now;
-          if (now - begun < lasting) requestAnimationFrame(next);
-          else done(frames);
-        };
-        requestAnimationFrame(next);
-      }),
-    ms,
-  );
 
 /** A ticket whose design is so many squares, laid over the demo's own. */
 async function ticketOfSquares(many) {

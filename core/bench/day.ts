@@ -1,3 +1,5 @@
+import { bestByProgram, inSlots } from '../src/testing/exactDay';
+import { exactSolver } from '../src/testing/exactOrder';
 import { variedDay } from '../src/testing/variedDays';
 import { type Move, moved, movesFrom } from '../src/uses/day/moves';
 import { gapOf, solveDay } from '../src/uses/day/solve';
@@ -80,4 +82,23 @@ const beside = (other: readonly number[]): string => {
 const near = gaps.filter((gap) => gap <= 0.05).length;
 console.log(
   `a day of 10 to 60 pieces, ${DAYS} of them: ${near} within 5 % of the bound, the farthest ${(Math.max(...gaps) * 100).toFixed(1)} %, at most ${(longestMs / 1000).toFixed(1)} s; beside the pile from its top: ${beside(sums.pile)}; beside a list by promised days: ${beside(sums.list)}`,
+);
+
+/** Few pieces, in slots of ten minutes, beside an integer program of the same days. */
+const highs = await exactSolver();
+const [FEW, PIECES] = [6, 4];
+let [ownMs, programMs, alike] = [0, 0, 0];
+for (let seed = 1; seed <= FEW; seed += 1) {
+  const varied = variedDay(seed * 53, PIECES);
+  const machines = varied.machines.map((one) => ({ ...one, needles: one.needles === 1 ? 1 : 12 }));
+  const day = inSlots({ ...varied, machines }, 600);
+  const own = ours(day);
+  const from = performance.now();
+  const best = bestByProgram(highs, day);
+  programMs += performance.now() - from;
+  ownMs += own.ms;
+  if (best.lateS === Math.round(own.lateS) && best.endS === Math.round(own.endS)) alike += 1;
+}
+console.log(
+  `a day of ${PIECES} pieces, ${FEW} of them: ${alike} as good as an integer program of them, in ${(ownMs / programMs).toFixed(3)} × its time`,
 );

@@ -11,11 +11,14 @@ export function Picture({
   title,
   said,
   table,
+  below,
   children,
 }: {
   title: string;
   said?: string;
   table: ReactNode;
+  /** What can be done about it. */
+  below?: ReactNode;
   children: ReactNode;
 }) {
   return (
@@ -27,6 +30,7 @@ export function Picture({
       <View role="img" aria-label={said ?? title}>
         {children}
       </View>
+      {below}
       <Disclosure title="the figures" label={`${title}: the figures`}>
         {table}
       </Disclosure>

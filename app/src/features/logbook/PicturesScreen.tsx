@@ -36,7 +36,7 @@ export function PicturesScreen() {
           {data.missed.map((missed) => (
             <Missed key={missed.placement} missed={missed} />
           ))}
-          {data.took.length > 0 ? <Took rows={data.took} /> : null}
+          {data.took.length > 0 ? <Took took={data.took} hands={data.hands} /> : null}
           {data.needles.length > 0 ? <Needles rows={data.needles} /> : null}
           {data.fits.map((fit) => (
             <Fit key={fit.figure} fit={fit} />

@@ -4,6 +4,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { EMPTY_LOG, type LogInput, NOT_MEASURED } from '../../model/ticket/log';
 import { planTicket } from '../../planner/plan';
 import { exampleA, SAMPLE_SHELF } from '../../testing/samples';
+import { handsWork } from '../cost/runFacts';
 import { type EntryFacts, factsOf } from '../find/entryFacts';
 import { frozenPlan } from '../logbook/frozenPlan';
 import { picturesOf } from './pictures';
@@ -64,7 +65,7 @@ it('fits what was worked out to what it was, and offers the number that would me
   const fits = picturesOf(all, RULES).fits;
   const top = fits.find(({ figure }) => figure === 'top thread');
   expect(top?.times).toBeCloseTo(1.2, 6);
-  expect(top?.offers).toMatchObject({ ids: ['topThreadFactor'], now: 115, fitted: 138 });
+  expect(top?.offers).toMatchObject({ numbers: { topThreadFactor: 138 }, now: 115, fitted: 138 });
   // With that number what is worked out is what it was.
   const again = planTicket(ticket, SAMPLE_SHELF, { ...RULES, numbers: { topThreadFactor: 138 } });
   expect(again.stitch?.topM ?? 0).toBeGreaterThan(planned.topM * 1.12);
@@ -82,9 +83,41 @@ it('minutes by their quarters; of nothing nothing is told', () => {
     missed: [],
     cameOut: [],
     took: [],
+    hands: [],
     needles: [],
     fits: [],
   });
+});
+
+it('minutes of hands are offered as they were: those of single pieces, by how they were held, each with its share', () => {
+  const timed = [5, 6, 7, 6, 6].map((hoop, i) =>
+    facts({ minutes: { place: 2, piece: 1, hoop, mount: 1.5, finish: 7.5 } }, i),
+  );
+  const { hands } = picturesOf(timed, RULES);
+  // Preparing 2 + 1 and putting on 1.5 are as the house counts them; the crest is hooped, not floated.
+  expect(hands).toEqual([
+    { numbers: { hoopMinutes: 6 }, name: 'Hoop a piece', now: 3, fitted: 6, unit: 'minutes', from: 5 },
+    {
+      numbers: { takeOffMinutes: 3, finishMinutes: 4.5 },
+      name: 'Take off and finish a piece',
+      now: 5,
+      fitted: 7.5,
+      unit: 'minutes',
+      from: 5,
+    },
+  ]);
+  // With them, nothing is offered any more, and a piece is planned to take as long.
+  const numbers = Object.assign({}, ...hands.map((one) => one.numbers));
+  expect(picturesOf(timed, { ...RULES, numbers }).hands).toEqual([]);
+  expect(
+    handsWork({ method: 'hooped', hoopings: 1 }, { ...RULES, numbers }).map(({ minutes }) => minutes),
+  ).toEqual([3, 6, 1.5, 3, 4.5]);
+  expect(picturesOf(timed.slice(0, 4), RULES).hands).toEqual([]);
+  const several = timed.map((one) => ({
+    ...one,
+    learned: one.learned && { ...one.learned, results: [{ pieces: 3, faults: {} }] },
+  }));
+  expect(picturesOf(several, RULES).hands).toEqual([]);
 });
 
 it('needles by their hours: every piece stands in one step, and those that broke among them', () => {

@@ -10,6 +10,8 @@ import type { HouseRules } from '../../model/houseRules';
 import { LogSummarySchema } from '../../model/logEntry';
 import { STAGES } from '../../model/stages';
 import { type EntryFacts, FITTED_FIGURES, type FittedFigure } from '../find/entryFacts';
+import { handsTook } from './handsTook';
+import { OfferSchema } from './offer';
 
 const MissedSchema = z.object({
   placement: z.string(),
@@ -50,21 +52,15 @@ const FitSchema = z.object({
   high: z.number(),
   points: z.array(z.object({ planned: z.number(), was: z.number() })),
   /** The number of the house that would meet it, where one does and enough were measured. */
-  offers: z
-    .object({
-      ids: z.array(z.string()),
-      name: z.string(),
-      now: z.number(),
-      fitted: z.number(),
-      unit: z.string(),
-    })
-    .nullable(),
+  offers: OfferSchema.nullable(),
 });
 export const PicturesSchema = z.object({
   pieces: z.number().int(),
   missed: z.array(MissedSchema),
   cameOut: z.array(CameOutSchema),
   took: z.array(TookSchema),
+  /** Minutes of hands that the house counts otherwise than they were. */
+  hands: z.array(OfferSchema),
   needles: z.array(NeedleAgeSchema),
   fits: z.array(FitSchema),
 });
@@ -201,11 +197,12 @@ function fits(entries: readonly EntryFacts[], rules: HouseRules, least: number):
         offers:
           number && isOff
             ? {
-                ids: numbers.map(({ id }) => id),
+                numbers: Object.fromEntries(numbers.map(({ id }) => [id, Math.round(now * times)])),
                 name: number.name,
                 now,
                 fitted: Math.round(now * times),
                 unit: number.unit,
+                from: own.length,
               }
             : null,
       },
@@ -228,6 +225,7 @@ export function picturesOf(entries: readonly EntryFacts[], rules: HouseRules): P
     missed: missed(entries, least),
     cameOut: cameOut(entries),
     took: took(entries),
+    hands: handsTook(entries, rules, least),
     needles: needles(entries),
     fits: fits(entries, rules, least),
   };

@@ -1,21 +1,16 @@
 import type { Pictures } from '@zt/core/uses/pictures/pictures';
-import { useState } from 'react';
 import Svg, { Circle, Line, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
 import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';
-import { Press } from '../../../components/ui/Press';
-import { Stack } from '../../../components/ui/Stack';
 import { Txt } from '../../../components/ui/Txt';
-import { useShop } from '../../../shop/useShop';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
+import { TakeOffers } from './TakeOffers';
 
 /** What was worked out against what it was, with the line that fits it; on the dashed line both are the same. */
 export function Fit({ fit }: { fit: Pictures['fits'][number] }) {
   const p = usePalette();
-  const { rules, setRules } = useShop();
-  const [taken, setTaken] = useState(false);
   const { figure, n, times, low, high, points, offers } = fit;
   const most = Math.max(1e-9, ...points.map(({ planned, was }) => Math.max(planned, was)));
   const at = (value: number) => 10 + (value / most) * (SIDE - 20);
@@ -25,6 +20,7 @@ export function Fit({ fit }: { fit: Pictures['fits'][number] }) {
     <Picture
       title={`Worked out and measured: ${figure}`}
       said={`It really was ${oneDigit(times * 100)} % of what was worked out, half of them ${Math.round(low * 100)} to ${Math.round(high * 100)} %, from ${n} measured.`}
+      below={<TakeOffers offers={offers ? [offers] : []} />}
       table={
         <LateTable
           label={figure}
@@ -81,21 +77,6 @@ export function Fit({ fit }: { fit: Pictures['fits'][number] }) {
           measured
         </Text>
       </Svg>
-      {offers ? (
-        <Stack gap={6}>
-          <Txt as="small">{`${offers.name}: ${offers.now} ${offers.unit === 'percent' ? '%' : offers.unit} now; ${offers.fitted} would meet it. House rules put it back.`}</Txt>
-          <Press
-            title={taken ? 'Taken' : `Take ${offers.fitted}`}
-            label={`Take ${offers.fitted} for ${offers.name}`}
-            disabled={taken}
-            onPress={() => {
-              const numbers = Object.fromEntries(offers.ids.map((id) => [id, offers.fitted]));
-              setRules({ ...rules, numbers: { ...rules.numbers, ...numbers } });
-              setTaken(true);
-            }}
-          />
-        </Stack>
-      ) : null}
     </Picture>
   );
 }

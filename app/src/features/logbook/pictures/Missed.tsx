@@ -1,4 +1,4 @@
-import { formatLength, say } from '@zt/core';
+import { type DisplayUnits, formatLength, say } from '@zt/core';
 import type { Pictures } from '@zt/core/uses/pictures/pictures';
 import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
@@ -9,8 +9,15 @@ import { useShop } from '../../../shop/useShop';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
 
-/** A round step that shows so much in a few lines, mm. */
-const stepFor = (most: number): number => [1, 2, 5, 10, 20, 50].find((step) => most / step <= 4) ?? 100;
+/** So many rings have room for their figures. */
+const MOST_RINGS = 3;
+
+/** A step that shows so much in a few rings, round as lengths are told, mm. */
+function stepFor(most: number, units: DisplayUnits): number {
+  const inch = (parts: number) => (25.4 * parts) / (units.system === 'in' ? units.denominator : 1);
+  const round = units.system === 'in' ? [1, 2, 4, 8, 16, 32].map(inch) : [1, 2, 5, 10, 20, 50];
+  return round.find((step) => most / step <= MOST_RINGS) ?? Math.ceil(most / MOST_RINGS);
+}
 
 /** Where pieces sit against their marks: the mark in the middle, each piece a point, their mean a cross. */
 export function Missed({ missed }: { missed: Pictures['missed'][number] }) {
@@ -18,7 +25,7 @@ export function Missed({ missed }: { missed: Pictures['missed'][number] }) {
   const { units } = useShop();
   const { points, mean, placement, text } = missed;
   const far = Math.max(2, ...points.map(({ right, down }) => Math.max(Math.abs(right), Math.abs(down))));
-  const step = stepFor(far);
+  const step = stepFor(far, units);
   const half = Math.ceil(far / step) * step;
   const at = (mm: number) => SIDE / 2 + (mm / half) * (SIDE / 2 - 22);
   const rings = Array.from({ length: Math.round(half / step) }, (_, i) => (i + 1) * step);

@@ -6,9 +6,10 @@ import { LateTable } from '../../../components/ui/LateTable';
 import { Txt } from '../../../components/ui/Txt';
 import { FONTS } from '../../../theme/fonts';
 import { usePalette } from '../../../theme/palette';
+import { TakeOffers } from './TakeOffers';
 
-/** Minutes of each stage: from the quarter to three quarters a bar, the middle one a notch. */
-export function Took({ rows }: { rows: Pictures['took'] }) {
+/** Minutes of each stage: from the quarter to three quarters a bar, the middle one a notch; and what the house would count. */
+export function Took({ took: rows, hands }: Pick<Pictures, 'took' | 'hands'>) {
   const p = usePalette();
   const most = Math.max(1, ...rows.map(({ threeQuarters }) => threeQuarters));
   const at = (minutes: number) => 76 + (minutes / most) * (SIDE - 120);
@@ -16,6 +17,7 @@ export function Took({ rows }: { rows: Pictures['took'] }) {
     <Picture
       title="Minutes by stage"
       said={rows.map(({ stage, half }) => `${stage} ${oneDigit(half)}`).join(', ')}
+      below={<TakeOffers offers={hands} />}
       table={
         <LateTable
           label="Minutes"
