@@ -42,7 +42,7 @@ const crests = (quantity: number): Ticket => ({
 
 test('a day is planned, done step by step, and planned anew when it runs late', async ({ page }) => {
   await shopAtNine(page, [{ ...crests(2), due: '2026-11-27' }]);
-  await expect(page.getByRole('heading', { name: 'Friday 27 November: 2 pieces' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Friday 27 November: 2 pieces done' })).toBeVisible();
   await expect(page.getByTestId('worth')).toHaveText(
     /^No other order is done sooner\. \d threads? put on\.$/,
   );

@@ -58,7 +58,7 @@ export function DayTapes(props: DayTapesProps) {
   const pieces = countPieces(plan, scale);
   return (
     <View style={{ gap: 4 }}>
-      <Txt as="heading" level={2}>{`${day}: ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`}</Txt>
+      <Txt as="heading" level={2}>{`${day}: ${pieces} ${pieces === 1 ? 'piece' : 'pieces'} done`}</Txt>
       <View
         role="img"
         aria-label={`${day} from ${clockTime(scale.fromMs, plan.zone)} to ${clockTime(scale.toMs, plan.zone)}: hands, ${machines.map(({ name }) => name).join(', ')}, and ${lanes.length} hoops; step by step below`}

@@ -1,4 +1,4 @@
-import type { HandsDo } from '@zt/core/uses/day/tapes';
+import type { HandsDo } from '@zt/core/uses/day/stretches';
 import { View } from 'react-native';
 import { Txt } from '../components/ui/Txt';
 import { usePalette } from '../theme/palette';

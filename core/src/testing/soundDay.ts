@@ -1,5 +1,5 @@
 import { type Solved, solveDay } from '../uses/day/solve';
-import type { Tapes } from '../uses/day/tapes';
+import type { Tapes } from '../uses/day/stretches';
 import type { Day } from '../uses/day/work';
 
 /** A day planned to the end, without a rest. */

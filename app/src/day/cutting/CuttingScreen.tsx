@@ -1,6 +1,6 @@
 import { type DisplayUnits, say } from '@zt/core';
 import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
-import { sayBlank, sayLeft, sayMissing, saySaved, saySpares } from '@zt/core/uses/cutPlan/sayCuts';
+import { sayBeyond, sayBlank, sayLeft, sayMissing, saySaved, saySpares } from '@zt/core/uses/cutPlan/sayCuts';
 import { Link, useRouter } from 'expo-router';
 import { AmongPlaces } from '../../components/AmongPlaces';
 import { Callout } from '../../components/ui/Callout';
@@ -103,6 +103,7 @@ function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) 
       </Callout>
     );
   const { plan } = cutting;
+  const beyond = sayBeyond(plan);
   if (plan.sources.length === 0 && plan.missing.length === 0)
     return (
       <Callout tone="tape">
@@ -112,6 +113,11 @@ function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) 
   return (
     <>
       <Missing plan={plan} units={units} />
+      {beyond ? (
+        <Callout tone="graphite" role="note">
+          <Txt>{say(beyond, units)}</Txt>
+        </Callout>
+      ) : null}
       {plan.sources.length > 0 ? (
         <>
           <Txt testID="cut-saved">{say(saySaved(plan), units)}</Txt>
@@ -139,12 +145,15 @@ export function CuttingScreen() {
   const { units } = useShop();
   const { tickets, failed, more } = shared;
   const cutting = useBenchCut(shared);
-  const count = cutting.state === 'planned' ? cutting.plan.pieces.length : 0;
+  const pieces = cutting.state === 'planned' ? cutting.plan.pieces : [];
+  const served = new Set(pieces.map(({ ticketId }) => ticketId)).size;
   return (
     <AmongPlaces>
       <Screen
         title="Cut and buy"
-        subtitle={count > 0 ? `${count} sheets for ${tickets.length} tickets` : 'Sheets for the whole bench'}
+        subtitle={
+          pieces.length > 0 ? `${pieces.length} sheets for ${served} tickets` : 'Sheets for the whole bench'
+        }
         aside={<Press title="Back" onPress={() => router.replace('/shelf')} />}
       >
         {failed ? (

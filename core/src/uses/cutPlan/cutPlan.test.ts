@@ -1,4 +1,5 @@
 import type { Box } from '../../base/geometry/box';
+import { say } from '../../base/units/phrase';
 import type { Material } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
 import { newTicket } from '../../planner/newTicket';
@@ -11,6 +12,7 @@ import { wantedPieces } from '../cutting/sheetPieces';
 import { canBeCut, checkCuts } from './checkCuts';
 import { cutPlan, MOST_SHEETS } from './cutPlan';
 import { cutFromRoll, cutFromSheet, type Wanted } from './guillotine';
+import { sayBeyond } from './sayCuts';
 
 const piece = (id: string, widthMm: number, heightMm: number): Wanted => ({ id, widthMm, heightMm });
 const box = (left: number, top: number, right: number, bottom: number): Box => ({ left, top, right, bottom });
@@ -135,8 +137,13 @@ describe('the plan of a bench', () => {
     const none = cutPlan([planned(exampleA())], [], SAMPLE_RULES);
     expect([none.sources, none.missing.length > 0]).toEqual([[], true]);
     const many = { ...exampleA(), piece: { ...exampleA().piece, quantity: 1000 } };
-    const { pieces, missing } = cutPlan([planned(many)], SAMPLE_SHELF.materials, SAMPLE_RULES);
+    const { pieces, missing, beyond } = cutPlan([planned(many)], SAMPLE_SHELF.materials, SAMPLE_RULES);
     expect(pieces.length + missing.length).toBe(MOST_SHEETS);
+    expect(MOST_SHEETS + beyond).toBe(1000 * cutPlan([planned(exampleA())], [], SAMPLE_RULES).missing.length);
+    expect(say(sayBeyond({ beyond }) ?? [], { system: 'mm' })).toMatch(
+      /^\d+ ?\d* more sheets come after these: planned once these are cut\.$/,
+    );
+    expect(sayBeyond({ beyond: 0 })).toBeNull();
     expect(
       cutPlan([planned(newTicket('ticket-bare', 't-shirt'))], SAMPLE_SHELF.materials, SAMPLE_RULES).pieces,
     ).toEqual([]);

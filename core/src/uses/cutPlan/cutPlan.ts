@@ -46,6 +46,8 @@ export interface CutPlan {
   pieces: SheetToCut[];
   sources: CutSource[];
   missing: SheetToCut[];
+  /** Pieces beyond those that are planned in one go. */
+  beyond: number;
   /** The shelf’s materials once all is cut. */
   after: Material[];
 }
@@ -172,7 +174,7 @@ function afterCutting(material: Material, sources: readonly CutSource[]): Materi
 
 /**
  * The sheets of all tickets laid out together over offcuts and rolls, to be cut by straight cuts from edge to edge, and
- * numbered in the order they are cut. Of more than `MOST_SHEETS` the rest is not planned.
+ * numbered in the order they are cut. Of more than `MOST_SHEETS` the rest is counted.
  */
 export function cutPlan(
   tickets: readonly PlannedTicket[],
@@ -180,9 +182,8 @@ export function cutPlan(
   rules: HouseRules,
 ): CutPlan {
   const leastMm = numberFor(rules, LAYER_NUMBERS.leastOffcutMm);
-  const wanted = piecesOf(tickets, rules)
-    .slice(0, MOST_SHEETS)
-    .map((piece): SheetToCut => ({ ...piece, no: 0 }));
+  const all = piecesOf(tickets, rules);
+  const wanted = all.slice(0, MOST_SHEETS).map((piece): SheetToCut => ({ ...piece, no: 0 }));
   const types = [...new Set(wanted.map(({ type }) => type))];
   const sorts = types.map((type) =>
     cutOneSort(
@@ -200,6 +201,7 @@ export function cutPlan(
     pieces: numbered.filter(({ no }) => no > 0),
     sources,
     missing: numbered.filter(({ no }) => no === 0),
+    beyond: all.length - wanted.length,
     after: materials.map((material) => afterCutting(material, sources)),
   };
 }

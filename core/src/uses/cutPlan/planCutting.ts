@@ -9,9 +9,10 @@ import type { SpoiltSeen } from '../evidence/advice';
 import { type BlankLine, blanksToBuy } from '../shopping/blanks';
 import { type CutPlan, cutPlan, type PlannedTicket } from './cutPlan';
 
-/** How the bench is cut, and what it would take of rolls were each ticket cut by itself, m. */
+/** How the bench is cut. */
 export interface BenchCut extends CutPlan {
-  byTicketM: number;
+  /** What it would take of rolls were each ticket cut by itself, m; null where this plan does not cut all of them. */
+  byTicketM: number | null;
   /** What this plan takes of rolls, m. */
   takenM: number;
   /** Bare pieces that are still to be bought, and what share of pieces is spoilt. */
@@ -47,5 +48,6 @@ export function* planCutting({
   const takenM = cut.sources.reduce((sum, { sheet, lengthMm }) => sum + (sheet ? 0 : lengthMm / 1000), 0);
   const spoilt = spoiltShare(seen, rules);
   const blanks = blanksToBuy(tickets, rules, () => spoilt.share);
-  return { ...cut, byTicketM, takenM, blanks, spoilt };
+  const cutsAll = cut.missing.length === 0 && cut.beyond === 0;
+  return { ...cut, byTicketM: cutsAll ? byTicketM : null, takenM, blanks, spoilt };
 }

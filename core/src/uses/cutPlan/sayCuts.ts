@@ -53,7 +53,7 @@ export function numbersInWords(nos: readonly number[]): string {
 /** What a plan takes of rolls, and what it spares against cutting ticket by ticket; less than a centimetre is none. */
 export function saySaved({ takenM, byTicketM }: Pick<BenchCut, 'takenM' | 'byTicketM'>): Phrase {
   const taken = phrase`${metres(takenM)} off the rolls`;
-  return byTicketM - takenM < LEAST_SPARED_M
+  return byTicketM === null || byTicketM - takenM < LEAST_SPARED_M
     ? phrase`${taken}.`
     : phrase`${taken}; cut ticket by ticket it would be ${metres(byTicketM)}.`;
 }
@@ -69,6 +69,12 @@ export const sayLeft = ({ after, sources }: Pick<BenchCut, 'after' | 'sources'>)
         sheets > 0 ? phrase`, ${count(sheets)} loose ${sheets === 1 ? 'sheet' : 'sheets'}` : phrase``;
       return phrase`${name}: ${metres(metresLeft)}${also}`;
     });
+
+/** That more is to be cut than one plan holds; nothing where it holds all. */
+export const sayBeyond = ({ beyond }: Pick<BenchCut, 'beyond'>): Phrase | null =>
+  beyond === 0
+    ? null
+    : phrase`${count(beyond)} more ${beyond === 1 ? 'sheet comes' : 'sheets come'} after these: planned once these are cut.`;
 
 /** Pieces that nothing on the shelf is large or long enough for. */
 export const sayMissing = (missing: readonly SheetToCut[]): Phrase[] =>

@@ -1,7 +1,7 @@
 import type { Phrase } from '../../base/units/phrase';
 import { isoOfMs, type Open } from './calendar';
 import type { NotPlanned, PieceWork } from './pieceWorks';
-import type { HandsDo } from './tapes';
+import type { HandsDo } from './stretches';
 
 /** A piece of a plan, with its number: in the order in which pieces go into their hoops. */
 export interface PlannedPiece extends PieceWork {
@@ -74,12 +74,16 @@ export function daysOf({ open, zone }: Pick<DayPlan, 'open' | 'zone'>): { day: s
   return [...days].map(([day, stretches]) => ({ day, open: stretches }));
 }
 
-/** How many pieces hands are at, or at between two times; of one that is hooped more than once, one. */
-export const countPieces = ({ hands, works }: Pick<DayPlan, 'hands' | 'works'>, between?: Open): number =>
-  new Set(
-    hands.flatMap(({ work, fromMs }) => {
-      const piece = works[work];
-      const isIn = !between || (fromMs >= between.fromMs && fromMs < between.toMs);
-      return piece && isIn ? [`${piece.ticketId} ${piece.piece}`] : [];
-    }),
-  ).size;
+/** When each piece is done, by ticket and place; of one that is hooped more than once, when the last of it is. */
+function doneByPiece(works: readonly PlannedPiece[]): number[] {
+  const done = new Map<string, number>();
+  for (const { ticketId, piece, doneMs } of works) {
+    const id = `${ticketId} ${piece}`;
+    done.set(id, Math.max(done.get(id) ?? 0, doneMs ?? Number.POSITIVE_INFINITY));
+  }
+  return [...done.values()];
+}
+
+/** How many pieces a plan has, or how many of them are done between two times; of one that is hooped more than once, one. */
+export const countPieces = ({ works }: Pick<DayPlan, 'works'>, between?: Open): number =>
+  doneByPiece(works).filter((ms) => !between || (ms > between.fromMs && ms <= between.toMs)).length;

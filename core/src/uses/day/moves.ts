@@ -10,7 +10,9 @@ export type Move =
   | { kind: 'mount'; piece: number }
   /** At the machine: a thread is changed, a cloth laid. */
   | { kind: 'tend'; machine: number }
-  | { kind: 'off'; machine: number };
+  | { kind: 'off'; machine: number }
+  /** What is off its machine, without being put down: for the sake of a promised time. */
+  | { kind: 'finish'; piece: number };
 
 /** When a hand’s move begins and ends. */
 export interface Timed {
@@ -23,7 +25,7 @@ export interface Timed {
   threads: readonly string[];
 }
 
-/** All moves that may come next; none once every piece is off its machine. */
+/** All moves that may come next but for finishing, which can be put down; none once every piece is off its machine. */
 export function movesFrom(day: Day, state: State): Move[] {
   const moves: Move[] = [];
   for (const [machine, { piece, run }] of state.on.entries()) {
@@ -139,6 +141,14 @@ function takenOff(day: Day, begun: State, move: Extract<Move, { kind: 'off' }>):
   return [after, { move, fromS: before.handsS, toS, prepareS: 0, threads: [] }];
 }
 
+function finishedAtOnce(day: Day, before: State, move: Extract<Move, { kind: 'finish' }>): [State, Timed] {
+  const { finishS } = workAt(day, move.piece);
+  const toS = before.handsS + finishS;
+  const toFinishS = before.toFinishS - finishS;
+  const after = { ...before, handsS: toS, toFinishS, usableS: Math.min(before.usableS, toFinishS) };
+  return [after, { move, fromS: before.handsS, toS, prepareS: 0, threads: [] }];
+}
+
 /** The day after a move, and when that was done. */
 export function moved(day: Day, state: State, move: Move): [State, Timed] {
   switch (move.kind) {
@@ -148,6 +158,8 @@ export function moved(day: Day, state: State, move: Move): [State, Timed] {
       return mounted(day, state, move);
     case 'tend':
       return tended(day, state, move);
+    case 'finish':
+      return finishedAtOnce(day, state, move);
     default:
       return takenOff(day, state, move);
   }

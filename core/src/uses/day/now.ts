@@ -3,7 +3,7 @@ import type { Stand } from '../../model/day';
 import type { Stage } from '../../model/stages';
 import { clockDay, clockTime, isoOfMs } from './calendar';
 import type { DayPlan, HandsOn, PlannedPiece } from './dayPlan';
-import type { HandsDo } from './tapes';
+import type { HandsDo } from './stretches';
 
 const MS_A_MINUTE = 60_000;
 /** Later than this behind its plan, a day is planned anew from now. */

@@ -1,11 +1,13 @@
 import { endOfDay, openFrom, WorkingTime } from './calendar';
 import type { DayPlan, PlannedPiece } from './dayPlan';
 import { type DayAsked, dayFromTickets } from './fromTickets';
+import { doneOf, finishedInTime, worthOfTapes } from './inTime';
 import { notesOf } from './notes';
 import type { PieceWork } from './pieceWorks';
 import { gapOf, type Solved, type SolveProgress, solveDay } from './solve';
-import { type Tapes, tapesOf } from './tapes';
-import { whyNotPlanned } from './work';
+import type { Tapes } from './stretches';
+import { tapesOf } from './tapes';
+import { isBetter, whyNotPlanned } from './work';
 
 /** How far planning has come: tickets read, or ways looked at. */
 export type DayProgress = { read: number; of: number } | SolveProgress;
@@ -28,10 +30,6 @@ function numbered(works: readonly PieceWork[], { hoops }: Tapes): number[] {
   return numbers;
 }
 
-/** When each piece is done, working seconds. */
-const doneS = ({ hands }: Tapes, work: number): number =>
-  hands.reduce((latest, { piece, toS }) => (piece === work ? Math.max(latest, toS) : latest), 0);
-
 /**
  * Plans tickets from now on, in the hours in which the shop is open: exactly for a few pieces, else well, with how far it is
  * at most from the best. Yields how far it has come; once it is told that it took long enough, it ends with the best it has.
@@ -52,7 +50,8 @@ export function* planDay(
   const isShut = time.totalS === 0;
   const cannot = isShut ? null : whyNotPlanned(day);
   const solved = isShut || cannot ? NOTHING : yield* solveDay(day);
-  const tapes = tapesOf(day, solved.moves);
+  const tapes = tapesOf(day, finishedInTime(day, solved.moves));
+  const worth = worthOfTapes(day, tapes);
   const numbers = numbered(works, tapes);
   const onClock = <T extends { fromS: number; toS: number }, U>(stretches: readonly T[], of: (one: T) => U) =>
     stretches
@@ -63,7 +62,7 @@ export function* planDay(
     (work, i): PlannedPiece => ({
       ...work,
       no: numbers[i] ?? i + 1,
-      doneMs: time.endsAt(doneS(tapes, i)),
+      doneMs: time.endsAt(doneOf(tapes, i)),
       hoopName: hoopName.get(tapes.hoops.find(({ piece }) => piece === i)?.hoop ?? work.hoops[0] ?? '') ?? '',
     }),
   );
@@ -85,9 +84,10 @@ export function* planDay(
     hoops: onClock(tapes.hoops, ({ piece, hoop }) => ({ work: piece, hoop })),
     open: time.open.filter(({ fromMs }) => endMs !== null && fromMs < endMs),
     endMs,
-    isExact: solved.isExact,
-    gap: gapOf(solved),
-    lateS: solved.worth.lateS,
+    // What is finished later than it could be by itself was not told apart in the search.
+    isExact: solved.isExact && !isBetter(solved.worth, worth),
+    gap: gapOf({ ...solved, worth }),
+    lateS: worth.lateS,
     leastLateS: solved.boundLateS,
     rethreads: solved.rethreads,
     notPlanned,

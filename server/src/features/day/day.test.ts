@@ -18,7 +18,7 @@ const keep = (id: string, more: Partial<ReturnType<typeof exampleA>> = {}) =>
   shop.put(`/api/tickets/${id}`, { ticket: { ...exampleA(), id, ...more }, rev: 0 });
 const OFF = { at: 'off', sinceMs: 1_796_000_000_000 } as const;
 
-it('has the tickets that are due first: by their own day, else by that of their order; not what is only asked for', async () => {
+it('has the tickets that are due first: by their own day or that of their order, the sooner; not what is only asked for', async () => {
   const order = (id: string, due: string | null, state: 'asked' | 'agreed') =>
     shop.put(`/api/orders/${id}`, { order: { ...newOrder(id, 'Tees', '2026-11-01'), due, state } });
   await order('order-agreed', '2026-12-03', 'agreed');
@@ -26,10 +26,14 @@ it('has the tickets that are due first: by their own day, else by that of their 
   await keep('ticket-whenever');
   await keep('ticket-of-order', { orderId: 'order-agreed' });
   await keep('ticket-of-day', { due: '2026-12-02' });
+  await keep('ticket-later-than-order', { orderId: 'order-agreed', due: '2026-12-09' });
+  await keep('ticket-before-order', { orderId: 'order-agreed', due: '2026-12-01' });
   await keep('ticket-not-agreed', { orderId: 'order-asked-for' });
   const { tickets, more } = await day();
   expect(tickets.map(({ ticket, due }) => [ticket.id, due])).toEqual([
+    ['ticket-before-order', '2026-12-01'],
     ['ticket-of-day', '2026-12-02'],
+    ['ticket-later-than-order', '2026-12-03'],
     ['ticket-of-order', '2026-12-03'],
     ['ticket-whenever', null],
   ]);

@@ -25,8 +25,8 @@ export async function readDaySheet(db: Reads): Promise<DaySheet> {
   return kept.ok ? kept.value : EMPTY_DAY;
 }
 
-/** The day a ticket is promised for, else its order is. */
-const dueOf = sql<string>`CASE WHEN ${tickets.due} = ${NO_DAY} THEN coalesce(${orders.due}, ${NO_DAY}) ELSE ${tickets.due} END`;
+/** The day a ticket is promised for, or its order: whichever comes sooner. */
+const dueOf = sql<string>`min(${tickets.due}, coalesce(${orders.due}, ${NO_DAY}))`;
 
 const isOpen = and(isNull(tickets.deletedAt), isNull(tickets.loggedAs));
 /** Nothing is made of an order before it is agreed. */
