@@ -51,12 +51,16 @@ export function useSought(words: string, here: readonly KeptTicket[]): KeptTicke
   }, [q, data, isError, here]);
 }
 
-/** The tickets of the whole bench, for what counts over all of them: page after page is read until it is here. */
-export function useBenchTickets(): Ticket[] {
-  const { kept, total, more, failed } = useBench();
+/**
+ * The tickets of the whole bench, for what counts over all of them: page after page is read, null until the last is here.
+ * Those that are here, while the shop’s computer does not answer.
+ */
+export function useBenchTickets(): Ticket[] | null {
+  const { kept, total, more, isHere, failed } = useBench();
   const isPart = total > kept.length && !failed;
   useEffect(() => {
     if (isPart) more();
   });
-  return useMemo(() => kept.map(({ ticket }) => ticket), [kept]);
+  const isAll = (isHere && !isPart) || failed;
+  return useMemo(() => (isAll ? kept.map(({ ticket }) => ticket) : null), [kept, isAll]);
 }

@@ -1,3 +1,4 @@
+import { toEnd } from '../base/inSteps';
 import type { DaySheet, DayTicket } from '../model/day';
 import { EMPTY_DAY } from '../model/day';
 import type { Ticket } from '../model/ticket';
@@ -24,12 +25,7 @@ export const dayAsked = (
 });
 
 /** A day planned to its end, without a rest. */
-export function plannedDay(asked: DayAsked & { zone: string }): DayPlan {
-  const work = planDay(asked);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
-}
+export const plannedDay = (asked: DayAsked & { zone: string }): DayPlan => toEnd(planDay(asked));
 
 /** Tickets that are promised for a day, or for none. */
 export const dueOn = (due: string | null, ...tickets: Ticket[]): DayTicket[] =>

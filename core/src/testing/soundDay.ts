@@ -1,14 +1,10 @@
+import { toEnd } from '../base/inSteps';
 import { type Solved, solveDay } from '../uses/day/solve';
 import type { Tapes } from '../uses/day/stretches';
 import type { Day } from '../uses/day/work';
 
 /** A day planned to the end, without a rest. */
-export function solved(day: Day): Solved {
-  const work = solveDay(day);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
-}
+export const solved = (day: Day): Solved => toEnd(solveDay(day));
 
 /** Whether any two of some stretches are at one time. */
 export const overlaps = (stretches: readonly { fromS: number; toS: number }[]): boolean =>

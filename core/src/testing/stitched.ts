@@ -1,6 +1,7 @@
 import { boxOf } from '../base/geometry/box';
 import { type Clipper, isInside, type Region, type Ring } from '../base/geometry/clip';
 import { nearestOnSegment, type Point } from '../base/geometry/point';
+import { toEnd } from '../base/inSteps';
 import type { Element } from '../stages/design/stitches/element';
 import type { HowToStitch } from '../stages/design/stitches/howToStitch';
 import { stitchDesign } from '../stages/design/stitches/stitchDesign';
@@ -36,10 +37,7 @@ export const circleRing = (x: number, y: number, radius: number, points = 90): R
 
 /** All stitches of some elements, at once. */
 export function stitchedElements(elements: readonly Element[], clip: Clipper): Stitches {
-  const work = stitchDesign(elements, clip);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
+  return toEnd(stitchDesign(elements, clip));
 }
 
 export const stitchedRegion = (region: Region, clip: Clipper, how: Partial<HowToStitch> = {}): Stitches =>

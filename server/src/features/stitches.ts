@@ -5,15 +5,13 @@ import { stitchesAsked } from '@zt/core/stages/design/stitches/asked';
 import type { StitchQuestion } from '@zt/core/stages/design/stitches/question';
 import type { Stitches } from '@zt/core/stages/design/stitches/stitches';
 import { clipperHere } from '../compiled';
+import { inTurns } from '../inTurns';
 
-/** So long the computer stitches before it looks after others, ms, and so long at most in all. */
-const TURN_MS = 25;
+/** So long the computer stitches at most, ms. */
 const LIMIT_MS = 1500;
 /** More is more than one hooping of anything: nobody practises it stitch by stitch. */
 const MOST_STITCHES = 150_000;
 const MOST_MM2 = 160_000;
-
-const turnOfOthers = (): Promise<void> => new Promise((next) => setImmediate(next));
 
 /** Whether a design is stitched in one hooping, as far as is said of it. */
 const isOneHooping = ({ design, hoop }: Plan): boolean =>
@@ -37,16 +35,5 @@ export async function stitchesOf(
 ): Promise<Stitches | null> {
   const question = isOneHooping(plan) ? stitchesAsked(design, { fabric: plan.piece.fabric, rules }) : null;
   if (!question || !isSmall(question)) return null;
-  const work = stitchesAlone(question, await clipperHere());
-  const begun = performance.now();
-  let turn = begun;
-  for (;;) {
-    const { value, done } = work.next();
-    if (done) return value;
-    const now = performance.now();
-    if (now - begun > LIMIT_MS) return null;
-    if (now - turn < TURN_MS) continue;
-    await turnOfOthers();
-    turn = performance.now();
-  }
+  return inTurns(stitchesAlone(question, await clipperHere()), LIMIT_MS);
 }

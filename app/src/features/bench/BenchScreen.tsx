@@ -1,24 +1,9 @@
-import {
-  formatLength,
-  type HouseRules,
-  isInTheWay,
-  type KeptTicket,
-  nextStage,
-  type Plan,
-  planTicket,
-  type Shelf,
-  type Stage,
-  type StageState,
-  say,
-  stageStates,
-  titleOf,
-} from '@zt/core';
+import { type KeptTicket, titleOf } from '@zt/core';
 import { format } from 'date-fns/format';
-import { type Href, Link, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
-import { dueInWords } from '../../components/dueInWords';
 import { UndoBar } from '../../components/UndoBar';
 import { Callout } from '../../components/ui/Callout';
 import { ListScreen } from '../../components/ui/ListScreen';
@@ -31,124 +16,15 @@ import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { useExample } from '../../example/useExample';
 import { useBenchKeys } from '../../hooks/useBenchKeys';
 import { useBench, useSought } from '../../hooks/useBenchTickets';
-import { Thumbnail } from '../../sheet/Thumbnail';
 import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { exampleEnded } from '../../store/editor';
 import { putTicketBack } from '../../store/shopActs';
 import { useAppDispatch, useAppSelector } from '../../store/store';
-import { STAGE_NAMES } from '../../tape/Tape';
 import { useBoard, useWide } from '../../theme/layout';
 import { usePalette } from '../../theme/palette';
-
-interface BenchRow {
-  kept: KeptTicket;
-  plan: Plan;
-  states: StageState[];
-}
-
-function rowsOf(tickets: readonly KeptTicket[], shelf: Shelf, rules: HouseRules): BenchRow[] {
-  return tickets
-    .map((kept) => {
-      const plan = planTicket(kept.ticket, shelf, rules);
-      return { kept, plan, states: stageStates(kept.ticket, plan) };
-    })
-    .sort((a, b) => (a.kept.ticket.due ?? '9999').localeCompare(b.kept.ticket.due ?? '9999'));
-}
-
-/** What to do next on this ticket, in a line: the worst finding, or the stage's own answer. */
-function nextLine(
-  { plan, states }: BenchRow,
-  units: HouseRules['units'],
-): { text: string; trouble: boolean } {
-  const worst = plan.findings.find((f) => f.severity !== 'note');
-  if (worst) return { text: say(worst.text, units), trouble: worst.severity !== 'next' };
-  const stage = nextStage(states);
-  const { place, hoop, layers, stitch, mount } = plan;
-  const lines: Partial<Record<string, string>> = {
-    place: place ? `Mark it ${formatLength(place.depthMm, units)} from ${place.depthName}` : undefined,
-    hoop: hoop?.laid ? `${hoop.laid.verdict.hoop.name}, ${hoop.method}` : undefined,
-    layers: layers
-      ? `${
-          layers.stack
-            .filter((l) => l.role !== 'cloth')
-            .map((l) => l.name)
-            .join(' + ') || 'Nothing underneath'
-        }`
-      : undefined,
-    mount: mount ? `Top of the piece ${mount.chosen.topPoints}` : undefined,
-    stitch: stitch ? `Stitch it, ${Math.round(stitch.totalMinutes)} min` : undefined,
-  };
-  return { text: lines[stage] ?? `Next: ${STAGE_NAMES[stage]}`, trouble: false };
-}
-
-/** Where the ticket is opened: at what is in the way, else at what is next. */
-const stageInHand = ({ plan, states }: BenchRow): Stage =>
-  plan.findings.find(isInTheWay)?.stage ?? nextStage(states);
-
-function TicketRow({ row, units }: { row: BenchRow; units: HouseRules['units'] }) {
-  const p = usePalette();
-  const { ticket } = row.kept;
-  const stage = stageInHand(row);
-  const { text, trouble } = nextLine(row, units);
-  const href = `/ticket/${ticket.id}/${stage}` as Href;
-  return (
-    <Link href={href} asChild>
-      <Pressable
-        aria-label={[
-          `${titleOf(ticket)}, ${STAGE_NAMES[stage]}: ${text}`,
-          ticket.customer ? `for ${ticket.customer}` : '',
-          ticket.due ? `due ${dueInWords(ticket.due)}` : '',
-        ]
-          .filter(Boolean)
-          .join('; ')}
-        style={{
-          flexDirection: 'row',
-          gap: 14,
-          paddingVertical: 12,
-          borderBottomWidth: 1,
-          borderColor: p.hairline,
-          borderStyle: 'dashed',
-          flex: 1,
-        }}
-      >
-        <Thumbnail plan={row.plan} />
-        <Stack gap={2} grow>
-          <Txt as="heading" level={2}>
-            {titleOf(ticket)}
-          </Txt>
-          <Txt
-            as="small"
-            tone="graphite"
-          >{`${ticket.customer || 'for the shelf'} · ${row.plan.piece.fabric.name.toLowerCase()}`}</Txt>
-          <Txt as="strong" tone={trouble ? 'madder' : 'ink'}>
-            {text}
-          </Txt>
-          <Row align="middle" spread>
-            <View
-              style={{
-                backgroundColor: p.tape,
-                borderWidth: 1.5,
-                borderColor: p.onTape,
-                borderRadius: 3,
-                paddingHorizontal: 8,
-                paddingVertical: 2,
-              }}
-            >
-              <Txt
-                as="label"
-                tone="onTape"
-              >{`${row.states.findIndex((s) => s.stage === stage) + 1} ${STAGE_NAMES[stage]}`}</Txt>
-            </View>
-            <Txt as="small" tone="graphite">
-              {dueInWords(ticket.due)}
-            </Txt>
-          </Row>
-        </Stack>
-      </Pressable>
-    </Link>
-  );
-}
+import { byDue, GROUPS, groupOf, useBenchRows } from './benchRows';
+import { TicketRow } from './TicketRow';
 
 /** Before the first piece: what will be here, and the two ways to begin. */
 function EmptyBench() {
@@ -205,21 +81,6 @@ function NotSaved() {
 /** No button is wider, px. */
 const WIDEST_BUTTON = 320;
 
-/** The columns of the board, by what is next on a ticket. */
-const GROUPS = ['Measure and place', 'Hoop and mount', 'Stitch', 'Finish and log'] as const;
-const GROUP_OF: Record<Stage, number> = {
-  piece: 0,
-  design: 0,
-  place: 0,
-  hoop: 1,
-  layers: 1,
-  mount: 1,
-  stitch: 2,
-  finish: 3,
-  log: 3,
-};
-const groupOf = (row: BenchRow): number => GROUP_OF[stageInHand(row)];
-
 /** Today's tickets: what each looks like, what to do next, and what is wrong. */
 export function BenchScreen({ removed }: { removed: string | null }) {
   const shop = useShop();
@@ -235,28 +96,28 @@ export function BenchScreen({ removed }: { removed: string | null }) {
   useEffect(() => {
     dispatch(exampleEnded());
   }, [dispatch]);
-  const rows = useMemo(() => rowsOf(kept, shop.shelf, shop.rules), [kept, shop.shelf, shop.rules]);
+  const { rowOf, stitching } = useBenchRows(kept);
   const soughtKept = useSought(sought, kept);
-  const found = useMemo(
-    () => (soughtKept ? rowsOf(soughtKept, shop.shelf, shop.rules) : rows),
-    [soughtKept, rows, shop.shelf, shop.rules],
-  );
-  const minutes = rows.reduce((sum, row) => sum + (row.plan.stitch?.totalMinutes ?? 0), 0);
+  const found = useMemo(() => byDue(soughtKept ?? kept), [soughtKept, kept]);
   const subtitle = [
     format(new Date(), 'EEEE'),
     `${total} ${total === 1 ? 'piece' : 'pieces'}`,
-    `${Math.round(minutes)} min of stitching${total > rows.length ? ` in the first ${rows.length}` : ''}`,
+    ...(stitching
+      ? [
+          `${Math.round(stitching.minutes)} min of stitching${total > stitching.tickets ? ` in the first ${stitching.tickets}` : ''}`,
+        ]
+      : []),
   ].join(', ');
   const start = <Press kind="main" title="Start a piece" onPress={() => router.push('/new')} />;
   return (
     <AmongPlaces>
-      <ListScreen
+      <ListScreen<KeptTicket>
         title="Bench"
         items={found}
-        keyOf={({ kept: { ticket } }) => ticket.id}
-        row={(row) => <TicketRow row={row} units={shop.units} />}
+        keyOf={({ ticket }) => ticket.id}
+        row={(one) => <TicketRow row={rowOf(one)} units={shop.units} />}
         rowWidth={336}
-        {...(board && soughtKept === null ? { groups: GROUPS, groupOf } : {})}
+        {...(board && soughtKept === null ? { groups: GROUPS, groupOf: (one) => groupOf(rowOf(one)) } : {})}
         onEnd={more}
         subtitle={subtitle}
         aside={<UnitsToggle units={shop.units} onUnits={shop.setUnits} />}
@@ -282,10 +143,10 @@ export function BenchScreen({ removed }: { removed: string | null }) {
             it.
           </Txt>
         ) : null}
-        {rows.length > 5 ? (
+        {kept.length > 5 ? (
           <TextField label="Find a ticket" value={sought} onText={setSought} placeholder="name or customer" />
         ) : null}
-        {isHere && rows.length === 0 ? <EmptyBench /> : null}
+        {isHere && kept.length === 0 ? <EmptyBench /> : null}
       </ListScreen>
     </AmongPlaces>
   );

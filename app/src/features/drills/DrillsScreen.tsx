@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say, type Ticket } from '@zt/core';
 import type { DrillCard } from '@zt/core/model/drillCard';
 import {
   type DrillQuestion,
@@ -98,11 +98,13 @@ function Question({
   );
 }
 
+const NO_JOBS: readonly Ticket[] = [];
+
 /** Short drills, one question after another: what was wrong comes back, spaced over days. */
 export function DrillsScreen() {
   const router = useRouter();
   const { shelf, rules, units } = useShop();
-  const jobs = useBenchTickets();
+  const jobs = useBenchTickets() ?? NO_JOBS;
   const { data: cards = [], isSuccess, isError } = useDrillCardsQuery();
   const [keep] = useKeepCardMutation();
   const [round, setRound] = useState(0);

@@ -14,11 +14,13 @@ import {
   schoolsOf,
   textOfNumber,
 } from '@zt/core';
+import type { HowFar } from '@zt/core/base/inSteps';
 import { minorDigits } from '@zt/core/base/units/money';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { AmongPlaces } from '../../components/AmongPlaces';
+import { HowFarWord } from '../../components/HowFarWord';
 import { SaveWord } from '../../components/SaveWord';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
@@ -114,8 +116,9 @@ function NumberRow({
 }
 
 /** What the school just chosen changes on the bench. */
-function Changed({ tickets }: { tickets: readonly ChangedTicket[] }) {
+function Changed({ tickets, howFar }: { tickets: readonly ChangedTicket[] | null; howFar: HowFar | null }) {
   const { units } = useShop();
+  if (!tickets) return <HowFarWord howFar={howFar} />;
   const count = tickets.length;
   return (
     <Callout tone="chalk" gap={4} role="status">
@@ -209,12 +212,12 @@ export function RulesScreen() {
                   follow(question, { ...rules, schools: { ...rules.schools, [question]: id } })
                 }
               />
-              {changed?.question === question ? <Changed tickets={changed.tickets} /> : null}
+              {changed?.question === question ? <Changed {...changed} /> : null}
             </View>
           ))}
         </Row>
         <Ways rules={rules} decided={decided} onRules={(after) => follow('ways', after)} />
-        {changed?.question === 'ways' ? <Changed tickets={changed.tickets} /> : null}
+        {changed?.question === 'ways' ? <Changed {...changed} /> : null}
         <Disclosure title={`Layers, needle and thread: ${BELIEFS.length} rules`}>
           <Beliefs rules={rules} decided={decided} />
         </Disclosure>

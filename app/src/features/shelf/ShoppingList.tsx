@@ -1,16 +1,18 @@
 import { type ShoppingLine, shoppingList } from '@zt/core';
 import { bySupplier } from '@zt/core/uses/shopping/bySupplier';
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useCallback } from 'react';
 import { View } from 'react-native';
 import { dueInWords } from '../../components/dueInWords';
 import { amount } from '../../components/figures';
+import { HowFarWord } from '../../components/HowFarWord';
 import { Callout } from '../../components/ui/Callout';
 import { FileLink } from '../../components/ui/FileLink';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
+import { useInSlices } from '../../hooks/useInSlices';
 import { useShop } from '../../shop/useShop';
 
 const WORDS: Record<ShoppingLine['why'], (line: ShoppingLine) => string> = {
@@ -45,10 +47,13 @@ export function ShoppingList() {
   const { shelf, rules } = useShop();
   const router = useRouter();
   const tickets = useBenchTickets();
-  const lines = useMemo(() => shoppingList(tickets, shelf, rules), [tickets, shelf, rules]);
+  const list = useCallback(() => shoppingList(tickets ?? [], shelf, rules), [tickets, shelf, rules]);
+  const { result, howFar } = useInSlices(tickets && list);
+  const lines = result ?? [];
   const groups = bySupplier(lines);
   return (
     <>
+      <HowFarWord howFar={howFar} />
       {lines.length > 0 ? (
         <Callout tone="chalk">
           <Txt as="heading" level={2}>

@@ -1,12 +1,14 @@
 import type { Machine } from '@zt/core';
 import { benchNeedles } from '@zt/core/uses/benchNeedles/benchNeedles';
-import { useMemo } from 'react';
+import { useCallback } from 'react';
+import { HowFarWord } from '../../components/HowFarWord';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';
 import { Swatch } from '../../components/ui/Swatch';
 import { Txt } from '../../components/ui/Txt';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
+import { useInSlices } from '../../hooks/useInSlices';
 import { useRules, useShelf } from '../../hooks/useTicket';
 
 /** The needles of a machine over all that is on the bench for it: what is put on before each ticket. */
@@ -14,10 +16,12 @@ function WholeBench({ machine }: { machine: Machine }) {
   const tickets = useBenchTickets();
   const shelf = useShelf();
   const rules = useRules();
-  const found = useMemo(
-    () => benchNeedles(tickets, machine, { shelf, rules }),
+  const finding = useCallback(
+    () => benchNeedles(tickets ?? [], machine, { shelf, rules }),
     [tickets, machine, shelf, rules],
   );
+  const { result: found, howFar } = useInSlices(tickets && finding);
+  if (!found) return <HowFarWord howFar={howFar} />;
   if (found.tickets.length === 0)
     return <Txt as="small">No other ticket on the bench goes on this machine yet.</Txt>;
   return (

@@ -1,3 +1,4 @@
+import { toEnd } from '../../base/inSteps';
 import { say } from '../../base/units/phrase';
 import { applyMend } from '../../model/finding';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
@@ -45,10 +46,8 @@ function made(ticket: Ticket): Ticket {
   const { fabric } = planTicket(ticket, SAMPLE_SHELF, RULES).piece;
   const question = stitchesAsked(ticket.design, { fabric, rules: RULES });
   if (!question) throw new Error('nothing to stitch');
-  const work = answerStitches(question, tools.clip);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return applyChange(ticket, { stage: 'design', set: { made: step.value.made } });
+  const { made: stitches } = toEnd(answerStitches(question, tools.clip));
+  return applyChange(ticket, { stage: 'design', set: { made: stitches } });
 }
 
 const hot = (ticket: Ticket) =>

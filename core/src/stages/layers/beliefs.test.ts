@@ -1,3 +1,4 @@
+import { toEnd } from '../../base/inSteps';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { planTicket } from '../../planner/plan';
@@ -8,10 +9,12 @@ import { BELIEFS } from './beliefs';
 const MM = { system: 'mm' } as const;
 const TICKETS = [exampleA(), exampleB()];
 const changed = (schools: Record<string, string>) =>
-  whatChanges(TICKETS, SAMPLE_SHELF, {
-    before: DEFAULT_HOUSE_RULES,
-    after: { ...DEFAULT_HOUSE_RULES, schools },
-  }).map(({ id, changes }) => [id, changes.map((c) => say(c, MM)).join('; ')]);
+  toEnd(
+    whatChanges(TICKETS, SAMPLE_SHELF, {
+      before: DEFAULT_HOUSE_RULES,
+      after: { ...DEFAULT_HOUSE_RULES, schools },
+    }),
+  ).map(({ id, changes }) => [id, changes.map((c) => say(c, MM)).join('; ')]);
 
 describe('what this shop believes', () => {
   it('is every rule once, with when it speaks and what it concludes', () => {

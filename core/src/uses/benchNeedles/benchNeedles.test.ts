@@ -1,3 +1,4 @@
+import { toEnd } from '../../base/inSteps';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import type { Ticket } from '../../model/ticket';
 import { designed } from '../../testing/designed';
@@ -25,10 +26,12 @@ const shelf = (needles: number) => ({
   machines: SAMPLE_SHELF.machines.map((machine) => ({ ...machine, needles })),
 });
 const needlesFor = (tickets: Ticket[], needles: number) =>
-  benchNeedles(
-    tickets,
-    { id: 'machine-flat', needles },
-    { shelf: shelf(needles), rules: DEFAULT_HOUSE_RULES },
+  toEnd(
+    benchNeedles(
+      tickets,
+      { id: 'machine-flat', needles },
+      { shelf: shelf(needles), rules: DEFAULT_HOUSE_RULES },
+    ),
   );
 const inWords = ({ tickets }: ReturnType<typeof needlesFor>) =>
   tickets.map(({ title, putOn }) => [
@@ -61,10 +64,12 @@ it('goes stop by stop where a ticket has more threads than the machine has needl
 it('leaves out what is not planned yet, and what goes on another machine', () => {
   const bare = designed(ticketOf('bare', null, 'navy'), { widthMm: null });
   const other = ticketOf('other', null, 'navy');
-  const found = benchNeedles(
-    [bare, other],
-    { id: 'no-such-machine', needles: 6 },
-    { shelf: shelf(6), rules: DEFAULT_HOUSE_RULES },
+  const found = toEnd(
+    benchNeedles(
+      [bare, other],
+      { id: 'no-such-machine', needles: 6 },
+      { shelf: shelf(6), rules: DEFAULT_HOUSE_RULES },
+    ),
   );
   expect(found).toEqual({ tickets: [], threadings: 0, eachAnew: 0 });
 });

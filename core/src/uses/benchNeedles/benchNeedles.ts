@@ -1,3 +1,4 @@
+import type { HowFar } from '../../base/inSteps';
 import type { HouseRules } from '../../model/houseRules';
 import type { Machine, Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
@@ -63,17 +64,20 @@ function threadingsEachAnew(planned: readonly Planned[], needles: number): numbe
 
 /**
  * Which thread goes onto which needle of a machine, over all tickets of the bench that go on it, so that as few are put on
- * as can be. Tickets that cannot be planned yet, and those of other machines, are left out.
+ * as can be. Tickets that cannot be planned yet, and those of other machines, are left out. Yields before
+ * each ticket how many were read.
  */
-export function benchNeedles(
+export function* benchNeedles(
   tickets: readonly Ticket[],
   machine: Pick<Machine, 'id' | 'needles'>,
   { shelf, rules }: { shelf: Shelf; rules: HouseRules },
-): BenchNeedles {
-  const planned = [...tickets].sort(byDay).flatMap((ticket): Planned[] => {
+): Generator<HowFar, BenchNeedles> {
+  const planned: Planned[] = [];
+  for (const [read, ticket] of [...tickets].sort(byDay).entries()) {
+    yield { read, of: tickets.length };
     const { stitch, mount } = planTicket(ticket, shelf, rules);
-    return stitch && mount?.machine?.id === machine.id ? [{ ticket, stops: stitch.stops }] : [];
-  });
+    if (stitch && mount?.machine?.id === machine.id) planned.push({ ticket, stops: stitch.stops });
+  }
   const jobs = planned.map((one) => jobsOf(one, machine.needles));
   const served = fewestThreadings(jobs.flat(), machine.needles);
   let first = 0;

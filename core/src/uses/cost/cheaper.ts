@@ -1,4 +1,5 @@
 import { colourDifference } from '../../base/colour/colour';
+import { toEnd } from '../../base/inSteps';
 import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
 import type { Finding } from '../../model/finding';
 import { isInTheWay } from '../../model/finding';
@@ -195,8 +196,5 @@ export function* cheaperSoFar(of: CostOf, spoilt: SpoiltShare): Generator<Cheape
 
 /** All that is cheaper, without a rest. */
 export function whatIsCheaper(of: CostOf, spoilt: SpoiltShare): Cheaper[] {
-  const work = cheaperSoFar(of, spoilt);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
+  return toEnd(cheaperSoFar(of, spoilt));
 }

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { boxOf } from '../../base/geometry/box';
 import { areaOf, type Clipper, isInside, type Region } from '../../base/geometry/clip';
 import { distanceToSegment, type Point } from '../../base/geometry/point';
+import { toEnd } from '../../base/inSteps';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { type Applique, USUAL_APPLIQUE } from '../../model/ticket/applique';
@@ -33,12 +34,6 @@ const shapeOf = (region: Region, rest: Partial<Applique> = {}): ClothShape => ({
   strokeMm: null,
   applique: { ...USUAL_APPLIQUE, stop: 0, ...rest },
 });
-const finished = <T>(work: Generator<unknown, T>): T => {
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
-};
-
 const rimDistance = (region: Region, p: Point): number =>
   Math.min(
     ...region.flatMap((ring) =>
@@ -186,7 +181,7 @@ describe('the shape that is cut', () => {
   });
 });
 
-const nested = (question: NestQuestion): Nested => finished(nest(question, clip));
+const nested = (question: NestQuestion): Nested => toEnd(nest(question, clip));
 const shapesFrom = (seed: number, many: number) =>
   Array.from({ length: many }, (_, i) => ({ name: `${i}`, region: variedShape(seed * 31 + i, clip) })).filter(
     ({ region }) => areaOf(region) > 4,
@@ -274,7 +269,7 @@ const sheetOf = (rest: Partial<Applique> = {}, times = 2): CutSheet => {
     RULES,
     fabricOf({ fabricId: '', fabricChanges: {} }),
   );
-  const [sheet] = facts ? finished(cutSheets({ facts, times, rules: RULES }, clip)) : [];
+  const [sheet] = facts ? toEnd(cutSheets({ facts, times, rules: RULES }, clip)) : [];
   if (!sheet) throw new Error('nothing to cut');
   return sheet;
 };

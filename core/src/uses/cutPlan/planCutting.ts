@@ -1,3 +1,4 @@
+import type { HowFar } from '../../base/inSteps';
 import type { DayTicket } from '../../model/day';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
@@ -29,12 +30,7 @@ export interface CuttingAsked {
 }
 
 /** Plans the cutting of all tickets together; yields before each how many are planned. */
-export function* planCutting({
-  tickets,
-  shelf,
-  rules,
-  seen,
-}: CuttingAsked): Generator<{ read: number; of: number }, BenchCut> {
+export function* planCutting({ tickets, shelf, rules, seen }: CuttingAsked): Generator<HowFar, BenchCut> {
   const planned: PlannedTicket[] = [];
   let byTicketM = 0;
   for (const [i, { ticket }] of tickets.entries()) {

@@ -1,3 +1,4 @@
+import { toEnd } from '../../base/inSteps';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
@@ -5,10 +6,12 @@ import { whatChanges } from './whatChanges';
 
 const MM = { system: 'mm' } as const;
 const to = (schools: HouseRules['schools']) =>
-  whatChanges([exampleA(), exampleB()], SAMPLE_SHELF, {
-    before: DEFAULT_HOUSE_RULES,
-    after: { ...DEFAULT_HOUSE_RULES, schools },
-  }).map(({ name, changes }) => `${name}: ${changes.map((change) => say(change, MM)).join('; ')}`);
+  toEnd(
+    whatChanges([exampleA(), exampleB()], SAMPLE_SHELF, {
+      before: DEFAULT_HOUSE_RULES,
+      after: { ...DEFAULT_HOUSE_RULES, schools },
+    }),
+  ).map(({ name, changes }) => `${name}: ${changes.map((change) => say(change, MM)).join('; ')}`);
 
 describe('what a school changes', () => {
   it('is found in the steps too, and told by them', () => {

@@ -1,3 +1,4 @@
+import type { HowFar } from '../../base/inSteps';
 import { count, type Phrase, phrase } from '../../base/units/phrase';
 import { sheetsInWords } from '../../catalogue/materials';
 import type { HouseRules } from '../../model/houseRules';
@@ -53,20 +54,35 @@ function stepWords(before: ReturnType<typeof doneIn>, after: ReturnType<typeof d
   return left > 0 ? [...told, phrase`${count(left)} more ${left === 1 ? 'step' : 'steps'}`] : told;
 }
 
-/** The tickets that other house rules plan otherwise, each with what changes; those that stay as they are not named. */
-export function whatChanges(
-  tickets: readonly Ticket[],
+/** What other house rules change on a ticket; nothing where it stays as it is. */
+function changesOf(
+  ticket: Ticket,
   shelf: Shelf,
   { before, after }: { before: HouseRules; after: HouseRules },
-): ChangedTicket[] {
-  return tickets.flatMap((ticket) => {
-    const [was, is] = [planTicket(ticket, shelf, before), planTicket(ticket, shelf, after)];
-    const decided = DECIDED.flatMap((read) => {
-      const [a, b] = [read(was), read(is)];
-      return a === b ? [] : [phrase`${b || 'nothing'} instead of ${a || 'nothing'}`];
-    });
-    const changes = [...decided, ...movedWords(was, is)];
-    const all = changes.length > 0 ? changes : stepWords(doneIn(was, before), doneIn(is, after));
-    return all.length === 0 ? [] : [{ id: ticket.id, name: ticket.name, changes: all }];
+): Phrase[] {
+  const [was, is] = [planTicket(ticket, shelf, before), planTicket(ticket, shelf, after)];
+  const decided = DECIDED.flatMap((read) => {
+    const [a, b] = [read(was), read(is)];
+    return a === b ? [] : [phrase`${b || 'nothing'} instead of ${a || 'nothing'}`];
   });
+  const changes = [...decided, ...movedWords(was, is)];
+  return changes.length > 0 ? changes : stepWords(doneIn(was, before), doneIn(is, after));
+}
+
+/**
+ * The tickets that other house rules plan otherwise, each with what changes; those that stay as they are not named. Yields
+ * before each ticket how many were read.
+ */
+export function* whatChanges(
+  tickets: readonly Ticket[],
+  shelf: Shelf,
+  rules: { before: HouseRules; after: HouseRules },
+): Generator<HowFar, ChangedTicket[]> {
+  const changed: ChangedTicket[] = [];
+  for (const [read, ticket] of tickets.entries()) {
+    yield { read, of: tickets.length };
+    const changes = changesOf(ticket, shelf, rules);
+    if (changes.length > 0) changed.push({ id: ticket.id, name: ticket.name, changes });
+  }
+  return changed;
 }

@@ -1,6 +1,7 @@
 import { boxOf, inflate, widthOf } from '../../base/geometry/box';
 import type { Clipper, Region } from '../../base/geometry/clip';
 import type { Point } from '../../base/geometry/point';
+import { toEnd } from '../../base/inSteps';
 import { numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import type { Cloth } from '../../model/ticket/applique';
@@ -91,10 +92,7 @@ export function patternDrawings(asked: CutAsked, clip: Clipper): Patterns[] {
   const cuts = cutPieces(asked.facts.cloths, { clip, scale: asked.facts.scale, rules: asked.rules });
   return cuts.flatMap((cut): Patterns[] => {
     if (cut.pieces.length === 0) return [];
-    const work = laidOut(cut, clip);
-    let step = work.next();
-    while (!step.done) step = work.next();
-    const { laid, widthMm } = step.value;
+    const { laid, widthMm } = toEnd(laidOut(cut, clip));
     return [{ title: cut.cloth.name || 'cloth', drawing: drawingOf(cut, laid, widthMm, { ...asked, clip }) }];
   });
 }

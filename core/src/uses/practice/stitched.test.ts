@@ -1,5 +1,6 @@
 import type { Clipper } from '../../base/geometry/clip';
 import { distance } from '../../base/geometry/point';
+import { toEnd } from '../../base/inSteps';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import type { PracticeCommand } from '../../model/practice';
 import { applyChange, type Ticket } from '../../model/ticket';
@@ -29,10 +30,7 @@ function laid() {
   const plan = planTicket(kept, SAMPLE_SHELF, RULES);
   const question = stitchesAsked(kept.design, { fabric: plan.piece.fabric, rules: RULES });
   if (!question) throw new Error('nothing to stitch');
-  const work = answerStitches(question, clip);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  const { stitches } = step.value;
+  const { stitches } = toEnd(answerStitches(question, clip));
   const job = practiceJob(kept, plan, { shelf: SAMPLE_SHELF, rules: RULES }, { stitches });
   if (!job) throw new Error('no hoop');
   return { job, stitches };

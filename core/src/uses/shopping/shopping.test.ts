@@ -1,3 +1,4 @@
+import { toEnd } from '../../base/inSteps';
 import { say } from '../../base/units/phrase';
 import { applyMend } from '../../model/finding';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
@@ -7,7 +8,9 @@ import { planTicket } from '../../planner/plan';
 import { designed } from '../../testing/designed';
 import { exampleA, exampleB, SAMPLE_SHELF, sheet } from '../../testing/samples';
 import { sheetPieces } from '../cutting/sheetPieces';
-import { shoppingList } from './shopping';
+import { shoppingList as inSteps } from './shopping';
+
+const shoppingList = (...of: Parameters<typeof inSteps>) => toEnd(inSteps(...of));
 
 const MM = { system: 'mm' } as const;
 const RULES = DEFAULT_HOUSE_RULES;

@@ -1,3 +1,4 @@
+import type { HowFar } from '../../base/inSteps';
 import { numberFor } from '../../catalogue/houseNumber';
 import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import type { HouseRules } from '../../model/houseRules';
@@ -89,16 +90,22 @@ function supplyNeeds(plan: Plan, shelf: Shelf, rules: HouseRules): Bare[] {
 }
 
 /** What the tickets need, one after the other: an offcut of the first serves the next. */
-function needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Need[] {
+function* needsOf(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): Generator<HowFar, Need[]> {
   let materials: Material[] = shelf.materials.map((m) => ({ ...m, metresLeft: ENDLESS_M }));
-  return tickets.flatMap((ticket) => {
+  const needs: Need[] = [];
+  for (const [read, ticket] of tickets.entries()) {
+    yield { read, of: tickets.length };
     const plan = planTicket(ticket, shelf, rules);
     const { pieces, after } = cutSheets(plan, { materials }, rules);
     materials = after;
-    return [...rollNeeds(pieces), ...threadNeeds(plan, shelf), ...supplyNeeds(plan, shelf, rules)].map(
-      (need) => ({ ...need, ticket: ticket.name, due: ticket.due }),
-    );
-  });
+    for (const need of [
+      ...rollNeeds(pieces),
+      ...threadNeeds(plan, shelf),
+      ...supplyNeeds(plan, shelf, rules),
+    ])
+      needs.push({ ...need, ticket: ticket.name, due: ticket.due });
+  }
+  return needs;
 }
 
 const URGENCY = ['missing', 'short', 'low'] as const;
@@ -130,9 +137,16 @@ const byDue = (tickets: readonly Ticket[]): Ticket[] =>
 /** After every day. */
 const NEVER = '9999';
 
-/** What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. */
-export function shoppingList(tickets: readonly Ticket[], shelf: Shelf, rules: HouseRules): ShoppingLine[] {
-  const needs = needsOf(byDue(tickets), shelf, rules);
+/**
+ * What to buy for the tickets on the bench: needs less the shelf, and what is nearly gone. Yields before each ticket how
+ * many were read.
+ */
+export function* shoppingList(
+  tickets: readonly Ticket[],
+  shelf: Shelf,
+  rules: HouseRules,
+): Generator<HowFar, ShoppingLine[]> {
+  const needs = yield* needsOf(byDue(tickets), shelf, rules);
   const line = (
     of: {
       group: Need['group'];

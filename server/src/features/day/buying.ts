@@ -6,6 +6,7 @@ import { shoppingList } from '@zt/core/uses/shopping/shopping';
 import { shoppingToCsv } from '@zt/core/uses/shopping/toCsv';
 import type { Db } from '../../db/client';
 import { ApiError } from '../../errors';
+import { inTurns } from '../../inTurns';
 import type { LogMemory } from '../logbook/memory';
 import { pagesToPdf } from '../paper/drawingToPdf';
 import { readShop } from '../shop';
@@ -13,17 +14,23 @@ import { readDay, readOpen } from './reader';
 
 type Reads = Pick<Db, 'select'>;
 
-/** How tickets are cut together; others are answered between. */
+/** Either takes seconds for hundreds of tickets; what takes longer is stuck. */
+const LIMIT_MS = 60_000;
+
+/** Long work over the bench to its end; others are answered between. Throws a refusal in words where it takes too long. */
+async function overBench<T>(work: Iterator<unknown, T, undefined>): Promise<T> {
+  const done = await inTurns(work, LIMIT_MS);
+  if (done === null)
+    throw new ApiError(503, 'too-long', 'There is too much on the bench to be gone through at once.');
+  return done;
+}
+
+/** How tickets are cut together. */
 async function planned(db: Reads, tickets: readonly DayTicket[], memory: LogMemory) {
   const { shelf, rules } = await readShop(db);
   const { pieces } = await memory.learned(rules);
-  const work = planCutting({ tickets, shelf, rules, seen: spoiltAmong(pieces.records) });
-  let step = work.next();
-  while (!step.done) {
-    await new Promise<void>((go) => setImmediate(go));
-    step = work.next();
-  }
-  return { plan: step.value, shelf, rules };
+  const plan = await overBench(planCutting({ tickets, shelf, rules, seen: spoiltAmong(pieces.records) }));
+  return { plan, shelf, rules };
 }
 
 /** The cut plan of the tickets that are due first, on paper. Throws a refusal in words where there is nothing to cut. */
@@ -44,5 +51,5 @@ export async function buyingToCsv(db: Reads, memory: LogMemory): Promise<string>
   const tickets = await readOpen(db);
   const { plan, shelf, rules } = await planned(db, tickets, memory);
   const dated = tickets.map(({ ticket, due }) => ({ ...ticket, due }));
-  return shoppingToCsv(shoppingList(dated, shelf, rules), plan.blanks);
+  return shoppingToCsv(await overBench(shoppingList(dated, shelf, rules)), plan.blanks);
 }

@@ -1,4 +1,5 @@
 import { DEFAULT_HOUSE_RULES, shoppingList } from '@zt/core';
+import { toEnd } from '@zt/core/base/inSteps';
 import { type DayAnswer, type DaySheet, EMPTY_DAY, withStand, workId } from '@zt/core/model/day';
 import type { Exported } from '@zt/core/model/exported';
 import { newOrder } from '@zt/core/model/order';
@@ -102,7 +103,7 @@ it('what to buy is a table with the very lines that the shelf lists, of what is 
   const [head, ...rows] = (await table.text()).split('\r\n');
   expect(head).toBe('supplier,what,needed,here,to buy,unit,why,for,runs out');
   const ticket = { ...exampleA(), name: 'Tees that are asked for' };
-  const listed = shoppingList([ticket], { ...SAMPLE_SHELF, materials: [] }, DEFAULT_HOUSE_RULES);
+  const listed = toEnd(shoppingList([ticket], { ...SAMPLE_SHELF, materials: [] }, DEFAULT_HOUSE_RULES));
   expect(rows).toHaveLength(listed.length);
   for (const { name } of listed) expect(rows.some((row) => row.includes(name))).toBe(true);
   expect(rows[0]).toContain('Tees that are asked for');

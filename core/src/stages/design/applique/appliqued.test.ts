@@ -1,5 +1,6 @@
 import { boxOf } from '../../../base/geometry/box';
 import type { Clipper } from '../../../base/geometry/clip';
+import { toEnd } from '../../../base/inSteps';
 import { say } from '../../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
 import { type Applique, USUAL_APPLIQUE } from '../../../model/ticket/applique';
@@ -35,10 +36,7 @@ const stopsOf = (...parts: Part[]) => {
 function answerOf(...parts: Part[]): StitchAnswer {
   const question = stitchesAsked(designOf(...parts), { fabric: FABRIC, rules: DEFAULT_HOUSE_RULES });
   if (!question) throw new Error('nothing is asked');
-  const work = answerStitches(question, clip);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
+  return toEnd(answerStitches(question, clip));
 }
 
 const at = ({ stitches: { x, y, stop, kind } }: StitchAnswer, of: number) =>

@@ -1,4 +1,5 @@
 import { areaOf, type Clipper, type Region } from '../../../base/geometry/clip';
+import { toEnd } from '../../../base/inSteps';
 import { MOST_STITCHES } from '../../../model/ticket/designBounds';
 import type { StitchFigures } from '../stitchFigures';
 import type { HowToStitch } from './howToStitch';
@@ -24,13 +25,12 @@ export const tooManyStitches = (shapes: Stopped, { fillRowMm, fillStitchMm }: St
 
 /** All stitches of shapes, at once. */
 export function stitchedAtOnce(shapes: Stopped, how: HowToStitch, clip: Clipper): Stitches {
-  const work = stitchDesign(
-    shapes.map((shape) => ({ ...shape, how })),
-    clip,
+  return toEnd(
+    stitchDesign(
+      shapes.map((shape) => ({ ...shape, how })),
+      clip,
+    ),
   );
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
 }
 
 /** How many stitches shapes take in each of their stops. */

@@ -1,0 +1,45 @@
+import type { HowFar } from '@zt/core/base/inSteps';
+import { useEffect, useState } from 'react';
+
+/** So long at a time is worked between two frames, ms: a finger goes on meanwhile. */
+const SLICE_MS = 8;
+/** So often is told how far it is, ms. */
+const TELL_MS = 250;
+
+/** What long work came to, of what it was asked last that is done; and how far the next is, null where nothing is under way. */
+interface InSlices<T> {
+  result: T | null;
+  howFar: HowFar | null;
+}
+
+/**
+ * Long work gone through in slices between frames, from its beginning whenever `begin` is another; it ends when the page is
+ * left. Nothing is done where `begin` is null.
+ */
+export function useInSlices<T>(begin: (() => Generator<HowFar, T>) | null): InSlices<T> {
+  const [state, setState] = useState<InSlices<T>>({ result: null, howFar: null });
+  useEffect(() => {
+    if (!begin) return;
+    const work = begin();
+    let timer: ReturnType<typeof setTimeout>;
+    let told = performance.now();
+    const goOn = () => {
+      const until = performance.now() + SLICE_MS;
+      let step = work.next();
+      while (!step.done && performance.now() < until) step = work.next();
+      if (step.done) {
+        setState({ result: step.value, howFar: null });
+        return;
+      }
+      if (performance.now() - told > TELL_MS) {
+        told = performance.now();
+        const howFar = step.value;
+        setState(({ result }) => ({ result, howFar }));
+      }
+      timer = setTimeout(goOn);
+    };
+    timer = setTimeout(goOn);
+    return () => clearTimeout(timer);
+  }, [begin]);
+  return state;
+}
