@@ -217,3 +217,31 @@ test('the sheets of the bench are laid out together, cut by cut, and printed; ba
   expect(await table.text()).toMatch(/^supplier,what,needed,here,to buy,unit,why,for,runs out\r\n/);
   await expect(page.getByRole('link', { name: 'Shopping list as a table (CSV)' })).toBeVisible();
 });
+
+test('an order of thousands: what is too much for one ticket, one day or one cut plan is said, and counted', async ({
+  page,
+}) => {
+  const thousands = [1, 2, 3].map((n) => ({ ...crests(1000), id: `ticket-of-thousand-${n}` }));
+  await shopAtNine(page, thousands);
+  await expect(page.getByText(/^60 pieces, done /)).toBeVisible();
+  await expect(
+    page.getByText('2 940 more pieces come after these: they are planned as these are done.'),
+  ).toBeVisible();
+
+  await page.goto('/cutting');
+  await expect(page.getByText(/^Nothing on the shelf is large enough, or long enough, for$/)).toBeVisible();
+  await expect(
+    page.getByText('2 400 more sheets come after these: planned once these are cut.'),
+  ).toBeVisible();
+  // Of what is not all cut, nothing is said to be spared.
+  await expect(page.getByTestId('cut-saved')).toHaveText(/^\d+(\.\d+)? m off the rolls\.$/);
+
+  await page.goto('/ticket/ticket-of-thousand-1/piece');
+  const pieces = page.getByRole('textbox', { name: 'How many pieces' });
+  await pieces.fill('5000');
+  await pieces.blur();
+  await expect(
+    page.getByText('“5000” was not taken: a whole number from 1 to 1 000.', { exact: true }),
+  ).toBeVisible();
+  await expect(pieces).toHaveValue('5000');
+});
