@@ -31,7 +31,8 @@ function subtitleOf({ plan, working }: DayInHand): string {
   const { endMs, zone } = plan;
   const pieces = countPieces(plan);
   const until = endMs === null ? '' : `, done ${clockDay(endMs, zone)} at ${clockTime(endMs, zone)}`;
-  return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${until}`;
+  const hoopings = plan.works.length > pieces ? ` in ${plan.works.length} hoopings` : '';
+  return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}${hoopings}${until}`;
 }
 
 function Working({ day }: { day: DayInHand }) {
