@@ -26,12 +26,7 @@ interface ListScreenProps<T> extends ScreenHeadProps {
 const WIDEST = 1080;
 const EDGE = 16;
 /** So many rows are drawn at once; those beyond are drawn as they come near. */
-const FIRST = 12;
-/** As they come near so many rows are drawn at a time, and a frame passes in between: a finger goes on meanwhile. */
-const AT_ONCE = 3;
-const BETWEEN_MS = 16;
-/** Rows are kept so many screens high, the one in sight in the middle. */
-const NEAR_SCREENS = 9;
+const FIRST = 24;
 
 /** A page with a title over a list of any length: only what is in sight, and near it, is drawn. */
 export function ListScreen<T>(props: ListScreenProps<T>) {
@@ -72,9 +67,6 @@ export function ListScreen<T>(props: ListScreenProps<T>) {
             <View style={{ flex: 1, maxWidth: `${100 / columns}%` }}>{row(item)}</View>
           )}
           initialNumToRender={Math.ceil(FIRST / columns)}
-          maxToRenderPerBatch={AT_ONCE}
-          updateCellsBatchingPeriod={BETWEEN_MS}
-          windowSize={NEAR_SCREENS}
           onEndReached={onEnd}
           onEndReachedThreshold={1}
         />

@@ -19,6 +19,8 @@ export interface HandsOn extends Open {
   threads: string[];
   /** What is done at the machine: the thread that is changed, the cloth that is laid; null where it says itself. */
   doing: Phrase | null;
+  /** It was begun before, and put down meanwhile or left over a break. */
+  goesOn: boolean;
 }
 export interface MachineOn extends Open {
   work: number;

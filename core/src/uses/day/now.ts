@@ -59,7 +59,7 @@ const DOES: Record<HandsDo, (piece: PlannedPiece) => Phrase> = {
 
 /** What hands do to a piece, with its number, its name, its hoop and the threads that are put on. */
 export function sayHands(
-  { what, threads, doing }: Pick<HandsOn, 'what' | 'threads' | 'doing'>,
+  { what, threads, doing, goesOn }: Pick<HandsOn, 'what' | 'threads' | 'doing' | 'goesOn'>,
   piece: PlannedPiece,
 ): Phrase {
   const { no, name, hoopName, hooping, hoopings } = piece;
@@ -67,7 +67,8 @@ export function sayHands(
   const into = what === 'hoop' ? phrase`, ${hoopName}` : phrase``;
   const on = threads.length > 0 ? phrase`, thread ${threads.join(', ')}` : phrase``;
   const does = doing ? phrase`: ${doing}` : phrase``;
-  return phrase`${DOES[what](piece)} no. ${count(no)}, ${name}${which}${into}${on}${does}`;
+  const again = goesOn ? phrase`, going on` : phrase``;
+  return phrase`${DOES[what](piece)} no. ${count(no)}, ${name}${which}${into}${on}${does}${again}`;
 }
 
 const wholeMinutes = (ms: number) => minutes(Math.max(1, Math.ceil(ms / MS_A_MINUTE)));

@@ -122,6 +122,23 @@ it('tells how long the machine can be left, what hands do meanwhile, and how lat
   expect(dayNow(plan, (plan.hands[0]?.toMs ?? 0) + LATE_AFTER_MS).behindMs).toBe(LATE_AFTER_MS);
 });
 
+it('what was put down and is gone on with is told as such, once begun', () => {
+  const plan = plannedDay(dayAsked(dueOn(null, of(exampleA(), 6))));
+  const told = plan.hands.map((one) => {
+    const piece = plan.works[one.work];
+    return piece ? say(sayHands(one, piece), MM) : '';
+  });
+  for (const { no } of plan.works) {
+    const prepared = told.filter((words) => words.startsWith(`Prepare no. ${no},`));
+    expect(prepared.length).toBeGreaterThan(0);
+    expect(prepared.map((words) => words.endsWith(', going on'))).toEqual(prepared.map((_, i) => i > 0));
+  }
+  // Each thread is changed once: it is another one that goes on.
+  expect(told.filter((words) => words.startsWith('At the machine') && words.endsWith('going on'))).toEqual(
+    [],
+  );
+});
+
 it('a night away from it is told', () => {
   const nowMs = FRIDAY_MS + 9 * 3600_000;
   const plan = plannedDay(dayAsked(dueOn(null, exampleA()), { nowMs }));

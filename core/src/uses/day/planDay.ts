@@ -30,6 +30,16 @@ function numbered(works: readonly PieceWork[], { hoops }: Tapes): number[] {
   return numbers;
 }
 
+/** Tells of each stretch, one after the other, whether it goes on with what was begun before. */
+function goingOn() {
+  const begun = new Set<string>();
+  return <T extends { one: string }>({ one, ...stretch }: T) => {
+    const goesOn = begun.has(one);
+    begun.add(one);
+    return { ...stretch, goesOn };
+  };
+}
+
 /**
  * Plans tickets from now on, in the hours in which the shop is open: exactly for a few pieces, else well, with how far it is
  * at most from the best. Yields how far it has come; once it is told that it took long enough, it ends with the best it has.
@@ -76,7 +86,8 @@ export function* planDay(
       work: piece,
       doing: (run === undefined ? null : works[piece]?.runs[run]?.what) ?? null,
       threads: threads.map((thread) => works[piece]?.called[thread] ?? thread),
-    })),
+      one: `${what} ${piece} ${run}`,
+    })).map(goingOn()),
     machines: shelf.machines.flatMap(({ id, name }, machine) => {
       const on = onClock(tapes.machines[machine] ?? [], ({ piece, by }) => ({ work: piece, by }));
       return on.length > 0 ? [{ id, name, on }] : [];
