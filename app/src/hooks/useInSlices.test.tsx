@@ -1,56 +1,54 @@
-import { act, renderHook } from '@testing-library/react-native';
+import { renderHook, waitFor } from '@testing-library/react-native';
 import type { HowFar } from '@zt/core/base/inSteps';
 import { useInSlices } from './useInSlices';
 
-beforeEach(() => {
-  jest.useFakeTimers();
-});
-afterEach(() => {
-  jest.useRealTimers();
-});
-
-/** Work that tells each of its steps. */
-const counting = (steps: number, onStep: () => void) =>
+/** Work that tells each of its steps, and takes so long for it, ms. */
+const counting = (steps: number, stepMs: number, onStep: () => void = () => undefined) =>
   function* (): Generator<HowFar, number> {
     for (let read = 0; read < steps; read += 1) {
+      const until = performance.now() + stepMs;
+      while (performance.now() < until);
       onStep();
       yield { read, of: steps };
     }
     return steps;
   };
+interface Props {
+  begin: (() => Generator<HowFar, number>) | null;
+}
 
-it('comes to its result, and begins again when it is of something else', async () => {
-  let steps = 0;
-  const first = counting(3, () => {
-    steps += 1;
+it('what is soon done is there at once, and begins again when it is of something else', async () => {
+  const onStep = jest.fn();
+  const initialProps: Props = { begin: counting(3, 0, onStep) };
+  const { result, rerender } = await renderHook(({ begin }: Props) => useInSlices(begin), { initialProps });
+  expect([result.current.result, onStep.mock.calls.length]).toEqual([3, 3]);
+  await rerender({ begin: counting(5, 0, onStep) });
+  expect([result.current.result, onStep.mock.calls.length]).toEqual([5, 8]);
+});
+
+it('what takes long goes on between frames and says how far it is; what was found before stays until then', async () => {
+  const seen: ReturnType<typeof useInSlices<number>>[] = [];
+  const initialProps: Props = { begin: counting(2, 0) };
+  const { rerender } = await renderHook(({ begin }: Props) => seen.push(useInSlices(begin)), {
+    initialProps,
   });
-  const { result, rerender } = await renderHook(
-    ({ begin }: { begin: (() => Generator<HowFar, number>) | null }) => useInSlices(begin),
-    { initialProps: { begin: first } },
-  );
-  expect(result.current).toEqual({ result: null, howFar: null });
-  await act(() => jest.runAllTimers());
-  expect([result.current.result, steps]).toEqual([3, 3]);
-  const second = counting(5, () => {
-    steps += 1;
-  });
-  await rerender({ begin: second });
-  // What was found before stays until there is another.
-  expect(result.current.result).toBe(3);
-  await act(() => jest.runAllTimers());
-  expect([result.current.result, steps]).toEqual([5, 8]);
+  await rerender({ begin: counting(40, 20) });
+  await waitFor(() => expect(seen.at(-1)).toEqual({ result: 40, howFar: null }), { timeout: 20_000 });
+  const told = seen.filter(({ howFar }) => howFar !== null);
+  expect(told.length).toBeGreaterThan(0);
+  for (const { result, howFar } of told) expect([result, howFar?.of]).toEqual([2, 40]);
+  const read = told.map(({ howFar }) => howFar?.read ?? 0);
+  expect(read).toEqual([...read].sort((x, y) => x - y));
 });
 
 it('does nothing for nothing, and ends with its page', async () => {
   const { result } = await renderHook(() => useInSlices(null));
-  await act(() => jest.runAllTimers());
   expect(result.current).toEqual({ result: null, howFar: null });
-  let steps = 0;
-  const begin = counting(1000, () => {
-    steps += 1;
-  });
-  const { unmount } = await renderHook(() => useInSlices(begin));
+  const onStep = jest.fn();
+  const { unmount } = await renderHook(() => useInSlices(counting(1000, 5, onStep)));
   await unmount();
-  await act(() => jest.runAllTimers());
-  expect(steps).toBe(0);
+  const steps = onStep.mock.calls.length;
+  await new Promise((soon) => setTimeout(soon, 50));
+  expect(onStep.mock.calls.length).toBe(steps);
+  expect(steps).toBeLessThan(1000);
 });

@@ -1,7 +1,9 @@
 import type { HowFar } from '@zt/core/base/inSteps';
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 
-/** So long at a time is worked between two frames, ms: a finger goes on meanwhile. */
+/** So long is worked before the page is drawn, ms: what is known by then moves nothing under the finger. */
+const FIRST_MS = 120;
+/** So long at a time is worked between two frames then, ms: a finger goes on meanwhile. */
 const SLICE_MS = 8;
 /** So often is told how far it is, ms. */
 const TELL_MS = 250;
@@ -14,17 +16,17 @@ interface InSlices<T> {
 
 /**
  * Long work gone through in slices between frames, from its beginning whenever `begin` is another; it ends when the page is
- * left. Nothing is done where `begin` is null.
+ * left. What is soon done is done before the page is drawn. Nothing is done where `begin` is null.
  */
 export function useInSlices<T>(begin: (() => Generator<HowFar, T>) | null): InSlices<T> {
   const [state, setState] = useState<InSlices<T>>({ result: null, howFar: null });
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!begin) return;
     const work = begin();
-    let timer: ReturnType<typeof setTimeout>;
+    let timer: ReturnType<typeof setTimeout> | undefined;
     let told = performance.now();
-    const goOn = () => {
-      const until = performance.now() + SLICE_MS;
+    const goOn = (forMs: number) => {
+      const until = performance.now() + forMs;
       let step = work.next();
       while (!step.done && performance.now() < until) step = work.next();
       if (step.done) {
@@ -36,9 +38,9 @@ export function useInSlices<T>(begin: (() => Generator<HowFar, T>) | null): InSl
         const howFar = step.value;
         setState(({ result }) => ({ result, howFar }));
       }
-      timer = setTimeout(goOn);
+      timer = setTimeout(goOn, 0, SLICE_MS);
     };
-    timer = setTimeout(goOn);
+    goOn(FIRST_MS);
     return () => clearTimeout(timer);
   }, [begin]);
   return state;
