@@ -45,7 +45,8 @@ it('does nothing for nothing, and ends with its page', async () => {
   const { result } = await renderHook(() => useInSlices(null));
   expect(result.current).toEqual({ result: null, howFar: null });
   const onStep = jest.fn();
-  const { unmount } = await renderHook(() => useInSlices(counting(1000, 5, onStep)));
+  const begin = counting(1000, 5, onStep);
+  const { unmount } = await renderHook(() => useInSlices(begin));
   await unmount();
   const steps = onStep.mock.calls.length;
   await new Promise((soon) => setTimeout(soon, 50));

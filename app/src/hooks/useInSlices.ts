@@ -2,7 +2,7 @@ import type { HowFar } from '@zt/core/base/inSteps';
 import { useLayoutEffect, useState } from 'react';
 
 /** So long is worked before the page is drawn, ms: what is known by then moves nothing under the finger. */
-const FIRST_MS = 120;
+const FIRST_MS = 300;
 /** So long at a time is worked between two frames then, ms: a finger goes on meanwhile. */
 const SLICE_MS = 8;
 /** So often is told how far it is, ms. */

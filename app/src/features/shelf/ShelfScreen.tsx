@@ -14,6 +14,7 @@ import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
+import { useBench } from '../../hooks/useBenchTickets';
 import { useThing } from '../../hooks/useThing';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
@@ -195,6 +196,9 @@ const shelfSaveState = saveStateOf('changeShelf');
 /** What the shop owns and what it keeps for the next time. */
 export function ShelfScreen() {
   const { shelf, units, setUnits } = useShop();
+  const bench = useBench();
+  // What the bench needs stands above what is owned: nothing moves once it is there.
+  const isBenchKnown = bench.isHere || bench.failed;
   const dispatch = useAppDispatch();
   const [isOneByOne, setIsOneByOne] = useState(false);
   const isBare = !isOneByOne && SHOWN_NOUNS.every((noun) => shelf[noun].length === 0);
@@ -228,13 +232,17 @@ export function ShelfScreen() {
           />
         ) : null}
         <SetAsideRows place="shelf" />
-        <ShoppingList />
-        {isBare ? <NothingOwned onOneByOne={() => setIsOneByOne(true)} /> : null}
-        {isBare
-          ? null
-          : SHOWN_NOUNS.map((noun) => (
-              <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
-            ))}
+        {isBenchKnown ? (
+          <>
+            <ShoppingList />
+            {isBare ? <NothingOwned onOneByOne={() => setIsOneByOne(true)} /> : null}
+            {isBare
+              ? null
+              : SHOWN_NOUNS.map((noun) => (
+                  <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
+                ))}
+          </>
+        ) : null}
       </Screen>
     </AmongPlaces>
   );
