@@ -144,3 +144,16 @@ test('a thread renamed on two devices is asked about once, and has the name that
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByRole('button', { name: new RegExp(`^${base?.name}: `) })).toBeVisible();
 });
+
+test('what is to be bought is listed though tickets went off the bench elsewhere while it was read', async ({
+  page,
+}) => {
+  await page.route(/\/api\/tickets(\?.*)?$/, async (route) => {
+    const response = await route.fetch();
+    const read = await response.json();
+    await route.fulfill({ response, json: { ...read, total: read.total + 2 } });
+  });
+  await page.goto('/shelf');
+  await expect(page.getByRole('heading', { name: 'Shopping list' })).toBeVisible();
+  await expect(page.getByTestId('to-buy').first()).toBeVisible();
+});

@@ -9,6 +9,8 @@ interface Bench {
   kept: KeptTicket[];
   /** How many there are, read or not. */
   total: number;
+  /** Whether there is a page after those that were read. */
+  hasMore: boolean;
   /** Reads the next page; nothing where there is none. */
   more: () => void;
   isHere: boolean;
@@ -25,6 +27,7 @@ export function useBench(): Bench {
   return {
     kept,
     total: kept.length + Math.max(0, (data?.pages[0]?.total ?? 0) - read),
+    hasMore: hasNextPage,
     more: () => {
       if (hasNextPage && !isFetching) void fetchNextPage();
     },
@@ -56,8 +59,8 @@ export function useSought(words: string, here: readonly KeptTicket[]): KeptTicke
  * Those that are here, while the shop’s computer does not answer.
  */
 export function useBenchTickets(): Ticket[] | null {
-  const { kept, total, more, isHere, failed } = useBench();
-  const isPart = total > kept.length && !failed;
+  const { kept, hasMore, more, isHere, failed } = useBench();
+  const isPart = hasMore && !failed;
   useEffect(() => {
     if (isPart) more();
   });

@@ -1,4 +1,5 @@
 import type { HandsStretch } from './stretches';
+import { EPSILON } from './work';
 
 /** A stretch in which hands have nothing to do that cannot be put down. */
 interface Gap {
@@ -15,14 +16,12 @@ export interface Filler {
   byS: number;
 }
 
-const LEAST_S = 1e-6;
-
 const gapsOf = (main: readonly HandsStretch[]): Gap[] => {
   let at = 0;
   return main.flatMap(({ fromS, toS }) => {
     const gap = { fromS: at, toS: fromS };
     at = Math.max(at, toS);
-    return gap.toS - gap.fromS > LEAST_S ? [gap] : [];
+    return gap.toS - gap.fromS > EPSILON ? [gap] : [];
   });
 };
 
@@ -39,7 +38,7 @@ function preparingOf(prepare: readonly Filler[], gaps: readonly Gap[]): (gap: nu
     return sum;
   });
   const before = prepare.map(
-    ({ byS }) => through[gaps.findLastIndex(({ toS }) => toS <= byS + LEAST_S)] ?? 0,
+    ({ byS }) => through[gaps.findLastIndex(({ toS }) => toS <= byS + EPSILON)] ?? 0,
   );
   return (gap) => {
     let [must, wanted] = [0, 0];
@@ -71,7 +70,7 @@ export function filled(main: readonly HandsStretch[], fillers: readonly Filler[]
     let left = mostS;
     for (const filler of from) {
       const takes = Math.min(left, filler.leftS);
-      if (takes <= LEAST_S || filler.fromS > at + LEAST_S) continue;
+      if (takes <= EPSILON || filler.fromS > at + EPSILON) continue;
       filler.leftS -= takes;
       left -= takes;
       done.push({ fromS: at, toS: at + takes, what: filler.what, piece: filler.piece, threads: [] });

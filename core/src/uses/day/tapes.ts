@@ -2,9 +2,7 @@ import { type Filler, filled } from './gaps';
 import { type Move, moved, type Timed } from './moves';
 import { type State, startOf, workAt } from './state';
 import type { HandsStretch, HoopStretch, MachineStretch, Tapes } from './stretches';
-import type { Day } from './work';
-
-const LEAST_S = 1e-6;
+import { type Day, EPSILON } from './work';
 
 /** Every move with when it is done, and the states between. */
 function timed(day: Day, moves: readonly Move[]): { steps: Timed[]; states: State[] } {
@@ -35,7 +33,7 @@ function mainStretches(steps: readonly Timed[], states: readonly State[]): Hands
       threads,
       ...(move.kind === 'tend' ? { run: states[i]?.on[move.machine]?.run ?? 0 } : {}),
     };
-    return prepareS > LEAST_S
+    return prepareS > EPSILON
       ? [{ fromS, toS: fromS + prepareS, what: 'prepare' as const, piece, threads: [] }, own]
       : [own];
   });
@@ -45,7 +43,7 @@ function mainStretches(steps: readonly Timed[], states: readonly State[]): Hands
 function machineTapes(day: Day, steps: readonly Timed[], states: readonly State[]): MachineStretch[][] {
   const tapes: MachineStretch[][] = day.machines.map(() => []);
   const put = (machine: number, stretch: MachineStretch) => {
-    if (stretch.toS - stretch.fromS > LEAST_S) tapes[machine]?.push(stretch);
+    if (stretch.toS - stretch.fromS > EPSILON) tapes[machine]?.push(stretch);
   };
   const runs = (machine: number, state: State | undefined, fromS: number) => {
     const on = state?.on[machine];
