@@ -159,7 +159,7 @@ for (const size of SIZES) {
         webRoot: folder,
         demo: false,
       },
-      { store },
+      { store, remote: () => '127.0.0.1' },
     );
     const now = '2026-11-28T08:00:00.000Z';
     const put = Object.entries(SAMPLE_SHELF).flatMap(([noun, items]) =>

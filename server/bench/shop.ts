@@ -29,7 +29,12 @@ const config = {
   webRoot: folder,
   demo: false,
 };
-const context = await createContext(config, { store, now: () => NOW, backups: null });
+const context = await createContext(config, {
+  store,
+  now: () => NOW,
+  remote: () => '127.0.0.1',
+  backups: null,
+});
 const app = createApp(context);
 
 const day = (n: number): string => new Date(Date.parse(NOW) + n * 86_400_000).toISOString().slice(0, 10);

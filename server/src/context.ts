@@ -21,7 +21,7 @@ export interface Context {
   readOnly: string | null;
   /** From where it is asked; switched while it runs. */
   reach: Reach;
-  /** The address that a request comes from; null where it comes by no network. */
+  /** The address that a request comes from; null where that cannot be told. */
   remote: (c: Asked) => string | null;
   /** The clock, ISO. */
   now: () => string;

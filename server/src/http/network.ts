@@ -1,7 +1,6 @@
 import { createServer } from 'node:https';
 import type { Socket } from 'node:net';
 import { type ServerType, serve } from '@hono/node-server';
-import { certificatesFor } from './certificates';
 import { isOpenToAll, namesOf } from './guard';
 import { isThisComputer } from './remote';
 
@@ -80,6 +79,8 @@ export async function openDoors(
 
   async function speakHttps() {
     if (!certificates) return;
+    // What makes certificates takes longer to load than the rest of the server: only who opens to all waits for it.
+    const { certificatesFor } = await import('./certificates');
     const { authority, key, cert } = await certificatesFor(namesOf(reach.host), certificates, nowMs());
     const speak = (at: number) =>
       listening({

@@ -47,7 +47,7 @@ export async function openTestApp(overrides: Partial<Context> = {}) {
       webRoot: folder,
       demo: false,
     },
-    { store, now, backups: join(folder, 'backups'), ...overrides },
+    { store, now, remote: () => '127.0.0.1', backups: join(folder, 'backups'), ...overrides },
   );
   const app = createApp(context);
   const send = async (method: string, path: string, body?: unknown) => {

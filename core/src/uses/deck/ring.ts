@@ -1,4 +1,5 @@
-import { distance } from '../../base/geometry/point';
+import { boxOf, centreOf } from '../../base/geometry/box';
+import { distance, type Point, rotate, subtract } from '../../base/geometry/point';
 import { mm, type Phrase, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { MOUNT_NUMBERS } from '../../catalogue/numbers/mount';
@@ -146,24 +147,74 @@ const layUnder: Steps = (facts) => {
   return [step('lay under', 'inside', text)];
 };
 
-const onTheMarks: Steps = ({ hoop, layers, place }) => {
-  const notches = step(
-    'notches',
-    'notches',
-    phrase`Bring the hoop's notches onto the centre and both axis ends.`,
-    {
-      hint: phrase`Through the grid, if the hoop has one: cross under cross.`,
-      cross: place.centre,
-    },
-  );
-  if (hoop.method !== 'floated') return [notches];
+const middleOf = (ring: readonly Point[]): Point => centreOf(boxOf(ring));
+
+/** Closer to the centre mark than this, the hoop centre lies on it: a hand lays no hoop finer, mm. */
+const ON_THE_MARK_MM = 0.8;
+
+/** Where a way on the piece leads, as it lies with its top up. */
+function wayWord({ x, y }: Point): string {
+  if (Math.abs(x) > Math.abs(y)) return x > 0 ? 'right' : 'left';
+  return y > 0 ? 'down' : 'up';
+}
+
+/** How the hoop centre is found from the centre mark: along the axis line, then square to it. Null where it is that mark. */
+function wayToHoopCentre({ hoop: { laid }, place }: RingFacts): Phrase | null {
+  const [left, right] = place.axisEnds;
+  const axisDeg = (Math.atan2(right.y - left.y, right.x - left.x) * 180) / Math.PI;
+  const way = rotate(subtract(middleOf(laid.ring), place.centre), -axisDeg);
+  const said = (part: Point, how: string): Phrase[] => {
+    const by = Math.hypot(part.x, part.y);
+    return by < ON_THE_MARK_MM ? [] : [phrase`${mm(by)} ${wayWord(rotate(part, axisDeg))} ${how}`];
+  };
+  const [first, second] = [
+    ...said({ x: way.x, y: 0 }, 'along the axis line'),
+    ...said({ x: 0, y: way.y }, 'square to the axis line'),
+  ];
+  if (!first) return null;
+  return second ? phrase`${first}, then ${second}` : first;
+}
+
+/** The marks that the hoop is laid on: the design's own, or the hoop centre where the design lies beside it in the hoop. */
+function marksOfHoop(facts: RingFacts): Step[] {
+  const { hoop, place } = facts;
+  const way = wayToHoopCentre(facts);
+  if (!way)
+    return [
+      step('notches', 'notches', phrase`Align the hoop's notches with the centre mark and both axis marks.`, {
+        hint: phrase`A grid helps: lay its cross on the centre mark.`,
+        cross: place.centre,
+      }),
+    ];
+  const centre = middleOf(hoop.laid.ring);
+  return [
+    step('hoop centre', 'notches', phrase`Mark the hoop centre: from the centre mark go ${way}.`, {
+      hint: phrase`The design is not in the middle of this hoop: the machine settings move it onto its marks.`,
+      cross: centre,
+    }),
+    step(
+      'notches',
+      'notches',
+      phrase`Centre the hoop on the hoop centre, its sides parallel to the axis line.`,
+      {
+        hint: phrase`A grid helps: lay its cross on the hoop centre.`,
+        cross: centre,
+      },
+    ),
+  ];
+}
+
+const onTheMarks: Steps = (facts) => {
+  const { hoop, layers } = facts;
+  const marks = marksOfHoop(facts);
+  if (hoop.method !== 'floated') return marks;
   const smooth = step('smooth', 'drum', phrase`Smooth it from the middle outwards, without a pull.`, {
     hint:
       layers.bastingMm === null
         ? null
         : phrase`A basting box ${mm(layers.bastingMm)} outside the design is stitched first.`,
   });
-  return [notches, smooth];
+  return [...marks, smooth];
 };
 
 const closeIt: Steps = (facts) => {

@@ -40,9 +40,27 @@ const isListOfIds = (value: unknown): value is readonly WithId[] =>
 const byId = (rows: unknown): Keyed =>
   Object.fromEntries((isListOfIds(rows) ? rows : []).map((row) => [row.id, row]));
 
-/** The order of theirs, with what only mine has behind. */
-const inTheirOrder = (rows: Keyed, { mine, theirs }: Three<readonly WithId[]>): unknown[] =>
-  [...new Set([...theirs, ...mine].map(({ id }) => id))].flatMap((id) => (id in rows ? [rows[id]] : []));
+const idsOf = (rows: readonly WithId[]): string[] => rows.map(({ id }) => id);
+
+/** Whether what two lists both have stands in another order in them. */
+function areMoved(a: readonly string[], b: readonly string[]): boolean {
+  const [inA, inB] = [new Set(a), new Set(b)];
+  return !isEqual(
+    a.filter((id) => inB.has(id)),
+    b.filter((id) => inA.has(id)),
+  );
+}
+
+/**
+ * The rows in their order: that of the side on which they were moved, and theirs where they were moved on both, or
+ * nobody knows what they were. What only the other side has comes behind.
+ */
+function inOrder(rows: Keyed, three: Three<readonly WithId[]>): unknown[] {
+  const [base, mine, theirs] = [idsOf(three.base), idsOf(three.mine), idsOf(three.theirs)];
+  const isMine = base.length > 0 && areMoved(mine, base) && !areMoved(theirs, base);
+  const order = isMine ? [...mine, ...theirs] : [...theirs, ...mine];
+  return [...new Set(order)].flatMap((id) => (id in rows ? [rows[id]] : []));
+}
 
 const drawingOf = ({ artwork }: Keyed): unknown =>
   isKeyed(artwork) && isKeyed(artwork.source) ? artwork.source.drawing : null;
@@ -88,7 +106,7 @@ function mergeValue(three: Three<unknown>, keys: string[], clashes: Clash[]): un
   }
   if (isListOfIds(mine) && isListOfIds(theirs)) {
     const rows = mergeParts({ base: byId(base), mine: byId(mine), theirs: byId(theirs) }, keys, clashes);
-    return inTheirOrder(rows, { base: [], mine, theirs });
+    return inOrder(rows, { base: isListOfIds(base) ? base : [], mine, theirs });
   }
   if ([base, mine, theirs].every(isSetOfWords)) return mergeWords(three as Three<readonly string[]>);
   clashes.push({ keys, mine });

@@ -4,7 +4,7 @@ import { STAGES } from '../../model/stages';
 import { type Ticket, TicketSchema } from '../../model/ticket';
 import { USUAL_LETTERING } from '../../model/ticket/lettering';
 import type { Names } from '../../model/ticket/names';
-import { EMPTY_PART, FIRST_PART } from '../../model/ticket/part';
+import { EMPTY_PART, FIRST_PART, type Part } from '../../model/ticket/part';
 import { planTicket } from '../../planner/plan';
 import { setLetters } from '../../stages/design/lettering/setLetters';
 import { withName } from '../../stages/design/names/rows';
@@ -49,6 +49,28 @@ it('stages settled on either device are settled, one taken back is not, and noth
     theirs: { ...base, settled: ['piece', 'hoop'] } satisfies Ticket,
   };
   expect(mergeTickets(three, WHO)).toMatchObject({ settled: ['piece', 'hoop', 'place'], offers: {} });
+});
+
+it('parts put in another order on one device stay so, whatever another device makes of one of them', () => {
+  const parts = ['the-crest', 'the-name', 'the-year'].map((id) => ({ ...EMPTY_PART, id, widthMm: 40 }));
+  const of = (...next: Part[]): Ticket => ({ ...BASE, design: { ...BASE.design, parts: next } });
+  const [crest = EMPTY_PART, name = EMPTY_PART, year = EMPTY_PART] = parts;
+  const wider = { ...name, widthMm: 55 };
+  const [moved, widened] = [of(year, crest, name), of(crest, wider, year)];
+  for (const [mine, theirs] of [
+    [moved, widened],
+    [widened, moved],
+  ] as const) {
+    const merged = mergeTickets({ base: of(crest, name, year), mine, theirs }, WHO);
+    expect(merged.design.parts).toEqual([year, crest, wider]);
+    expect(merged.offers).toEqual({});
+  }
+  const bow = { ...EMPTY_PART, id: 'the-bow-below', widthMm: 20 };
+  const added = mergeTickets(
+    { base: of(crest, name, year), mine: moved, theirs: of(crest, name, year, bow) },
+    WHO,
+  );
+  expect(added.design.parts).toEqual([year, crest, name, bow]);
 });
 
 it('names that are made at two tables are ticked by both, and each name changed is changed', () => {

@@ -11,7 +11,7 @@ let app: ReturnType<typeof createApp>;
 let nowMs: number;
 
 beforeEach(async () => {
-  from = null;
+  from = '127.0.0.1';
   nowMs = Date.parse('2026-11-28T08:00:00Z');
   shop = await openTestApp({ remote: () => from, now: () => new Date(nowMs).toISOString() });
   app = createApp(shop.context);
