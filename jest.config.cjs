@@ -5,14 +5,19 @@ const swc = [
 const esmPackages =
   'd3-array|internmap|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid|delaunator|robust-predicates';
 
-const plain = (name, more = {}) => ({
+/** Whether all cases of what enumerates are gone through, or the first of them (`npm run test:long`). */
+const LONG = process.env.LONG === '1';
+
+const plain = (name, { globals = {}, ...more } = {}) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
   testEnvironment: 'node',
   // A test runs in a context of its own, where looking up a global costs some thirty times a local name.
   sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Object', 'Set'],
   testMatch: ['<rootDir>/src/**/*.test.ts'],
+  globals: { LONG, ...globals },
   setupFiles: [`${__dirname}/jest.seed.cjs`],
+  setupFilesAfterEnv: [`${__dirname}/jest.clock.cjs`],
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
   transformIgnorePatterns: [`/node_modules/(?!(${esmPackages})/)`],
   moduleNameMapper: {
@@ -32,8 +37,6 @@ module.exports = {
     plain('server', {
       displayName: 'elsewhere',
       globals: { ENGINE: 'server' },
-      // Each statement is a request of its own.
-      setupFilesAfterEnv: [`${__dirname}/jest.patient.cjs`],
       testPathIgnorePatterns: ['\\.long\\.test', '/backup/', '/backups/', '/standIn/', '/wholeFile'],
     }),
     '<rootDir>/app/jest.config.cjs',

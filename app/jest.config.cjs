@@ -10,6 +10,12 @@ module.exports = {
   rootDir: __dirname,
   // As in the other projects: a global is found some thirty times quicker so.
   sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Object', 'Set'],
+  globals: { ...preset.globals, LONG: process.env.LONG === '1' },
+  setupFilesAfterEnv: [
+    ...(preset.setupFilesAfterEnv ?? []),
+    `${__dirname}/../jest.clock.cjs`,
+    `${__dirname}/src/testing/patience.ts`,
+  ],
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
   transformIgnorePatterns: [
     '/node_modules/(?!(\\.pnpm|(jest-)?react-native|@react-native(-community)?|expo|@expo|@expo-google-fonts|@rneui|react-native-.*|@reduxjs|immer|react-redux|d3-array|internmap|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|uuid|comlink|lucide-react-native)(/|$|-))',

@@ -234,7 +234,7 @@ for (const path of PAGES)
   });
 
 test.describe('with colours of the person’s own', () => {
-  test.use({ forcedColors: 'active', reducedMotion: 'reduce' } as never);
+  test.use({ contextOptions: { forcedColors: 'active', reducedMotion: 'reduce' } });
   test('what is chosen is told by a line', async ({ page }) => {
     await page.goto(`${await copyOf(page, 'demo-ticket-01')}/hoop`);
     const width = (locator: Locator) => locator.evaluate((e) => getComputedStyle(e).outlineWidth);

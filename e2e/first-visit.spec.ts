@@ -4,11 +4,15 @@ import { expect, test } from './support/test';
 const MOST_FIRST_KB = 750;
 const MOST_AGAIN_KB = 40;
 
-test('the first visit of a ticket is light, and the next fetches next to nothing', async ({ page }, {
+test('the first visit of a ticket is light, and the next fetches next to nothing', async ({ browser, shop }, {
   project,
 }) => {
   test.skip(project.name !== 'phone', 'what is fetched is the same in every size');
-  const session = await page.context().newCDPSession(page);
+  // A browser that was never here.
+  const { viewport = null } = project.use;
+  const context = await browser.newContext({ baseURL: shop.url, viewport, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
   await session.send('Network.enable');
   let bytes = 0;
   session.on('Network.loadingFinished', ({ encodedDataLength }) => {
@@ -24,4 +28,5 @@ test('the first visit of a ticket is light, and the next fetches next to nothing
   expect(first).toBeGreaterThan(100);
   expect(first).toBeLessThan(MOST_FIRST_KB);
   expect(await visit()).toBeLessThan(MOST_AGAIN_KB);
+  await context.close();
 });

@@ -1,4 +1,5 @@
-import { bin, ensurePackages, run } from './lib.mjs';
+import { bin, run } from './lib.mjs';
+import { ensurePackages } from './packages.mjs';
 
 ensurePackages();
 for (const bench of ['planTicket', 'place', 'hoop', 'layers', 'order', 'stitches', 'nest', 'cutPlan', 'day'])

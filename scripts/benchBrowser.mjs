@@ -1,6 +1,6 @@
 import { BARE_APP, weighBareApp } from './bareApp.mjs';
 import { framesWhile, median, ms, PHONE, p95, row, SLOWER, slowPage } from './benchKit.mjs';
-import { openDemo } from './lib.mjs';
+import { openDemo } from './serve.mjs';
 
 /**
  * How the sheet keeps up on a phone: with the processor at a quarter, a drag's frames, what a keystroke takes, how long
@@ -9,7 +9,7 @@ import { openDemo } from './lib.mjs';
 const TICKET = '/ticket/demo-ticket-01/place';
 const MOVES = 60;
 
-const bareScripts = weighBareApp();
+const bareScripts = await weighBareApp();
 const { url, browser, close } = await openDemo();
 
 /** Milliseconds from an event to the frame that shows what it did, for each act that makes one. */

@@ -2,7 +2,8 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { bin, CHROMIUM, ensureWebApp, ROOT, run } from './lib.mjs';
+import { bin, ROOT, run } from './lib.mjs';
+import { CHROMIUM } from './packages.mjs';
 
 /** What many years in one file cost: bench and logbook with 100 entries, then with 20 000 and 500 open tickets. */
 const SIZES = [
@@ -17,7 +18,7 @@ const PAGES = [
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
-ensureWebApp();
+await import('./build/main.mjs');
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
 

@@ -1,5 +1,5 @@
 import { framesWhile, median, ms, p95, row, SLOWER, slowPage } from './benchKit.mjs';
-import { openDemo } from './lib.mjs';
+import { openDemo } from './serve.mjs';
 
 /**
  * How long lists scroll on a phone, its processor at a quarter: 200 open orders and their 2 000 tickets, beside a bare page

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
-import { bin, ensurePackages, ROOT } from './lib.mjs';
+import { bin, ROOT } from './lib.mjs';
+import { ensurePackages } from './packages.mjs';
 
 /**
  * The inner loop: types, lint and units, side by side; says how long each took. What enumerates for seconds stands in

@@ -1,6 +1,4 @@
-import { ensurePackages, ensureWebApp, startServer } from './lib.mjs';
+import { serve } from './serve.mjs';
 
 /** The demo: a shop of our own with tickets, shelf and logbook, in a data file of its own. */
-ensurePackages();
-ensureWebApp();
-startServer({ ZT_DEMO: '1', ZT_DATA: process.env.ZT_DATA ?? 'data/demo.db', PORT: process.env.PORT ?? '0' });
+await serve({ ZT_DEMO: '1', ZT_DATA: process.env.ZT_DATA ?? 'data/demo.db', PORT: process.env.PORT ?? '0' });

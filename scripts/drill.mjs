@@ -1,4 +1,5 @@
-import { bin, ensureChromium, ensurePackages, ensureWebApp, run } from './lib.mjs';
+import { bin, run } from './lib.mjs';
+import { ensureChromium, ensurePackages } from './packages.mjs';
 
 const inJest = (test) => [bin('jest'), ['--selectProjects', 'server', '--runTestsByPath', test]];
 
@@ -24,7 +25,7 @@ if (!drill) {
   process.exit(2);
 }
 if (name === 'browser') {
-  ensureWebApp();
+  await import('./build/main.mjs');
   ensureChromium();
 }
 const [command, args] = drill.command;

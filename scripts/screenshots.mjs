@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { openDemo, ROOT } from './lib.mjs';
+import { ROOT } from './lib.mjs';
+import { openDemo } from './serve.mjs';
 
 /** A hoop put on the practice machine, latched, and the first colour stitched. */
 async function practise(page) {

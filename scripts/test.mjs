@@ -1,7 +1,8 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, ensureChromium, ensurePackages, ROOT, run } from './lib.mjs';
+import { bin, ROOT, run } from './lib.mjs';
+import { ensureChromium, ensurePackages } from './packages.mjs';
 
 /** Everything, from types to the real interface; ends with one line over all of it. */
 ensurePackages();
@@ -64,7 +65,7 @@ const checks = beside('types and lint', [
   'npm run --silent types',
   'npm run --silent lint',
 ]);
-const build = beside('web app', [`${process.execPath} scripts/webApp.mjs`]);
+const build = beside('web app', [`${process.execPath} scripts/build/main.mjs`]);
 await Promise.all([checks, build]);
 check('unit and server tests', bin('jest'), ['--json', `--outputFile=${join(results, 'jest.json')}`]);
 add('jest.json', (r) => ({

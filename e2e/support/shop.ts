@@ -1,12 +1,15 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
-/** The web app as it was built. */
+/** The server and the web app as they were built. */
+const SERVER = join(ROOT, '.build/server/main.mjs');
 export const WEB = join(ROOT, 'app/dist');
+/** A data folder with the demo's shop in it, as it is before anybody was there; made once for a run (seeded.ts). */
+export const SEEDED = join(ROOT, '.build/e2e-seeded');
 const READY = /ready: (http:\/\/\S+)/;
 
 export interface Shop {
@@ -16,18 +19,38 @@ export interface Shop {
   /** Switches the shop's computer off; `up` starts it again under the same address. */
   down: () => Promise<void>;
   up: () => Promise<void>;
+  /** Puts it back to how it was opened, under the same address. */
+  anew: () => Promise<void>;
   stop: () => Promise<void>;
 }
 
-/** A real server over a real file of its own, with the demo's data unless it is to be empty, on a free port. */
-export async function openShop({ web = WEB, host = '127.0.0.1', demo = true } = {}): Promise<Shop> {
-  const folder = mkdtempSync(join(tmpdir(), 'thimble-'));
+interface ShopSetting {
+  web?: string;
+  host?: string;
+  /** Whether the demo's data is in it, or nothing. */
+  demo?: boolean;
+  /** Where its data is made, in place of a copy of what was made once. */
+  folder?: string;
+}
+
+/** A real server over a real file of its own, on a free port. */
+export async function openShop({
+  web = WEB,
+  host = '127.0.0.1',
+  demo = true,
+  folder = mkdtempSync(join(tmpdir(), 'thimble-')),
+}: ShopSetting = {}): Promise<Shop> {
   const file = join(folder, 'shop.db');
+  const fill = () => {
+    mkdirSync(folder, { recursive: true });
+    if (demo && existsSync(join(SEEDED, 'shop.db'))) cpSync(SEEDED, folder, { recursive: true });
+  };
   const start = (port: string) =>
-    spawn(join(ROOT, 'node_modules/.bin/tsx'), [join(ROOT, 'server/src/main.ts')], {
+    spawn(process.execPath, [SERVER], {
       cwd: ROOT,
       env: { ...process.env, PORT: port, ZT_DEMO: demo ? '1' : '0', ZT_DATA: file, ZT_WEB: web, HOST: host },
     });
+  fill();
   let child = start('0');
   const url = await addressOf(child);
   const down = async () => {
@@ -39,11 +62,17 @@ export async function openShop({ web = WEB, host = '127.0.0.1', demo = true } = 
     child = start(new URL(url).port);
     await addressOf(child);
   };
+  const anew = async () => {
+    await down();
+    rmSync(folder, { recursive: true, force: true });
+    fill();
+    await up();
+  };
   const stop = async () => {
     await down();
     rmSync(folder, { recursive: true, force: true });
   };
-  return { url, file, down, up, stop };
+  return { url, file, down, up, anew, stop };
 }
 
 function addressOf(child: ChildProcess): Promise<string> {

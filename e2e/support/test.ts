@@ -1,5 +1,8 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 import { openShop, type Shop } from './shop';
 
 const RULES_IN = { units: { system: 'in', denominator: 16 }, schools: {}, numbers: {} };
@@ -10,20 +13,74 @@ interface Fixtures {
   quiet: undefined;
 }
 
-/** Tests against a shop of their own worker; no page error and no console warning goes unseen. */
+interface OfWorker {
+  /** A browser whose compiled scripts stay from one test to the next, and nothing else does. */
+  browsing: BrowserContext;
+  shop: Shop;
+}
+
 /** What the browser says where these tests let the app keep no copy of itself (playwright.config.ts). */
 const BLOCKED = /^Service Worker registration blocked/;
 
-export const test = base.extend<Fixtures, { shop: Shop }>({
+/** What a page leaves behind in the browser. */
+const LEFT = 'cookies,local_storage,indexeddb,cache_storage,service_workers';
+
+/** Takes away what a test left in the browser, so that the next one finds it as a new one. */
+async function tidy(browsing: BrowserContext, origin: string): Promise<void> {
+  const [first, ...others] = browsing.pages();
+  for (const page of others) await page.close();
+  const page = first ?? (await browsing.newPage());
+  await browsing.setOffline(false);
+  await browsing.unrouteAll({ behavior: 'ignoreErrors' });
+  await browsing.clearPermissions();
+  await page.goto('about:blank');
+  const session = await browsing.newCDPSession(page);
+  await session.send('Storage.clearDataForOrigin', { origin, storageTypes: LEFT });
+  await session.detach();
+}
+
+/** Tests of a worker that share a shop, as they find it or emptied before each, and a browser that is tidied after each. */
+const inKeptBrowser = base.extend<object, OfWorker & { demo: boolean }>({
+  demo: [true, { scope: 'worker', option: true }],
   shop: [
-    async ({ browserName: _ }, use) => {
-      const shop = await openShop();
+    async ({ demo }, use) => {
+      const shop = await openShop({ demo });
       await use(shop);
       await shop.stop();
     },
     { scope: 'worker' },
   ],
+  browsing: [
+    async ({ playwright, launchOptions, shop }, use, { project }) => {
+      const folder = mkdtempSync(join(tmpdir(), 'thimble-browser-'));
+      const { viewport = null, hasTouch = false } = project.use;
+      const browsing = await playwright.chromium.launchPersistentContext(folder, {
+        ...launchOptions,
+        viewport,
+        hasTouch,
+        baseURL: shop.url,
+        serviceWorkers: 'block',
+      });
+      await use(browsing);
+      await browsing.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
   baseURL: async ({ shop }, use) => use(shop.url),
+  context: async ({ browsing, shop }, use) => {
+    await use(browsing);
+    await tidy(browsing, shop.url);
+  },
+  page: async ({ context, colorScheme, contextOptions }, use) => {
+    const page = await context.newPage();
+    await page.emulateMedia({ colorScheme, ...contextOptions });
+    await use(page);
+  },
+});
+
+/** Tests against a shop of their own worker; no page error and no console warning goes unseen. */
+export const test = inKeptBrowser.extend<Fixtures>({
   allowed: [[], { option: true }],
   quiet: [
     async ({ page, allowed, shop, request }, use) => {
@@ -41,14 +98,16 @@ export const test = base.extend<Fixtures, { shop: Shop }>({
   ],
 });
 
-/** Tests on a shop where nobody has been yet, each on one of its own. */
-export const onEmptyShop = base.extend<{ emptyShop: Shop }>({
-  emptyShop: async ({ browserName: _ }, use) => {
-    const shop = await openShop({ demo: false });
-    await use(shop);
-    await shop.stop();
-  },
-  baseURL: async ({ emptyShop }, use) => use(emptyShop.url),
+/** Tests on a shop where nobody has been yet: each leaves it empty for the next. */
+export const onEmptyShop = inKeptBrowser.extend<{ emptied: undefined }>({
+  demo: [false, { scope: 'worker' }],
+  emptied: [
+    async ({ shop }, use) => {
+      await use(undefined);
+      await shop.anew();
+    },
+    { auto: true },
+  ],
 });
 
 export { expect };

@@ -45,7 +45,7 @@ const MOST_BODY_MB = 8;
 const MOST_EXPORT_MB = 256;
 
 /** A file that bears the hash of what it holds: under this name it is never another. */
-const HASHED = /[-.][0-9a-f]{32}\.\w+$/;
+const HASHED = /[-.]([0-9a-f]{32}|[0-9A-Z]{8})\.\w+$/;
 
 const API_DOCUMENT = {
   openapi: '3.1.0',

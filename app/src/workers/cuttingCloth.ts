@@ -2,6 +2,7 @@ import type { CutAsked, CutProgress, CutSheet } from '@zt/core/uses/cutFile/cutS
 import { proxy } from 'comlink';
 import type { CutWorker } from './cut.worker';
 import { inWorker, type WorkerJob } from './inWorker';
+import { startWorker } from './startWorker';
 
 /** What takes longer is more than is cut in one go. */
 const LIMIT_MS = 60_000;
@@ -12,7 +13,7 @@ export const cuttingCloth = (
   onProgress: (progress: CutProgress) => void,
 ): WorkerJob<CutSheet[]> =>
   inWorker<CutWorker, CutSheet[]>({
-    make: () => new Worker(new URL('./cut.worker.ts', import.meta.url)),
+    make: () => startWorker('cut'),
     ask: (remote) => remote.cut(asked, proxy(onProgress)),
     limitMs: LIMIT_MS,
     what: 'The laying of the pieces',

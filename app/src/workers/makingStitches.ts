@@ -3,6 +3,7 @@ import type { StitchQuestion } from '@zt/core/stages/design/stitches/question';
 import type { StitchProgress } from '@zt/core/stages/design/stitches/stitchDesign';
 import { proxy } from 'comlink';
 import { inWorker, type WorkerJob } from './inWorker';
+import { startWorker } from './startWorker';
 import type { StitchWorker } from './stitch.worker';
 
 /** A design that takes longer is more than one hooping of anything. */
@@ -14,7 +15,7 @@ export const makingStitches = (
   onProgress: (progress: StitchProgress) => void,
 ): WorkerJob<StitchAnswer> =>
   inWorker<StitchWorker, StitchAnswer>({
-    make: () => new Worker(new URL('./stitch.worker.ts', import.meta.url)),
+    make: () => startWorker('stitch'),
     ask: (remote) => remote.stitch(question, proxy(onProgress)),
     limitMs: LIMIT_MS,
     what: 'The stitching',

@@ -5,6 +5,7 @@ import type { DayProgress } from '@zt/core/uses/day/planDay';
 import { proxy } from 'comlink';
 import type { DayWorker } from './day.worker';
 import { inWorker, type WorkerJob } from './inWorker';
+import { startWorker } from './startWorker';
 
 /** Either ends long before; what takes longer is stuck. */
 const LIMIT_MS = 60_000;
@@ -15,7 +16,7 @@ export const planningDay = (
   onProgress: (progress: DayProgress) => void,
 ): WorkerJob<DayPlan> =>
   inWorker<DayWorker, DayPlan>({
-    make: () => new Worker(new URL('./day.worker.ts', import.meta.url)),
+    make: () => startWorker('day'),
     ask: (remote) => remote.plan(asked, proxy(onProgress)),
     limitMs: LIMIT_MS,
     what: 'The plan of the day',
@@ -27,7 +28,7 @@ export const planningCuts = (
   onProgress: Parameters<DayWorker['cut']>[1],
 ): WorkerJob<BenchCut> =>
   inWorker<DayWorker, BenchCut>({
-    make: () => new Worker(new URL('./day.worker.ts', import.meta.url)),
+    make: () => startWorker('day'),
     ask: (remote) => remote.cut(asked, proxy(onProgress)),
     limitMs: LIMIT_MS,
     what: 'The cut plan',

@@ -3,6 +3,7 @@ import { MOST_CHARACTERS } from '@zt/core/model/drawing';
 import type { HowWide } from '@zt/core/stages/design/svg/readSvg';
 import type { DesignWorker, HowToRead } from './design.worker';
 import { inWorker, type WorkerJob } from './inWorker';
+import { startWorker } from './startWorker';
 
 /** A drawing that takes longer is none that anyone stitches. */
 const LIMIT_MS = 20_000;
@@ -11,7 +12,7 @@ type Reading = WorkerJob<ReadSvg | SvgRefusal | HowWide>;
 
 const reading = (textOf: () => Promise<string>, fileName: string, how: HowToRead): Reading =>
   inWorker<DesignWorker, ReadSvg | SvgRefusal | HowWide>({
-    make: () => new Worker(new URL('./design.worker.ts', import.meta.url)),
+    make: () => startWorker('design'),
     ask: async (remote) => remote.readSvg({ text: await textOf(), fileName, ...how }),
     limitMs: LIMIT_MS,
     what: 'The drawing',

@@ -2,6 +2,7 @@ import type { ScatterProgress, ScatterQuestion } from '@zt/core/stages/place/sca
 import { proxy } from 'comlink';
 import { inWorker, type Worked } from './inWorker';
 import type { ScatterWorker } from './scatter.worker';
+import { startWorker } from './startWorker';
 
 /** A search that has not ended by then has found what there is to find. */
 const LIMIT_MS = 60_000;
@@ -24,7 +25,7 @@ export function scatterMotifs(
     onProgress(progress);
   });
   const { done, stop } = inWorker<ScatterWorker, ScatterProgress | null>({
-    make: () => new Worker(new URL('./scatter.worker.ts', import.meta.url)),
+    make: () => startWorker('scatter'),
     ask: (remote) => remote.scatter(question, tell),
     limitMs: LIMIT_MS,
     what: 'The scatter',

@@ -6,11 +6,12 @@ import type {
   NamesQuestion,
 } from './design.worker';
 import { inWorker, type WorkerJob } from './inWorker';
+import { startWorker } from './startWorker';
 
 /** Letters that take longer are none that anyone stitches. */
 const LIMIT_MS = 20_000;
 
-const make = () => new Worker(new URL('./design.worker.ts', import.meta.url));
+const make = () => startWorker('design');
 
 /** Sets letters in a worker of its own: their outlines, and the stitches they would take. */
 export const settingLetters = (question: LettersQuestion): WorkerJob<LettersAnswer> =>

@@ -127,15 +127,25 @@ export const openDrawings = async (): Promise<void> => {
 export const demoDrawings = (): KeptDrawing[] =>
   Object.values(DRAWINGS).map(({ svg: text }) => ({ id: drawingIdOf(text), text }));
 
+/** What was read before: several tickets have the same drawing on the same cloth. */
+const wasRead = new Map<string, ReturnType<typeof readSvg>>();
+
+function readOnce(id: DrawingId, cloth: string, figures: StitchFigures): ReturnType<typeof readSvg> {
+  if (!tools) throw new Error('assertion failed: nothing is there to read drawings with');
+  const key = JSON.stringify([id, cloth, figures]);
+  const read =
+    wasRead.get(key) ?? readSvg(DRAWINGS[id].svg, `${id}.svg`, { figures, tools, cloth, widthMm: null });
+  wasRead.set(key, read);
+  return read;
+}
+
 /** A drawing read into design inputs for a cloth, as if the file had been chosen on the ticket. */
 export function drawnDesign(
   id: DrawingId,
   { rules, cloth }: { rules: HouseRules; cloth: string },
 ): Partial<DesignInput> {
-  const { name, hasUp, lettering, svg: text, ...looks } = DRAWINGS[id];
-  const figures: StitchFigures = stitchFigures(rules);
-  if (!tools) throw new Error('assertion failed: nothing is there to read drawings with');
-  const read = readSvg(text, `${id}.svg`, { figures, tools, cloth, widthMm: null });
+  const { name, hasUp, lettering, svg: _, ...looks } = DRAWINGS[id];
+  const read = readOnce(id, cloth, stitchFigures(rules));
   if (!read.ok) throw new Error(`assertion failed: the demo drawing ${id} is ${read.code}`);
   const { widthMm, heightMm, stitches, colours, artwork } = read;
   const letterHeightMm = lettering ? 48 : null;

@@ -77,9 +77,14 @@ it('every answer says what a page may load, and that it is in nobody’s frame',
 
 it('compiled code may run in the workers that read drawings and make stitches, and nowhere else', async () => {
   const policyOf = async (path: string) => (await app.raw(path)).headers.get('content-security-policy') ?? '';
-  const hash = '0123456789abcdef'.repeat(2);
+  const hash = '2KQ7ABCD';
   for (const name of ['design', 'stitch', 'cut'])
-    expect(await policyOf(`/_expo/static/js/web/${name}-${hash}.js`)).toContain("'wasm-unsafe-eval'");
-  for (const name of [`index-${hash}.js`, `design-${hash}.html`, `redesign-x.js`])
-    expect(await policyOf(`/_expo/static/js/web/${name}`)).not.toContain('unsafe-eval');
+    expect(await policyOf(`/workers/${name}-${hash}.js`)).toContain("'wasm-unsafe-eval'");
+  const others = [
+    `workers/day-${hash}.js`,
+    `workers/design-${hash}.html`,
+    'workers/redesign-x.js',
+    `design-${hash}.js`,
+  ];
+  for (const name of others) expect(await policyOf(`/${name}`)).not.toContain('unsafe-eval');
 });

@@ -99,7 +99,7 @@ const UNHEEDED = { crossOriginOpenerPolicy: false, originAgentCluster: false } a
  * The workers that read drawings, set letters, make stitches and lay cloth run compiled code, whose package writes the calls into it
  * as functions. They see no page, and what a drawing says is never made into code.
  */
-const WITH_COMPILED = /\/(design|stitch|cut)-[0-9a-f]{32}\.js$/;
+const WITH_COMPILED = /^\/workers\/(design|stitch|cut)-[0-9A-Z]{8}\.js$/;
 const COMPILED = {
   ...HEADERS,
   contentSecurityPolicy: {

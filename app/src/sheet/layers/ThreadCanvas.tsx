@@ -1,6 +1,7 @@
 import { transfer, wrap } from 'comlink';
 import { createElement, useEffect, useRef } from 'react';
 import type { Threads } from '../../stitches/thread';
+import { startWorker } from '../../workers/startWorker';
 import type { ThreadWorker } from '../../workers/thread.worker';
 import { useOnSheet } from '../onSheet';
 
@@ -23,7 +24,7 @@ interface Painting {
 
 /** A worker that paints on a canvas; the canvas is handed over once. */
 function painterOn(canvas: HTMLCanvasElement): Painting {
-  const worker = new Worker(new URL('../../workers/thread.worker.ts', import.meta.url));
+  const worker = startWorker('thread');
   const paint = wrap<ThreadWorker>(worker);
   const offscreen = canvas.transferControlToOffscreen();
   void paint.onto(transfer(offscreen, [offscreen]));

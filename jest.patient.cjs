@@ -1,1 +1,0 @@
-jest.setTimeout(30_000);

@@ -1,3 +1,0 @@
-import { ensureWebApp } from './lib.mjs';
-
-ensureWebApp();
