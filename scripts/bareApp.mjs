@@ -35,7 +35,7 @@ export async function weighBareApp() {
         writeFileSync(join(ROOT, FOLDER, name), text);
       }
       run(bin('expo'), ['export', '-p', 'web'], { cwd: join(ROOT, FOLDER), env: { CI: '1' } });
-    putModules(join(ROOT, BARE_APP));
+      putModules(join(ROOT, BARE_APP));
     },
   );
   const scripts = join(ROOT, BARE_APP, '_expo/static/js/web');
