@@ -5,9 +5,6 @@ const swc = [
 const esmPackages =
   'd3-array|internmap|d3-polygon|d3-random|culori|clipper2-ts|fraction.js|svgson|svgpath|hono|@hono|@libsql|uuid|delaunator|robust-predicates';
 
-/** Whether all cases of what enumerates are gone through, or the first of them (`npm run test:long`). */
-const LONG = process.env.LONG === '1';
-
 const plain = (name, { globals = {}, ...more } = {}) => ({
   displayName: name,
   rootDir: `${__dirname}/${name}`,
@@ -15,7 +12,7 @@ const plain = (name, { globals = {}, ...more } = {}) => ({
   // A test runs in a context of its own, where looking up a global costs some thirty times a local name.
   sandboxInjectedGlobals: ['Array', 'JSON', 'Map', 'Math', 'Object', 'Set'],
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  globals: { LONG, ...globals },
+  globals,
   setupFiles: [`${__dirname}/jest.seed.cjs`],
   setupFilesAfterEnv: [`${__dirname}/jest.clock.cjs`],
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
@@ -27,17 +24,33 @@ const plain = (name, { globals = {}, ...more } = {}) => ({
   ...more,
 });
 
+/** What asks any database the same plain questions, and what asks none: over a database server in the long run only. */
+const READ_ALIKE = [
+  '/(paper|exported|logbook|practice|drawings|cutter|drills|photos|weeks|http)/',
+  '/(server|paging|bounds|caching|inTurns|stitchFileSchema)\\.test',
+];
+
 module.exports = {
   // One more than jest would take on two cores: the run's own process mostly waits.
   maxWorkers: '100%',
   projects: [
     plain('core'),
-    plain('server', { globals: { ENGINE: 'file' } }),
+    plain('server', {
+      globals: { ENGINE: 'file' },
+      globalSetup: `${__dirname}/server/src/testing/builtServer.mjs`,
+    }),
     // The same server over a database server; without what works on the file itself, and what takes long.
     plain('server', {
       displayName: 'elsewhere',
       globals: { ENGINE: 'server' },
-      testPathIgnorePatterns: ['\\.long\\.test', '/backup/', '/backups/', '/standIn/', '/wholeFile'],
+      testPathIgnorePatterns: [
+        '\\.long\\.test',
+        '/backup/',
+        '/backups/',
+        '/standIn/',
+        '/wholeFile',
+        ...(process.env.LONG === '1' ? [] : READ_ALIKE),
+      ],
     }),
     '<rootDir>/app/jest.config.cjs',
   ],

@@ -1,7 +1,9 @@
 import { expect, test } from './support/test';
 import { copyOf, fillIn, onTicket } from './support/ticket';
 
-test('the bench shows each ticket, its stage and its worst finding, and finds one', async ({ page }) => {
+test('the bench shows each ticket, its stage and its worst finding, and finds one', { tag: '@wide' }, async ({
+  page,
+}) => {
   await page.goto('/');
   await expect(page.getByText(/15 pieces, \d+ min of stitching/)).toBeVisible();
   const rows = page.getByRole('link', { name: /: / });
@@ -34,7 +36,9 @@ test('a ticket taken off the bench can be put back', async ({ page }) => {
   await ticket.reads('The ticket is off the bench.');
 });
 
-test('the logbook filters by piece, fabric, method and outcome, and opens an entry', async ({ page }) => {
+test('the logbook filters by piece, fabric, method and outcome, and opens an entry', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/logbook');
   await page.getByRole('button', { name: 'Filters' }).click();
@@ -51,7 +55,9 @@ test('the logbook filters by piece, fabric, method and outcome, and opens an ent
   await ticket.reads('How it was marked');
 });
 
-test('a hoop is added to the shelf, measured, judged, taken off and put back', async ({ page }) => {
+test('a hoop is added to the shelf, measured, judged, taken off and put back', { tag: '@wide' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await expect(page.getByRole('heading', { name: 'Hoops: 10' })).toBeVisible();

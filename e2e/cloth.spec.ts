@@ -18,9 +18,9 @@ const bare = (ticket: Ticket): Ticket => ({
   design: { ...ticket.design, name: 'Mia', parts: [EMPTY_PART], order: null, names: null, made: null },
 });
 
-test('a word of cloth, cut before: from Design to the cut file, the cutter, the stops, and Finish', async ({
-  page,
-}) => {
+test('a word of cloth, cut before: from Design to the cut file, the cutter, the stops, and Finish', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const at = await copyOf(page, 'demo-ticket-02', bare);
   await page.goto(`${at}/design`);

@@ -106,9 +106,9 @@ test('what is promised and cannot be done is said; it is put off, and put back',
   await expect(page.getByText(/^41 pieces, done /)).toBeVisible();
 });
 
-test('a piece is dragged to the front and stays pinned there, and a calendar takes the day', async ({
-  page,
-}) => {
+test('a piece is dragged to the front and stays pinned there, and a calendar takes the day', {
+  tag: '@wide',
+}, async ({ page }) => {
   await shopAtNine(page, [crests(3), exampleB()]);
   const last = page.getByTestId('on-machine-4');
   await last.scrollIntoViewIfNeeded();
@@ -179,9 +179,9 @@ test('two benches that plan at once lose nothing; a shop that is closed says so'
   await other.close();
 });
 
-test('the sheets of the bench are laid out together, cut by cut, and printed; bare pieces are bought with spares', async ({
-  page,
-}) => {
+test('the sheets of the bench are laid out together, cut by cut, and printed; bare pieces are bought with spares', {
+  tag: '@wide',
+}, async ({ page }) => {
   const order = { id: 'order-of-crests', name: 'Regatta', state: 'agreed' };
   const ordered = {
     ...crests(12),

@@ -10,9 +10,9 @@ const focused = (page: Page) =>
     return `${element?.getAttribute('role') ?? element?.tagName.toLowerCase()} ${element?.getAttribute('aria-label') ?? ''}`;
   });
 
-test('keys act where they belong: on a choice they choose, on a tick they tick, and nothing else moves', async ({
-  page,
-}) => {
+test('keys act where they belong: on a choice they choose, on a tick they tick, and nothing else moves', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/hoop`);
   const hooped = page.getByRole('radio', { name: 'Hooped', exact: true });
@@ -55,9 +55,9 @@ test('letters that act by themselves can be turned off on a device', async ({ pa
   await expect(page).toHaveURL(/\/$/);
 });
 
-test('the focus stays near: at the panel that was gone to, by the button that can be pressed no more', async ({
-  page,
-}) => {
+test('the focus stays near: at the panel that was gone to, by the button that can be pressed no more', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Bath towel');
   await page.getByRole('button', { name: 'On to Design' }).focus();
@@ -200,10 +200,7 @@ const PAGES = [
   '/ticket/demo-ticket-01/card/place',
 ];
 for (const path of PAGES)
-  test(`${path} is whole on small pages: nothing cut off at the side, room to read`, async ({ page }, {
-    project,
-  }) => {
-    test.skip(project.name !== 'phone', 'the sizes are the test’s own');
+  test(`${path} is whole on small pages: nothing cut off at the side, room to read`, async ({ page }) => {
     // What is fetched later brings headings of its own.
     await page.goto(path, { waitUntil: 'networkidle' });
     await expect(page.getByRole('heading').last()).toBeVisible();

@@ -7,7 +7,6 @@ const MOST_AGAIN_KB = 40;
 test('the first visit of a ticket is light, and the next fetches next to nothing', async ({ browser, shop }, {
   project,
 }) => {
-  test.skip(project.name !== 'phone', 'what is fetched is the same in every size');
   // A browser that was never here.
   const { viewport = null } = project.use;
   const context = await browser.newContext({ baseURL: shop.url, viewport, serviceWorkers: 'block' });

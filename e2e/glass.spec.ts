@@ -17,9 +17,9 @@ async function takeAndMove(page: Page, drawn: Locator, by: { x: number; y: numbe
   for (let i = 1; i <= 10; i++) await page.mouse.move(from.x + (by.x * i) / 10, from.y + (by.y * i) / 10);
 }
 
-test('a chalked mark is dragged on the drawn hoop under a glass, then nudged by half a millimetre', async ({
-  page,
-}) => {
+test('a chalked mark is dragged on the drawn hoop under a glass, then nudged by half a millimetre', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/mount`);
   await page.getByRole('radio', { name: 'millimetres' }).click();

@@ -5,8 +5,7 @@ test('all pages of a browser hear what is changed by one connection, and the nex
   context,
   request,
   shop,
-}, { project }) => {
-  test.skip(project.name !== 'phone', 'the size of the page is nothing to it');
+}) => {
   let connections = 0;
   context.on('request', (one) => {
     if (one.url().endsWith('/api/changes')) connections += 1;

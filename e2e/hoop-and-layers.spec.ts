@@ -4,7 +4,9 @@ import { onTicket } from './support/ticket';
 
 const PAST = /(for|past) the field of 130 × 180 screw/;
 
-test('a design that misses its hoop states each rescue, tries it out, and takes it', async ({ page }) => {
+test('a design that misses its hoop states each rescue, tries it out, and takes it', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-06/hoop');
   await ticket.reads(PAST);
@@ -112,9 +114,9 @@ async function markOf(page: Page, name: string): Promise<{ x: number; y: number 
   return { x: await read('across', 'right'), y: await read('along', 'towards you') };
 }
 
-test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or how to hoop it again', async ({
-  page,
-}) => {
+test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or how to hoop it again', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Napkin');
   await page.getByRole('radio', { name: 'millimetres' }).click();

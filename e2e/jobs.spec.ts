@@ -132,10 +132,7 @@ async function wholeJob(page: Page, job: Job): Promise<{ taps: number; swipes: n
 }
 
 for (const job of JOBS)
-  test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, async ({ page }, {
-    project,
-  }) => {
-    test.skip(project.name !== 'phone', 'it counts what a thumb does');
+  test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, async ({ page }) => {
     const { taps, swipes } = await wholeJob(page, job);
     expect(taps).toBeLessThanOrEqual((job.before.taps * 2) / 3);
     expect(swipes).toBeLessThanOrEqual((job.before.swipes * 2) / 3);
@@ -157,8 +154,7 @@ const SCREENS_BEFORE = {
   log: 3.7,
 };
 
-test('what a stage says fits more of it into sight', async ({ page }, { project }) => {
-  test.skip(project.name !== 'phone', 'on a phone the room is small');
+test('what a stage says fits more of it into sight', async ({ page }) => {
   const printed: string[] = [];
   let [now, then] = [0, 0];
   for (const [stage, before] of Object.entries(SCREENS_BEFORE)) {

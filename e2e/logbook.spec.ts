@@ -23,9 +23,9 @@ async function logged(page: Page, id: string, changed: (ticket: Ticket) => Ticke
   return entry;
 }
 
-test('a floated tee that puckered is logged by tapping where, and changes what is said of the next like it', async ({
-  page,
-}) => {
+test('a floated tee that puckered is logged by tapping where, and changes what is said of the next like it', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const [bad, next] = [
     await copyOf(page, 'demo-ticket-01', floated),
@@ -320,7 +320,7 @@ test('an order is repeated in another size: what will be other is told first', a
   await expect(page.getByRole('heading', { name: /Measure the T-shirt/ })).toBeVisible();
 });
 
-test('entries stand side by side, what differs first', async ({ page }) => {
+test('entries stand side by side, what differs first', { tag: '@wide' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/logbook');
   await page.getByRole('button', { name: 'Compare some' }).click();

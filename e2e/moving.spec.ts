@@ -1,7 +1,9 @@
 import { expect, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
-test('a depth of one’s own is measured from a landmark, and the tape reads it', async ({ page }) => {
+test('a depth of one’s own is measured from a landmark, and the tape reads it', { tag: '@wide' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/place');
   await page.getByRole('button', { name: 'Set the depth yourself' }).click();
@@ -17,9 +19,9 @@ test('a depth of one’s own is measured from a landmark, and the tape reads it'
   await ticket.saved();
 });
 
-test('a design is moved by a tape’s mark and by typed lengths, and rests where it is let go', async ({
-  page,
-}) => {
+test('a design is moved by a tape’s mark and by typed lengths, and rests where it is let go', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/place');
   await page.getByRole('button', { name: 'Move it by typed lengths' }).click();

@@ -19,15 +19,14 @@ const NAMES = [
   'Kai',
 ];
 
-test('twelve names for napkins come from a pasted list, one too long: each with its own marks, page and stops', async ({
-  page,
-  request,
-}, { project }) => {
+test('twelve names for napkins come from a pasted list, one too long: each with its own marks, page and stops', {
+  tag: '@wide',
+}, async ({ page, request }) => {
   test.setTimeout(240_000);
   const ticket = onTicket(page);
-  const id = `napkin-names-${project.name}`;
+  const id = `napkin-names`;
   const measured = measuredTicket('napkin', 'corner', [50, 12]);
-  const napkin = { ...measured, id, name: `Napkins ${project.name}`, design: EMPTY_DESIGN };
+  const napkin = { ...measured, id, name: `Napkins`, design: EMPTY_DESIGN };
   expect((await request.put(`/api/tickets/${id}`, { data: { ticket: napkin, rev: 0 } })).ok()).toBe(true);
   await page.goto('/rules');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -104,12 +103,12 @@ test('twelve names for napkins come from a pasted list, one too long: each with 
 test('a list that is broken in places is taken but for those, and letters that no face has are told', async ({
   page,
   request,
-}, { project }) => {
+}) => {
   const ticket = onTicket(page);
-  const id = `broken-names-${project.name}`;
+  const id = `broken-names`;
   const tee = measuredTicket('t-shirt', 'left-chest', [90, 60]);
   const sizes = [{ name: 'L', count: 1, readings: { chestWidth: 560 } }];
-  const made = { ...tee, id, name: `Team ${project.name}`, piece: { ...tee.piece, sizes } };
+  const made = { ...tee, id, name: `Team`, piece: { ...tee.piece, sizes } };
   expect((await request.put(`/api/tickets/${id}`, { data: { ticket: made, rev: 0 } })).ok()).toBe(true);
   await page.goto(`/ticket/${id}/names`);
   await page.getByLabel('List of names', { exact: true }).setInputFiles({

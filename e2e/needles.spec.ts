@@ -6,7 +6,7 @@ import { onTicket } from './support/ticket';
 test('needles are threaded for the whole bench: what is on already is not put on again', async ({
   page,
   request,
-}, { project }) => {
+}) => {
   const shelf = (await (await request.get('/api/shelf')).json()) as {
     machines: { id: string; needles: number }[];
     hoops: { id: string; machineIds: string[]; fieldWidthMm: number }[];
@@ -16,7 +16,7 @@ test('needles are threaded for the whole bench: what is on already is not put on
     ({ machineIds, fieldWidthMm }) => machineIds.includes(machineId) && fieldWidthMm >= 100,
   )?.id;
   const threads = ['#1F3A5F', '#E0B33A', '#A93F36'];
-  const ids = threads.map((_, i) => `bench-needles-${i}-${project.name}`);
+  const ids = threads.map((_, i) => `bench-needles-${i}`);
   for (const [i, id] of ids.entries()) {
     const made = measuredTicket('napkin', 'corner', [50, 40]);
     const colours = [threads[0], threads[i]].map((hex) => ({
@@ -27,7 +27,7 @@ test('needles are threaded for the whole bench: what is on already is not put on
     const ticket = {
       ...made,
       id,
-      name: `Needles ${i} ${project.name}`,
+      name: `Needles ${i}`,
       due: `2020-01-0${i + 1}`,
       design: oneDesign(made.design, { colours: i === 0 ? colours.slice(0, 1) : colours }),
       hoop: { ...made.hoop, hoopId },
@@ -40,6 +40,6 @@ test('needles are threaded for the whole bench: what is on already is not put on
   await onTicket(page).reads(
     /^\d+ threads put on for \d+ tickets, in the order they are promised; beginning anew/,
   );
-  for (const i of ids.keys()) await onTicket(page).reads(`Needles ${i} ${project.name}`);
+  for (const i of ids.keys()) await onTicket(page).reads(`Needles ${i}`);
   for (const id of ids) await request.delete(`/api/tickets/${id}`);
 });

@@ -17,9 +17,9 @@ const fill = async (page: Page, label: string, text: string) => {
   await field.blur();
 };
 
-test('an order from asked to paid: a new customer, tickets from the bench, the price it needs, quote and receipt', async ({
-  page,
-}) => {
+test('an order from asked to paid: a new customer, tickets from the bench, the price it needs, quote and receipt', {
+  tag: '@wide',
+}, async ({ page }) => {
   const bench = await asked<{ tickets: { ticket: Ticket }[] }>(page, '/tickets');
   const free = bench.tickets.find(({ ticket }) => ticket.orderId === null);
   if (!free) throw new Error('a ticket of the bench is in no order');

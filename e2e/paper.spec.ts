@@ -52,9 +52,9 @@ test('the sheet comes as SVG in millimetres and as a picture', async ({ page }) 
   }
 });
 
-test('the job card is seen before it is printed, and the code on the printed page opens the ticket', async ({
-  page,
-}) => {
+test('the job card is seen before it is printed, and the code on the printed page opens the ticket', {
+  tag: '@wide',
+}, async ({ page }) => {
   await page.goto('/ticket/demo-ticket-02/print');
   const preview = page.getByRole('img', { name: 'job card, as it will be printed' });
   await expect.poll(() => preview.evaluate((e) => (e as HTMLImageElement).naturalWidth)).toBeGreaterThan(600);

@@ -1,13 +1,14 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Page } from '@playwright/test';
 import { KEPT_PHOTO } from '@zt/core/model/photo';
+import { casesOf } from '@zt/core/testing/cases';
 import { asTaken, drawn } from '@zt/core/testing/pictures';
 import { lookAtPhoto, saysMore } from '@zt/core/uses/photos/look';
 import { randomLcg } from 'd3-random';
 import { expect, test } from './support/test';
 import { copyOf } from './support/ticket';
 
-const FILES = 200;
+const FILES = casesOf(200, 20);
 /** So many stand on one ticket before the next is taken. */
 const ON_ONE = 20;
 
@@ -95,8 +96,9 @@ async function redCorner(jpeg: Buffer): Promise<string> {
 
 const imagesOn = (page: Page) => page.getByRole('group', { name: 'Photos' }).getByRole('img');
 
-test('200 varied files: right way up and plain, or refused in words', async ({ page }, { project }) => {
-  test.skip(project.name !== 'phone', 'what is made of a file is the same in every size');
+test(`${FILES} varied files: right way up and plain, or refused in words`, { tag: '@long' }, async ({
+  page,
+}) => {
   test.setTimeout(420_000);
   let on = ON_ONE;
   let refused = 0;

@@ -1,7 +1,9 @@
 import { expect, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
-test('a hoodie with a pocket is measured reading by reading, and its chest mark found', async ({ page }) => {
+test('a hoodie with a pocket is measured reading by reading, and its chest mark found', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Hoodie with a pocket');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -97,7 +99,9 @@ test('a closed hem of 148 cm: ten repeats at 148.0 mm, gap 28.0, each with its r
   await ticket.saved();
 });
 
-test('an order in five sizes looks alike, and the size that does not is flagged', async ({ page }) => {
+test('an order in five sizes looks alike, and the size that does not is flagged', { tag: '@wide' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/place');
   await page.getByRole('button', { name: 'See it on all 5 sizes' }).click();

@@ -29,7 +29,12 @@ export default defineConfig({
     },
   },
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'phone',
+      grepInvert: /@only-wide/,
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
+    },
+    // What is laid out or worked in another way where there is room; all else is the same there.
+    { name: 'wide', grep: /@wide|@only-wide/, use: { viewport: { width: 1280, height: 800 } } },
   ],
 });

@@ -19,9 +19,9 @@ const machine = (page: Page) => {
   };
 };
 
-test('a full run on the practice machine: refusals, trace, colours, and a bobbin change', async ({
-  page,
-}) => {
+test('a full run on the practice machine: refusals, trace, colours, and a bobbin change', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-03/mount');
   await page.getByRole('radio', { name: 'millimetres' }).click();

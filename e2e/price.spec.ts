@@ -4,7 +4,9 @@ import { expect, test } from './support/test';
 const centsIn = (text: string | null): number =>
   Math.round(Number((text ?? '').replace(/[^\d.]/g, '')) * 100);
 
-test('a price is taken apart to its lines, tried, and what nobody has priced is named', async ({ page }) => {
+test('a price is taken apart to its lines, tried, and what nobody has priced is named', {
+  tag: '@wide',
+}, async ({ page }) => {
   await page.goto('/ticket/demo-ticket-01/piece');
   await page.getByRole('button', { name: 'What it costs' }).click();
   const lines = page.getByRole('group', { name: 'Line by line' });

@@ -36,9 +36,9 @@ test('a bib whose mark cannot be reached: every rescue is tried out, taken and u
   await ticket.saved();
 });
 
-test('a design of three elements: moved closer, into the next hoop, or split with registration crosses', async ({
-  page,
-}) => {
+test('a design of three elements: moved closer, into the next hoop, or split with registration crosses', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-15/hoop');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -121,7 +121,9 @@ async function ringFromDesign(page: Page) {
   };
 }
 
-test('the hoop is dragged by its ring, and hooping it again puts it back', async ({ page }) => {
+test('the hoop is dragged by its ring, and hooping it again puts it back', { tag: '@wide' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-04/hoop');
   await page.getByRole('radio', { name: 'millimetres' }).click();

@@ -9,7 +9,9 @@ import { copyOf, fillIn, onTicket } from './support/ticket';
 
 const stitchAt = (page: Page) => page.getByTestId('stitch-at');
 
-test('a stitch-out is made, played and scrubbed on the sheet, and its thickness shown', async ({ page }) => {
+test('a stitch-out is made, played and scrubbed on the sheet, and its thickness shown', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/stitch');
   await expect(stitchAt(page)).toHaveText(/^stitch (\d+) of \1, colour 4, chalk blue$/);
@@ -227,9 +229,9 @@ test.describe('where something fails', () => {
   });
 });
 
-test('a stitch file comes in again, is played, and its figures go onto the ticket; a broken one is told by its line', async ({
-  page,
-}) => {
+test('a stitch file comes in again, is played, and its figures go onto the ticket; a broken one is told by its line', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const address = await copyOf(page, 'demo-ticket-01');
   await page.goto(`${address}/stitch`);

@@ -3,7 +3,10 @@ import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
 /** Worked example A: a T-shirt carried from new to log, with its figures as they stand on the screen. */
-test('a T-shirt with a left chest design, from bare cloth to the logbook', async ({ page, request }) => {
+test('a T-shirt with a left chest design, from bare cloth to the logbook', { tag: '@wide' }, async ({
+  page,
+  request,
+}) => {
   const ticket = onTicket(page);
   // Other tests leave what is left of their bobbins in the machines.
   const { machines } = (await (await request.get('/api/shelf')).json()) as Shelf;

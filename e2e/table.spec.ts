@@ -12,10 +12,9 @@ async function putTicket(page: Page, ticket: ReturnType<typeof exampleA>): Promi
   return `/ticket/${ticket.id}`;
 }
 
-test('one deck goes from where the job stands to the logbook, ticks what was gone through, and is resumed elsewhere', async ({
-  page,
-  context,
-}) => {
+test('one deck goes from where the job stands to the logbook, ticks what was gone through, and is resumed elsewhere', {
+  tag: '@wide',
+}, async ({ page, context }) => {
   const at = await putTicket(page, { ...exampleA(), id: 'deck-from-end-to-end', name: 'All the way' });
   await page.goto(`${at}/place`);
   await page.getByRole('button', { name: 'At the table' }).click();
@@ -153,8 +152,7 @@ test('where the device has no voice of its own it says so, and goes on in silenc
 
 test('a length that is touched is taken by the tape keypad; keys of a keyboard go there too', async ({
   page,
-}, { project }) => {
-  test.skip(project.name !== 'phone', 'there is nothing to touch with');
+}) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start a piece' }).click();
   await page.getByRole('button', { name: 'Hand towel', exact: true }).click();
@@ -248,27 +246,23 @@ onEmptyShop('an empty shop is set up by pictures, or by the piece that first ask
   await expect(page.getByRole('button', { name: /^One needle, free arm: / })).toBeVisible();
 });
 
-onEmptyShop(
-  'the usual kit is one tap, marked as taken as usual until somebody looks',
-  async ({ page }, { project }) => {
-    onEmptyShop.skip(project.name !== 'phone', 'the same at every size');
-    await page.goto('/first');
-    await page.getByRole('button', { name: 'Take the usual kit' }).click();
-    await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
-    // A second tap undoes the first: it is the very thing that was there.
-    const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
-    await flatBed.click();
-    await expect(flatBed).not.toBeChecked();
-    await flatBed.click();
-    await expect(flatBed).toBeChecked();
-    await page.goto('/shelf');
-    const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
-    await machine.click();
-    await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
-    await expect(machine).toHaveCount(0);
-    await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
-  },
-);
+onEmptyShop('the usual kit is one tap, marked as taken as usual until somebody looks', async ({ page }) => {
+  await page.goto('/first');
+  await page.getByRole('button', { name: 'Take the usual kit' }).click();
+  await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
+  // A second tap undoes the first: it is the very thing that was there.
+  const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
+  await flatBed.click();
+  await expect(flatBed).not.toBeChecked();
+  await flatBed.click();
+  await expect(flatBed).toBeChecked();
+  await page.goto('/shelf');
+  const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
+  await machine.click();
+  await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
+  await expect(machine).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
+});
 
 test('a piece of the logbook is made again, measured and placed as it was', async ({ page }) => {
   const ticket = onTicket(page);
@@ -283,10 +277,7 @@ test('a piece of the logbook is made again, measured and placed as it was', asyn
   for (const tick of await page.getByRole('checkbox').all()) await expect(tick).not.toBeChecked();
 });
 
-test('what must be keyed in at the machine stands in sight, whatever the design asks', async ({ page }, {
-  project,
-}) => {
-  test.skip(project.name !== 'phone', 'on a phone the room is small');
+test('what must be keyed in at the machine stands in sight, whatever the design asks', async ({ page }) => {
   for (const id of ['demo-ticket-01', 'demo-ticket-02', 'demo-ticket-03']) {
     await page.goto(`${await copyOf(page, id)}/mount`);
     const foot = await page.getByRole('button', { name: 'On to Stitch' }).boundingBox();
@@ -300,10 +291,9 @@ test('what must be keyed in at the machine stands in sight, whatever the design 
   }
 });
 
-test('a wide screen is a workbench: a board by what is next, a rail, and a sheet as wide as is wished', async ({
-  page,
-}, { project }) => {
-  test.skip(project.name !== 'wide', 'a phone has no room for it');
+test('a wide screen is a workbench: a board by what is next, a rail, and a sheet as wide as is wished', {
+  tag: '@only-wide',
+}, async ({ page }) => {
   await page.goto('/');
   const hooping = page.getByRole('region', { name: 'Hoop and mount' });
   await expect(hooping.getByRole('heading', { name: /^Hoop and mount: \d+$/ })).toBeVisible();
@@ -319,10 +309,9 @@ test('a wide screen is a workbench: a board by what is next, a rail, and a sheet
   await expect.poll(async () => (await line.boundingBox())?.x ?? 0).toBeLessThan(before - 20);
 });
 
-test('shelf and logbook are tables with pictures on a wide screen, sorted by their columns, and gone through by arrows', async ({
-  page,
-}, { project }) => {
-  test.skip(project.name !== 'wide', 'a phone has no room for it');
+test('shelf and logbook are tables with pictures on a wide screen, sorted by their columns, and gone through by arrows', {
+  tag: '@only-wide',
+}, async ({ page }) => {
   await page.goto('/shelf');
   const hoops = page.getByRole('table', { name: 'Hoops' });
   const firstCells = async (at: number) =>

@@ -2,9 +2,9 @@ import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
 /** Worked example B: a bath towel carried from new to log. */
-test('a bath towel with a dense monogram above the border, from bare cloth to the logbook', async ({
-  page,
-}) => {
+test('a bath towel with a dense monogram above the border, from bare cloth to the logbook', {
+  tag: '@wide',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Bath towel');
   await page.getByRole('radio', { name: 'millimetres' }).click();

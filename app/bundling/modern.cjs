@@ -52,7 +52,9 @@ async function transformModern(file, source) {
     sourcefile: file.replace(/\.mjs$/, '.js'),
   });
   const common = withoutHead(headed, source);
-  const { names, code: placed } = byPlace(isEager(file) ? common : runWhenUsed(ofWebParts(common)));
+  // Where a module says such a name itself, uses of an import cannot be told from it.
+  const isPlain = isEager(file) || /\bimport_\w/.test(source);
+  const { names, code: placed } = byPlace(isPlain ? common : runWhenUsed(ofWebParts(common)));
   const isESMImport = /^\s*(import|export)\b/m.test(source);
   const { code: minified } = await compile(`${HEAD}${isESMImport ? '"use strict";' : ''}${placed}\n});`, {
     minify: true,

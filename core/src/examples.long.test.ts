@@ -76,4 +76,4 @@ it('the worked examples of a hoop kind and a layer rule are one file and one lin
   } finally {
     rmSync(house, { recursive: true, force: true });
   }
-}, 180_000);
+});

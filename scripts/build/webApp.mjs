@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, onceFor, ROOT } from '../lib.mjs';
+import { BUILT, bin, onceFor, ROOT } from '../lib.mjs';
 import { putModules } from './modules.mjs';
 import { packFolder, QUICKLY } from './pack.mjs';
 import { putPublicFiles } from './publicFiles.mjs';
@@ -50,5 +50,6 @@ export const ensureWebApp = () =>
       putModules(DIST);
       await buildServiceWorker(DIST);
       await packFolder(DIST, QUICKLY);
+      rmSync(join(BUILT, 'packed.stamp'), { force: true });
     },
   );

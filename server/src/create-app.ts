@@ -2,7 +2,6 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
-import { stitchFileJsonSchema } from '@zt/core/uses/stitchFiles/json';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { etag } from 'hono/etag';
@@ -37,6 +36,7 @@ import { weeksRoutes } from './features/weeks/routes';
 import { onlyOwnPages, pageHeaders } from './http/guard';
 import { notTooOften } from './http/rates';
 import { onlyPaired, whoAsks } from './http/whoAsks';
+import { stitchFileJsonSchema } from './stitchFileSchema';
 import { Unusable } from './unusable';
 
 const MEGABYTE = 1024 * 1024;

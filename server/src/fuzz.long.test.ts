@@ -13,6 +13,7 @@ import { DaySheetSchema, EMPTY_DAY } from '@zt/core/model/day';
 import { newOrder, OrderSchema } from '@zt/core/model/order';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
+import { casesOf } from '@zt/core/testing/cases';
 import { designed } from '@zt/core/testing/designed';
 import { report } from '@zt/core/testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '@zt/core/testing/samples';
@@ -20,8 +21,7 @@ import { toolsHere } from './compiled';
 import { mutated, randomFrom } from './testing/fuzz';
 import { openTestApp, type TestApp } from './testing/testApp';
 
-const BODIES = Number(process.env.BODIES ?? 2000);
-const MOST_MS = 2000;
+const BODIES = Number(process.env.BODIES ?? casesOf(2000, 250));
 let tickets: Ticket[] = [];
 beforeAll(async () => {
   const setting = {
@@ -165,24 +165,16 @@ beforeAll(async () => {
 });
 afterAll(() => shop.close());
 
-async function timed(sent: Sent): Promise<{ status: number; ms: number }> {
-  const start = performance.now();
-  const { status } = await sent.send(shop);
-  return { status, ms: performance.now() - start };
-}
-
 it(
-  `answers ${BODIES} requests that were tampered with: none fails, none takes long, every page opens after`,
+  `answers ${BODIES} requests that were tampered with: none fails, every page opens after`,
   async () => {
     const wrong: string[] = [];
     const answers = new Map<string, number>();
     for (let i = 0; i < BODIES; i++) {
       const sent = requestOf(i);
-      let { status, ms } = await timed(sent);
-      // A busy machine is given a second try; a body that is slow is slow again.
-      if (ms > MOST_MS) ({ status, ms } = await timed(requestOf(i)));
+      const { status } = await sent.send(shop);
       answers.set(String(status), (answers.get(String(status)) ?? 0) + 1);
-      if (status >= 500 || ms > MOST_MS) wrong.push(`${i} ${sent.what}: ${status} in ${Math.round(ms)} ms`);
+      if (status >= 500) wrong.push(`${i} ${sent.what}: ${status}`);
     }
     report(`${BODIES} tampered requests answered: ${[...answers].map(([s, n]) => `${n} × ${s}`).join(', ')}`);
     expect(wrong).toEqual([]);

@@ -5,12 +5,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import type { Shelf, Ticket } from '@zt/core';
+import { casesOf } from '@zt/core/testing/cases';
 import { report } from '@zt/core/testing/report';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { amountsOf } from '@zt/core/uses/ledger/amounts';
 
 /** How often the program is killed; `npm run drill -- kill 300` for a long one. */
-const CYCLES = Number(process.env.KILLS ?? 20);
+const CYCLES = Number(process.env.KILLS ?? casesOf(20, 6));
 const WRITERS = 8;
 const ROOT = join(__dirname, '../..');
 const NAVY = 'thread-navy';
@@ -29,11 +30,11 @@ const freePort = () =>
     });
   });
 
-/** Starts the program on what it left behind; ready once it answers. */
+/** Starts the program, as it is built, on what it left behind; ready once it answers. */
 async function start() {
   // Whoever kills it knows that it is gone; others wait until its lock is stale.
   rmSync(`${data()}.lock`, { recursive: true, force: true });
-  child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
+  child = spawn(process.execPath, [join(ROOT, '.build/server/main.mjs')], {
     cwd: ROOT,
     env: { ...process.env, ZT_DATA: data(), ZT_WEB: folder, PORT: String(port), ZT_DEMO: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],

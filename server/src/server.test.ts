@@ -351,7 +351,7 @@ describe('the demo', () => {
     expect([shelf.hoops.length, shelf.machines.length, shelf.materials.length, shelf.threads.length]).toEqual(
       [10, 2, 12, 40],
     );
-  }, 30_000);
+  });
 
   it('shows different stages, and trouble as well as peace', async () => {
     await openDrawings();

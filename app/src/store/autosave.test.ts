@@ -79,7 +79,7 @@ afterEach(async () => {
   }
   // The store tells its last changes with the next frame.
   await pause(100);
-}, 30_000);
+});
 
 function openStore() {
   const store = emptyStore();
@@ -117,7 +117,7 @@ describe('autosave', () => {
     await until(() => store.getState().editor.save === 'failed');
     await until(() => store.getState().editor.save === 'saved');
     expect(puts).toMatchObject([{ rev: 1, turnDeg: 5 }]);
-  }, 30_000);
+  });
 
   it('keeps a ticket that was left for another before it was saved', async () => {
     const puts = fakeServer(['down', 200, 200]);
@@ -129,7 +129,7 @@ describe('autosave', () => {
     expect(puts).toMatchObject([{ rev: 1, turnDeg: 5 }]);
     await until(() => store.getState().editor.waiting.length === 0);
     expect(store.getState().editor.present?.id).toBe('another-ticket');
-  }, 30_000);
+  });
 
   it('gives back a ticket that waits, as it was left', async () => {
     fakeServer([]);
@@ -140,7 +140,7 @@ describe('autosave', () => {
     expect(store.getState().editor).toMatchObject({ save: 'unsaved', rev: 1, waiting: [] });
     expect(store.getState().editor.present?.place.turnDeg).toBe(5);
     await until(() => store.getState().editor.save === 'saved');
-  }, 30_000);
+  });
 
   it('saves what was changed while it was saving, over the new revision', async () => {
     const puts = fakeServer([]);
@@ -156,7 +156,7 @@ describe('autosave', () => {
       { rev: 1, turnDeg: 5 },
       { rev: 2, turnDeg: 6 },
     ]);
-  }, 30_000);
+  });
 
   it('is not asked again what was refused, until the ticket is another; and names the field', async () => {
     const puts = fakeServer([400]);
@@ -171,7 +171,7 @@ describe('autosave', () => {
     store.dispatch(turned(6));
     await until(() => store.getState().editor.save === 'saved');
     expect([puts.length, store.getState().editor.refused]).toEqual([2, []]);
-  }, 30_000);
+  });
 
   it('lets a refused ticket hold up no other', async () => {
     const puts = fakeServer([400, 200]);
@@ -188,7 +188,7 @@ describe('autosave', () => {
       save: 'refused',
       refused: [{ at: 'design.parts.0.widthMm' }],
     });
-  }, 30_000);
+  });
 
   it('is put together with what others saved, by sending what it was made from', async () => {
     const puts = fakeServer([409, 200]);
@@ -211,7 +211,7 @@ describe('autosave', () => {
     ]);
     expect(puts[0]?.sending).not.toEqual(puts[1]?.sending);
     expect(store.getState().queue.offline).toBe(false);
-  }, 30_000);
+  });
 });
 
 describe('the outbox', () => {
@@ -227,7 +227,7 @@ describe('the outbox', () => {
     await until(() => store.getState().queue.offline);
     const again = keepOutbox(openStore());
     expect((await again.found).tickets.map(({ value }) => value.place.turnDeg)).toEqual([5]);
-  }, 30_000);
+  });
 
   it('is empty once all is acknowledged', async () => {
     fakeServer([]);
@@ -250,5 +250,5 @@ describe('the outbox', () => {
     store.dispatch(outboxFound([...(await keepOutbox(store).found).tickets]));
     await until(() => store.getState().editor.waiting.length === 0);
     expect(puts.map(({ turnDeg }) => turnDeg)).toContain(5);
-  }, 30_000);
+  });
 });

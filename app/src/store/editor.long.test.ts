@@ -8,6 +8,7 @@ import {
   TicketSchema,
 } from '@zt/core';
 import { withValueAt } from '@zt/core/model/fields/path';
+import { casesOf } from '@zt/core/testing/cases';
 import fc from 'fast-check';
 import {
   type EditorState,
@@ -135,9 +136,9 @@ it('no sequence of edits makes a ticket that its own schema refuses', () => {
       const { error } = TicketSchema.safeParse(JSON.parse(JSON.stringify(state.present)));
       expect(error?.issues ?? []).toEqual([]);
     }),
-    { numRuns: 5000 },
+    { numRuns: casesOf(5000, 600) },
   );
-}, 240_000);
+});
 
 it('what is typed and not taken is there, as it was typed, until its field gets a value', () => {
   fc.assert(
@@ -158,6 +159,6 @@ it('what is typed and not taken is there, as it was typed, until its field gets 
         expect(editorReducer(after, undone()).present).toEqual(opened.present);
       },
     ),
-    { numRuns: 1000 },
+    { numRuns: casesOf(1000, 200) },
   );
-}, 60_000);
+});

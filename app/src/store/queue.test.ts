@@ -87,7 +87,7 @@ afterEach(async () => {
   }
   // The store tells its last changes with the next frame.
   await pause(100);
-}, 30_000);
+});
 
 it('shows a change at once, sends it with what it was made from, and shows it the same when it is taken', async () => {
   const asked = fakeServer([]);
@@ -122,7 +122,7 @@ it('sends again as it was what may have arrived, and what was changed since afte
     { metresLeft: metres + 150 },
   ]);
   expect(navyOf(store)?.metresLeft).toBe(metres + 150);
-}, 30_000);
+});
 
 it('keeps rules and shelf through a closed page, and the next page sends them in order', async () => {
   fakeServer(['down', 'down', 'down']);
@@ -139,7 +139,7 @@ it('keeps rules and shelf through a closed page, and the next page sends them in
   await sentAll(store);
   const [first, second] = asked;
   expect([first?.path, second?.path]).toEqual(['/rules', '/shelf']);
-}, 30_000);
+});
 
 it('puts an item back as it was, whatever was taken of it, before and after it was sent', async () => {
   fakeServer([]);
@@ -181,7 +181,7 @@ it('what is undone before it was sent is not sent at all', async () => {
   store.dispatch(takeEntryBack(entry.arg.id, ticket.id));
   expect(waiting(store).map(({ endpoint }) => endpoint)).toEqual(['saveRules']);
   expect(asked).toEqual([]);
-}, 30_000);
+});
 
 it('a ticket that was started stands on the bench before anybody has heard of it, and is sent before its entry', async () => {
   const asked = fakeServer(['down']);
@@ -198,7 +198,7 @@ it('a ticket that was started stands on the bench before anybody has heard of it
     ['POST', '/logbook'],
   ]);
   await until(() => store.getState().editor.save === 'saved');
-}, 30_000);
+});
 
 it('what another page left may have arrived: it is sent as it was, and what is changed since goes after it', async () => {
   const asked = fakeServer([]);
@@ -226,4 +226,4 @@ it('a device that is to be paired first keeps what waits, and sends it then', as
   expect(waiting(store)[0]?.refused).toBeNull();
   await sentAll(store);
   expect(asked).toHaveLength(2);
-}, 30_000);
+});

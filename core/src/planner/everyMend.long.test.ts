@@ -6,6 +6,7 @@ import { PIECE_KIND_IDS } from '../model/pieceKindIds';
 import type { Shelf } from '../model/shelf';
 import { applyChange, type Ticket, TicketSchema } from '../model/ticket';
 import { PIECE_KINDS } from '../stages/piece/kinds';
+import { casesOf, someOf } from '../testing/cases';
 import { designed } from '../testing/designed';
 import { report } from '../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../testing/samples';
@@ -23,7 +24,7 @@ const SIZES: readonly [number, number][] = [
 ];
 
 /** Every kind at every place, in each hoop of a well-filled shelf and as proposed, in sizes and densities by turns. */
-const TICKETS: Ticket[] = PIECE_KIND_IDS.flatMap((kind, k) =>
+const EVERY: Ticket[] = PIECE_KIND_IDS.flatMap((kind, k) =>
   PIECE_KINDS[kind].placements.flatMap((p, n) =>
     [null, ...HOOPS].flatMap((hoop, h) => {
       if ((k + 2 * n + h) % 4 !== 0) return [];
@@ -44,6 +45,8 @@ const TICKETS: Ticket[] = PIECE_KIND_IDS.flatMap((kind, k) =>
     }),
   ),
 );
+
+const TICKETS = someOf(EVERY, 5);
 
 const planOf = (ticket: Ticket) => planTicket(ticket, SHELF, RULES);
 const stands = (findings: readonly Finding[], one: Finding) =>
@@ -69,5 +72,5 @@ it(`every mend that is offered removes what offered it, over ${TICKETS.length} t
   const total = [...applied.values()].reduce((a, b) => a + b, 0);
   report(`mends applied: ${total} (${[...applied].map(([code, n]) => `${code} ${n}`).join(', ')})`);
   expect([...wrong]).toEqual([]);
-  expect(total).toBeGreaterThan(400);
-}, 300_000);
+  expect(total).toBeGreaterThan(casesOf(400, 80));
+});

@@ -7,6 +7,7 @@ import type { Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { MARK_IDS, type MarkFound, type MarkId } from '../../model/ticket/mount';
 import { planTicket } from '../../planner/plan';
+import { casesOf } from '../../testing/cases';
 import { followHoopAgain } from '../../testing/followHoopAgain';
 import { report } from '../../testing/report';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
@@ -88,10 +89,10 @@ it('whoever follows the advice finds the piece straight at the next reading, in 
         after.findings.every((f) => f.stage !== 'mount' || f.severity !== 'stop')
       );
     }),
-    { numRuns: 800 },
+    { numRuns: casesOf(800, 120) },
   );
   report(`crooked hoopings read: ${asked}; advised to hoop again and straight after it: ${advised}`);
-  expect(advised).toBeGreaterThan(400);
+  expect(advised).toBeGreaterThan(asked / 2);
 });
 
 describe('the advice', () => {

@@ -8,6 +8,7 @@ import {
   type Polygon,
   placed,
 } from '../../base/geometry/polygon';
+import { casesOf } from '../../testing/cases';
 import { checkScatter, latticeIn, type ScatterQuestion, scatter, scatterAll } from './scatter';
 
 const PATTERN: Polygon = [
@@ -81,7 +82,7 @@ describe('a scatter', () => {
         );
         return apart && inside && hulls.length <= q.count;
       }),
-      { numRuns: 60 },
+      { numRuns: casesOf(60, 15) },
     );
   });
 

@@ -1,5 +1,6 @@
 import { applyChange } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { casesOf } from '../../testing/cases';
 import { priced } from '../../testing/priced';
 import { variedJob } from '../../testing/variedTickets';
 import type { CostOf } from './costLine';
@@ -31,7 +32,7 @@ function* jobs(count: number): Generator<{ of: CostOf; cost: TrueCost }> {
 
 it('the total is the sum of its lines to the smallest coin, and lies between its bounds', () => {
   let seen = 0;
-  for (const { cost } of jobs(400)) {
+  for (const { cost } of jobs(casesOf(400, 100))) {
     seen += 1;
     expect(cost.lines.reduce((sum, { minor }) => sum + minor, 0)).toBe(cost.totalMinor);
     expect(
@@ -44,12 +45,12 @@ it('the total is the sum of its lines to the smallest coin, and lies between its
       cost.lines.length,
     );
   }
-  expect(seen).toBeGreaterThan(150);
+  expect(seen).toBeGreaterThan(casesOf(150, 37));
 });
 
 it('a larger run never costs more a piece, planned anew in every size', () => {
   let seen = 0;
-  for (const { of } of jobs(120)) {
+  for (const { of } of jobs(casesOf(120, 30))) {
     if (of.ticket.design.names) continue;
     const sizes = [1, 2, 3, 5, 9, 20, 60].map((quantity) => {
       const ticket = applyChange(of.ticket, { stage: 'piece', set: { quantity, sizes: [] } });
@@ -60,12 +61,12 @@ it('a larger run never costs more a piece, planned anew in every size', () => {
       if (i > 0) expect(one).toBeLessThanOrEqual((sizes[i - 1] ?? 0) + LEAST);
     seen += 1;
   }
-  expect(seen).toBeGreaterThan(40);
+  expect(seen).toBeGreaterThan(casesOf(40, 10));
 });
 
 it('a colour less never costs more', () => {
   let seen = 0;
-  for (const { of, cost } of jobs(600)) {
+  for (const { of, cost } of jobs(casesOf(600, 150))) {
     const [part] = of.ticket.design.parts;
     const [first, second] = part?.colours ?? [];
     if (!part || !first || !second || of.ticket.design.order) continue;
@@ -85,12 +86,12 @@ it('a colour less never costs more', () => {
     expect(less.eachExact).toBeLessThanOrEqual(cost.eachExact + LEAST);
     seen += 1;
   }
-  expect(seen).toBeGreaterThan(50);
+  expect(seen).toBeGreaterThan(casesOf(50, 12));
 });
 
 it('a sheet less never costs more', () => {
   let seen = 0;
-  for (const { of, cost } of jobs(300)) {
+  for (const { of, cost } of jobs(casesOf(300, 75))) {
     const sheets = of.plan.layers?.sheets ?? [];
     if (sheets.length < 2 || !of.plan.hoop) continue;
     const held = applyChange(of.ticket, {
@@ -106,5 +107,5 @@ it('a sheet less never costs more', () => {
     expect(less.eachExact).toBeLessThanOrEqual(cost.eachExact + LEAST);
     seen += 1;
   }
-  expect(seen).toBeGreaterThan(30);
+  expect(seen).toBeGreaterThan(casesOf(30, 7));
 });

@@ -1,3 +1,4 @@
+import { casesOf } from '../../testing/cases';
 import { expectSound, solved } from '../../testing/soundDay';
 import { variedDay } from '../../testing/variedDays';
 import { gapOf } from './solve';
@@ -5,7 +6,7 @@ import { tapesOf } from './tapes';
 
 it('many pieces are planned soundly, no plan is better than the bound that is told, and most are near it', () => {
   const gaps: number[] = [];
-  for (let seed = 1; seed <= 8; seed += 1) {
+  for (let seed = 1; seed <= casesOf(8, 1); seed += 1) {
     const day = variedDay(seed * 97, 8 + 4 * seed);
     const found = solved(day);
     expect(found.boundS).toBeLessThanOrEqual(found.worth.endS + 1e-6);
@@ -13,6 +14,6 @@ it('many pieces are planned soundly, no plan is better than the bound that is to
     expectSound(day, tapesOf(day, found.moves), found);
     gaps.push(gapOf(found));
   }
-  expect(gaps.filter((gap) => gap <= 0.05).length).toBeGreaterThanOrEqual(7);
+  expect(gaps.filter((gap) => gap > 0.05).length).toBeLessThanOrEqual(1);
   expect(Math.max(...gaps)).toBeLessThan(0.1);
 });

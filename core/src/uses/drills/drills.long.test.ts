@@ -6,6 +6,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { planTicket } from '../../planner/plan';
 import { layerFacts } from '../../stages/layers/facts';
 import { breaksNever } from '../../stages/layers/never';
+import { casesOf } from '../../testing/cases';
 import { report } from '../../testing/report';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
 import { stackWord, stackWords } from '../evidence/stackWords';
@@ -91,11 +92,13 @@ function worksOut(
   }
 }
 
-it('10 000 seeded questions: the stated answer is what the planner says, worked out again', () => {
+const QUESTIONS = casesOf(10_000, 1_200);
+
+it(`${QUESTIONS} seeded questions: the stated answer is what the planner says, worked out again`, () => {
   const asked: Record<string, number> = {};
   const shops = [shopIn(MM), shopIn(INCH)] as const;
   const topics = drillTopics(shops[0]);
-  for (let seed = 0; seed < 10_000; seed += 1) {
+  for (let seed = 0; seed < QUESTIONS; seed += 1) {
     const shop = shops[seed % 2] ?? shops[0];
     const topic = topics[seed % topics.length];
     const question = topic && drillQuestion(topic, seed, shop);
@@ -114,9 +117,9 @@ it('10 000 seeded questions: the stated answer is what the planner says, worked 
     expect(say(question.explain, shop.units).length).toBeGreaterThan(8);
   }
   report(DRILLS.map((drill) => `${drill} ${asked[drill] ?? 0}`).join(', '));
-  expect(Object.values(asked).reduce((a, b) => a + b, 0)).toBeGreaterThan(9_900);
-  for (const drill of DRILLS) expect(asked[drill]).toBeGreaterThan(200);
-}, 300_000);
+  expect(Object.values(asked).reduce((a, b) => a + b, 0)).toBeGreaterThan(0.99 * QUESTIONS);
+  for (const drill of DRILLS) expect(asked[drill]).toBeGreaterThan(0.02 * QUESTIONS);
+});
 
 it('the same seed makes the same question; a half is right as the tape has it, and what is no length is told apart', () => {
   const shop = shopIn(INCH);

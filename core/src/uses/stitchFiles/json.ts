@@ -35,9 +35,6 @@ export const StitchFileSchema = z
   .meta({ title: 'Stitches of an embroidery design' });
 type Written = z.infer<typeof StitchFileSchema>;
 
-/** The JSON Schema by which anybody can check such a file, draft 2020-12. */
-export const stitchFileJsonSchema = () => z.toJSONSchema(StitchFileSchema);
-
 export const writeJson = ({ name, stops, stitches }: StitchFile): string => {
   const { x, y, kind, stop, element } = stitches;
   const figures = (values: Float32Array): number[] => Array.from(values, (value) => Number(shortest(value)));

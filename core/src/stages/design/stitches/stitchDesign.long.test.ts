@@ -1,5 +1,6 @@
 import { areaOf, type Clipper, isInside, islandsOf, type Region } from '../../../base/geometry/clip';
 import { rotate } from '../../../base/geometry/point';
+import { casesOf } from '../../../testing/cases';
 import {
   coveredShare,
   listed,
@@ -15,7 +16,7 @@ import { longestWayDeg } from './longestWay';
 import { kindOf, LONGEST_MM, type Stitches } from './stitches';
 import { countStops } from './summary';
 
-const DESIGNS = 1000;
+const DESIGNS = casesOf(1000, 150);
 let clip: Clipper;
 let shapes: Region[];
 let made: Stitches[];
@@ -25,7 +26,7 @@ beforeAll(async () => {
   shapes = Array.from({ length: DESIGNS }, (_, i) => variedShape(i + 1, clip));
   made = shapes.map((region) => stitchedRegion(region, clip));
   all = made.map(listed);
-}, 120_000);
+});
 
 const pairs = (points: readonly Penetration[]): [Penetration, Penetration][] =>
   points.flatMap((b, i): [Penetration, Penetration][] => {
@@ -37,7 +38,7 @@ const far = (a: Penetration, b: Penetration): number => Math.hypot(b.x - a.x, b.
 /** What is stitched on its way somewhere else is said to be so. */
 const ON_THE_WAY = ['travel', 'jump', 'trim'];
 
-describe('a thousand varied designs', () => {
+describe(`${DESIGNS} varied designs`, () => {
   it('have every penetration inside their shape, or on a way that is said to be one', () => {
     const outside = all.flatMap((points, i) => {
       const grown = clip.offset(shapes[i] ?? [], 0.3);
@@ -61,24 +62,26 @@ describe('a thousand varied designs', () => {
   });
 
   it('come out the same again', () => {
-    for (const [i, region] of shapes.slice(0, 150).entries())
+    for (const [i, region] of shapes.slice(0, casesOf(150, 30)).entries())
       expect(stitchedRegion(region, clip)).toEqual(made[i]);
   });
 });
 
 /** Shapes as they are filled: the wide parts of the varied ones. */
 const fills = (): Region[] =>
-  shapes.slice(0, 300).flatMap((region) => islandsOf(byWidth(region, USUAL_STITCHING, clip).fill));
+  shapes
+    .slice(0, casesOf(300, 60))
+    .flatMap((region) => islandsOf(byWidth(region, USUAL_STITCHING, clip).fill));
 
 it('fills are covered', () => {
   const covers = fills().map((region) => coveredShare(region, stitchedRegion(region, clip, { way: 'fill' })));
-  expect(covers.length).toBeGreaterThan(100);
+  expect(covers.length).toBeGreaterThan(casesOf(100, 20));
   expect(Math.min(...covers)).toBeGreaterThanOrEqual(0.98);
-}, 120_000);
+});
 
 it('rows of fills lie as far apart as was asked, measured back from the stitches', () => {
   for (const rowMm of [0.3, 0.4, 0.6])
-    for (const region of fills().slice(0, 60)) {
+    for (const region of fills().slice(0, casesOf(60, 12))) {
       const points = listed(stitchedRegion(region, clip, { way: 'fill', fillRowMm: rowMm, pullMm: 0 }));
       const heights = points
         .filter(({ kind }) => kind === 'fill')

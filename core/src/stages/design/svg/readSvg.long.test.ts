@@ -2,10 +2,14 @@ import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES } from '../../../model/houseRules';
 import { ArtworkSchema, ColourStopSchema } from '../../../model/ticket/artwork';
 import { ARTWORK_BOUNDS } from '../../../model/ticket/designBounds';
+import { casesOf, LONG } from '../../../testing/cases';
 import { toolsInNode } from '../../../testing/toolsInNode';
 import { stitchFigures } from '../stitchFigures';
 import { readSvg } from './readSvg';
 import type { DrawingTools } from './tools';
+
+/** A test of one very large drawing, which takes minutes. */
+const itInLong = LONG ? it : it.skip;
 
 const FIGURES = stitchFigures(DEFAULT_HOUSE_RULES);
 let tools: DrawingTools;
@@ -41,7 +45,7 @@ describe('what a ticket cannot hold', () => {
     expect(codeOf(body)).toBe(code);
   });
 
-  it('joins very many shapes of one colour, and loses none of them', () => {
+  itInLong('joins very many shapes of one colour, and loses none of them', () => {
     // each shape is a fill and a line about it: three rings
     const outlined = squares(2500, () => '#1F3A5F').replaceAll(
       '/>',
@@ -54,7 +58,7 @@ describe('what a ticket cannot hold', () => {
     expect(ArtworkSchema.safeParse(drawing.artwork).error).toBeUndefined();
   });
 
-  it('thins a drawing of very many points until a ticket holds it', () => {
+  itInLong('thins a drawing of very many points until a ticket holds it', () => {
     const wave = (y: number) =>
       `<path fill="none" stroke="#000" stroke-width="0.4" d="M0 ${y}${Array.from({ length: 8000 }, (_, i) => `L${(i / 40).toFixed(3)} ${(y + 0.1 * (i % 2)).toFixed(3)}`).join('')}"/>`;
     const drawing = read(inBox(Array.from({ length: 12 }, (_, i) => wave(10 + i * 15)).join('')));
@@ -91,7 +95,7 @@ describe('what a ticket cannot hold', () => {
       fc.property(fc.array(corner, { minLength: 3, maxLength: 9 }), (ring) => {
         expect(['read', 'empty']).toContain(on(`M${ring.map(([x, y]) => `${10 * x} ${10 * y}`).join('L')}Z`));
       }),
-      { numRuns: 3000 },
+      { numRuns: casesOf(3000, 300) },
     );
   });
 
@@ -116,7 +120,7 @@ describe('what a ticket cannot hold', () => {
         expect(ArtworkSchema.safeParse(drawing.artwork).error?.issues).toBeUndefined();
         expect(drawing.colours.every((c) => ColourStopSchema.safeParse(c).success)).toBe(true);
       }),
-      { numRuns: 500 },
+      { numRuns: casesOf(500, 60) },
     );
   });
 });

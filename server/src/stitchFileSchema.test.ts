@@ -1,8 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { stitchFileJsonSchema } from './json';
+import { stitchFileJsonSchema } from './stitchFileSchema';
 
-const PUBLISHED = join(__dirname, '../../../../docs/stitches.schema.json');
+const PUBLISHED = join(__dirname, '../../docs/stitches.schema.json');
 
 it('the schema in the docs is the one that files are read by; PRINT=1 prints it anew', () => {
   const schema = stitchFileJsonSchema();
