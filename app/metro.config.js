@@ -3,10 +3,12 @@ const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { compileQuickly } = require('./bundling/compiledQuickly.cjs');
 const { isLeftOut } = require('./bundling/packages.cjs');
+const { noteShipped } = require('./bundling/shipped.cjs');
 
 const config = getDefaultConfig(__dirname);
 if (!config.resolver.assetExts.includes('woff2')) config.resolver.assetExts.push('woff2');
 compileQuickly(config);
+noteShipped(config);
 config.watchFolders = [path.resolve(__dirname, '..')];
 config.resolver.nodeModulesPaths = [
   path.resolve(__dirname, 'node_modules'),

@@ -22,7 +22,7 @@ test('the bench shows each ticket, its stage and its worst finding, and finds on
 
 test('a ticket taken off the bench can be put back', async ({ page }) => {
   const ticket = onTicket(page);
-  await ticket.start('Hand towel');
+  await ticket.startByHand('Hand towel');
   await ticket.fill('Name of the ticket', 'Mistaken towel');
   await ticket.saved();
   await page.getByRole('button', { name: 'Take this ticket off the bench' }).click();

@@ -9,7 +9,7 @@ import { faceInNode } from '@zt/core/testing/facesInNode';
 import { measuredTicket, SAMPLE_RULES, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { toolsInNode } from '@zt/core/testing/toolsInNode';
 import { expect, test } from './support/test';
-import { fillIn, onTicket } from './support/ticket';
+import { fillIn, freshTicket, onTicket, putTicket } from './support/ticket';
 
 /** A name set outside the browser, as a part. */
 async function setInNode(text: string): Promise<Part> {
@@ -48,13 +48,11 @@ const part = (page: Page, name: RegExp) =>
   page.getByRole('radiogroup', { name: 'Parts' }).getByRole('radio', { name });
 const textbox = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });
 
-async function startedAtDesign(page: Page, kind: string, readings: Record<string, string>) {
-  const ticket = onTicket(page);
-  await ticket.start(kind);
+async function startedAtDesign(page: Page, kind: string, readings: Record<string, number>) {
+  const at = await putTicket(page, freshTicket(kind, readings));
+  await page.goto(`${at}/design`);
   await page.getByRole('radio', { name: 'millimetres' }).click();
-  for (const [name, mm] of Object.entries(readings)) await ticket.fill(name, mm);
-  await ticket.stage('Design');
-  return ticket;
+  return onTicket(page);
 }
 
 /** Puts the chosen part so far to a side and down, by its figures. */
@@ -73,9 +71,9 @@ test('a name with two mirrored sprigs comes closer to fit 100 × 100, its letter
   page,
 }) => {
   const ticket = await startedAtDesign(page, 'Hand towel', {
-    'side to side': '480',
-    'border band, height': '45',
-    'hem to far edge of the band': '70',
+    'side to side': 480,
+    'border band, height': 45,
+    'hem to far edge of the band': 70,
   });
   await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(SPRIG);
   await ticket.reads('From sprig.svg: outline, colours and stitches were worked out from it.');
@@ -118,9 +116,9 @@ test('a name with two mirrored sprigs comes closer to fit 100 × 100, its letter
 
 test('a monogram of three letters in a ring goes onto a towel', async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Hand towel', {
-    'side to side': '480',
-    'border band, height': '45',
-    'hem to far edge of the band': '70',
+    'side to side': 480,
+    'border band, height': 45,
+    'hem to far edge of the band': 70,
   });
   await button(page, 'Add a monogram').click();
   await fillIn(textbox(page, 'letters of the monogram'), 'PSL');
@@ -150,9 +148,9 @@ test('a monogram of three letters in a ring goes onto a towel', async ({ page })
 
 test('a wreath of leaves goes round a monogram, as many as have room', async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Hand towel', {
-    'side to side': '480',
-    'border band, height': '45',
-    'hem to far edge of the band': '70',
+    'side to side': 480,
+    'border band, height': 45,
+    'hem to far edge of the band': 70,
   });
   await button(page, 'Add a monogram').click();
   await fillIn(textbox(page, 'letters of the monogram'), 'R');
@@ -308,9 +306,9 @@ test('several parts are lined up, spread, put in a ring; one thread is one stop,
   page,
 }) => {
   const ticket = await startedAtDesign(page, 'Napkin', {
-    'side to side': '450',
-    'hem to hem': '450',
-    'hem, depth': '8',
+    'side to side': 450,
+    'hem to hem': 450,
+    'hem, depth': 8,
   });
   await page.getByLabel('SVG drawing', { exact: true }).setInputFiles(SPRIG);
   await ticket.reads('From sprig.svg: outline, colours and stitches were worked out from it.');

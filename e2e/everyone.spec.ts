@@ -59,12 +59,12 @@ test('the focus stays near: at the panel that was gone to, by the button that ca
   tag: '@wide',
 }, async ({ page }) => {
   const ticket = onTicket(page);
-  await ticket.start('Bath towel');
+  await ticket.startByHand('Bath towel');
   await page.getByRole('button', { name: 'On to Design' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(() => focused(page)).toMatch(/^region Design: /);
   await page.goBack();
-  await ticket.start('Bath towel');
+  await ticket.startByHand('Bath towel');
   await ticket.fill('Name of the ticket', 'Focus');
   const undo = page.getByRole('button', { name: 'Undo' });
   await undo.focus();

@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { PIECE_KINDS } from '@zt/core';
+import { someOf } from '@zt/core/testing/cases';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -131,8 +132,10 @@ async function wholeJob(page: Page, job: Job): Promise<{ taps: number; swipes: n
   return count;
 }
 
-for (const job of JOBS)
-  test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, async ({ page }) => {
+for (const job of someOf(JOBS, 4))
+  test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, { tag: '@long' }, async ({
+    page,
+  }) => {
     const { taps, swipes } = await wholeJob(page, job);
     expect(taps).toBeLessThanOrEqual((job.before.taps * 2) / 3);
     expect(swipes).toBeLessThanOrEqual((job.before.swipes * 2) / 3);

@@ -68,7 +68,7 @@ test('a ticket that waits for its measures says what is next, and nothing on it 
 }) => {
   const ticket = onTicket(page);
   for (const kind of ['T-shirt', 'Bath towel']) {
-    await ticket.start(kind);
+    await ticket.startByHand(kind);
     for (const stage of ['Piece', 'Design', 'Place', 'Hoop', 'Layers', 'Mount', 'Stitch', 'Finish']) {
       await ticket.stage(stage);
       await expect(page.getByText('Stop', { exact: true }).filter({ visible: true })).toHaveCount(0);

@@ -67,7 +67,7 @@ test('with the shop’s computer off a piece is worked on, closed, opened again,
   await next.getByRole('button', { name: 'Template as SVG' }).click();
   expect(readFileSync(await (await download).path(), 'utf8')).toMatch(/^<svg[^>]* width="[\d.]+mm"/);
 
-  await again.start('Bath towel');
+  await again.startByHand('Bath towel');
   await again.fill('Name of the ticket', 'Begun in the dark');
   await next.goto('/');
   await expect(next.getByRole('link', { name: /^Begun in the dark/ })).toBeVisible();

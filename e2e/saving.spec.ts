@@ -4,7 +4,7 @@ import { onTicket } from './support/ticket';
 
 test('every change saves itself and is there after a reload', async ({ page }) => {
   const ticket = onTicket(page);
-  await ticket.start('Hand towel');
+  await ticket.startByHand('Hand towel');
   await ticket.fill('Name of the ticket', 'Kept towel');
   await ticket.fill('side to side', '19 cm');
   await expect(page.getByRole('textbox', { name: 'side to side' })).toHaveValue('7 1/2 in');
@@ -21,7 +21,7 @@ test.describe('when the shop’s computer does not answer', () => {
 
   test('it says so, keeps the change, and saves it once it can', async ({ page }) => {
     const ticket = onTicket(page);
-    await ticket.start('Bath towel');
+    await ticket.startByHand('Bath towel');
     await ticket.saved();
     await page.route('**/api/tickets/*', (route) =>
       route.request().method() === 'PUT' ? route.abort() : route.continue(),
@@ -70,7 +70,7 @@ test.describe('when the shop’s computer does not answer', () => {
 
   test('what a page had not sent when it was closed is sent by the next one', async ({ page, context }) => {
     const ticket = onTicket(page);
-    await ticket.start('Bath towel');
+    await ticket.startByHand('Bath towel');
     await ticket.saved();
     const address = page.url();
     await context.route('**/api/tickets/*', (route) =>

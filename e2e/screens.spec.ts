@@ -44,17 +44,58 @@ for (const scheme of ['light', 'dark'] as const)
     test('the page that waits for it reads well', async ({ page }) => {
       await page.route('**/api/rules', () => undefined);
       await page.goto('/shelf');
-      await expect(page.getByRole('heading', { name: 'Opening the shop' })).toBeVisible();
+      await expect(page.getByRole('heading', { name: 'Opening the shop…' })).toBeVisible();
       await expectAccessible(page);
       await expectNoSidewaysScroll(page);
     });
     test('so does a ticket that is fetched', async ({ page }) => {
       await page.route('**/api/tickets/demo-ticket-02', () => undefined);
       await page.goto('/ticket/demo-ticket-02/layers');
-      await expect(page.getByRole('heading', { name: 'Fetching the ticket' })).toBeVisible();
+      await expect(page.getByRole('heading', { name: 'Loading the ticket…' })).toBeVisible();
       await expectAccessible(page);
     });
   });
+
+/** What a list page asks for, and what it must not say before that is known. */
+const NOT_KNOWN = [
+  ['/', '**/api/tickets', /\b0 (piece|min)/],
+  ['/orders', '**/api/orders*', /\b0 orders|No order/],
+  ['/logbook', '**/api/logbook*', /\b0 (piece|good)|Each piece that leaves/],
+  ['/day', '**/api/day', /Nothing to be made|\b0 pieces/],
+  ['/weeks', '**/api/weeks*', /\b0 pieces/],
+  ['/customers', '**/api/customers', /\b0 in all/],
+] as const;
+test('what is not known yet is said to be so, never none; a shop that is slow is named, with what works', async ({
+  page,
+}) => {
+  for (const [path, asked, never] of NOT_KNOWN) {
+    await page.route(asked, () => undefined);
+    await page.goto(path);
+    await expect(page.getByText('Loading…', { exact: true })).toBeVisible();
+    await expect(page.getByText(never)).toHaveCount(0);
+    await expect(page.getByText(/^The shop’s computer has not answered yet\. What you change/)).toBeVisible();
+    await expectAccessible(page);
+    await page.unroute(asked);
+  }
+});
+
+test('the frame of the page is there before any script, and leads to the places', async ({ page }) => {
+  await page.route('**/*.js', () => undefined);
+  await page.goto('/shelf', { waitUntil: 'commit' });
+  await expect(page.getByRole('heading', { name: 'Zealous Thimble' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText([
+    'Bench',
+    'Day',
+    'Orders',
+    'Shelf',
+    'Logbook',
+    'House rules',
+  ]);
+  await page.unroute('**/*.js');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Zealous Thimble' })).toHaveCount(0);
+});
 
 const SIZES = [
   { width: 390, height: 844 },
@@ -81,7 +122,7 @@ for (const path of [...PAGES, ...TICKETS, ...TROUBLED])
   }) => {
     await page.goto(path);
     await expect(page.getByRole('main').last()).toBeVisible();
-    await expect(page.getByRole('heading', { name: /^Opening the shop|^Fetching the/ })).toHaveCount(0);
+    await expect(page.getByRole('heading', { name: /^Opening the shop|^Loading the/ })).toHaveCount(0);
     // What is planned in a worker comes last.
     for (const work of ['planning', 'cutting']) await expect(page.getByTestId(work)).toHaveCount(0);
     await expect(page.getByRole('heading').last()).toBeVisible();

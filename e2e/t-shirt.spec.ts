@@ -12,7 +12,7 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', { tag
   const { machines } = (await (await request.get('/api/shelf')).json()) as Shelf;
   const put = machines.map((item) => ({ noun: 'machines', item: { ...item, bobbinLeftM: null } }));
   await request.post('/api/shelf', { data: { put } });
-  await ticket.start('T-shirt');
+  await ticket.startByHand('T-shirt');
   await ticket.fill('underarm to underarm', '20 1/2');
   await ticket.fill('collar seam to hem', '62 cm');
   await ticket.fill('shoulder seam', '145 mm');

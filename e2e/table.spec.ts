@@ -1,16 +1,10 @@
 import type { Page } from '@playwright/test';
 import { exampleA, exampleB } from '@zt/core/testing/samples';
 import { expect, expectAccessible, expectNoSidewaysScroll, onEmptyShop, test } from './support/test';
-import { copyOf, onTicket } from './support/ticket';
+import { copyOf, onTicket, putTicket } from './support/ticket';
 
 const cardText = (page: Page) => page.getByTestId('card-text');
 const nextStep = (page: Page) => page.getByRole('button', { name: 'Next step' });
-
-/** A ticket of its own on the bench, as another device would put it there. */
-async function putTicket(page: Page, ticket: ReturnType<typeof exampleA>): Promise<string> {
-  await page.request.put(`/api/tickets/${ticket.id}`, { data: { ticket, rev: 0 } });
-  return `/ticket/${ticket.id}`;
-}
 
 test('one deck goes from where the job stands to the logbook, ticks what was gone through, and is resumed elsewhere', {
   tag: '@wide',

@@ -6,7 +6,7 @@ test('a bath towel with a dense monogram above the border, from bare cloth to th
   tag: '@wide',
 }, async ({ page }) => {
   const ticket = onTicket(page);
-  await ticket.start('Bath towel');
+  await ticket.startByHand('Bath towel');
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await ticket.fill('side to side', '68 cm');
   await ticket.fill('hem to hem', '1350');

@@ -1,7 +1,7 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
-import { putModules } from './build/modules.mjs';
+import { putModules } from './build/page.mjs';
 import { bin, onceFor, ROOT, run } from './lib.mjs';
 
 export const BARE_APP = 'bare-app/dist';

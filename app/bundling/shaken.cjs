@@ -24,12 +24,20 @@ function sources(folder) {
   });
 }
 
-/** The names that are imported from a package anywhere, and those that are then asked of a namespace of it. */
+/**
+ * The names that are imported from a package anywhere, or handed on from it. Throws where it is asked in another way: what
+ * is used of it then cannot be told.
+ */
 function namesUsed(name, texts) {
-  const imports = new RegExp(`import \\{([^}]*)\\} from '${name}'`, 'g');
-  const named = texts.flatMap((text) =>
-    [...text.matchAll(imports)].flatMap(([, list]) => list.split(',').map((one) => one.trim().split(' ')[0])),
-  );
+  const asked = new RegExp(`\\b(import|export)( type)? \\{([^}]*)\\} from '${name}'`, 'g');
+  const named = texts.flatMap((text) => {
+    const all = [...text.matchAll(asked)];
+    if (all.length !== text.split(`'${name}'`).length - 1)
+      throw new Error(`Of ${name} what is used must be named: import { … } from '${name}'.`);
+    return all.flatMap(([, , isType, list]) =>
+      isType ? [] : list.split(',').map((one) => one.trim().split(' ')[0]),
+    );
+  });
   return [...new Set(named)].filter((one) => one !== '' && one !== 'type').sort();
 }
 

@@ -1,6 +1,8 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import type { KeptTicket, Ticket } from '@zt/core';
+import { type KeptTicket, PIECE_KINDS, type Ticket } from '@zt/core';
+import type { PieceKindId } from '@zt/core/model/pieceKindIds';
 import { again } from '@zt/core/planner/again';
+import { newTicket } from '@zt/core/planner/newTicket';
 
 /** Types into a field and leaves it, as a maker does: only then is it taken. */
 export async function fillIn(field: Locator, text: string): Promise<void> {
@@ -8,13 +10,44 @@ export async function fillIn(field: Locator, text: string): Promise<void> {
   await field.blur();
 }
 
+/** A ticket on the bench, as another device would put it there. Returns its address. */
+export async function putTicket(page: Page, ticket: Ticket): Promise<string> {
+  const answer = await page.request.put(`/api/tickets/${ticket.id}`, { data: { ticket, rev: 0 } });
+  expect(answer.ok()).toBe(true);
+  return `/ticket/${ticket.id}`;
+}
+
+/** A kind by the name that people read. */
+function kindCalled(name: string): PieceKindId {
+  const found = Object.entries(PIECE_KINDS).find(([, kind]) => kind.name === name);
+  if (!found) throw new Error(`assertion failed: a kind is called ${name}`);
+  return found[0] as PieceKindId;
+}
+
+/** A new ticket of a kind, with readings in mm by the names that people read. */
+export function freshTicket(kindName: string, readings: Record<string, number> = {}): Ticket {
+  const kind = kindCalled(kindName);
+  const ticket = newTicket(crypto.randomUUID(), kind);
+  const taken = Object.entries(readings).map(([name, mm]) => {
+    const reading = PIECE_KINDS[kind].readings.find((one) => one.name === name);
+    if (!reading) throw new Error(`assertion failed: a ${kindName} has the reading ${name}`);
+    return [reading.id, mm];
+  });
+  return { ...ticket, piece: { ...ticket.piece, readings: Object.fromEntries(taken) } };
+}
+
 /** What a person does on a ticket, by the words on the screen. */
 export function onTicket(page: Page) {
   const panelText = (text: string | RegExp) => page.getByText(text).filter({ visible: true }).first();
   return {
+    /** A ticket of a kind that is to be measured. */
     start: async (kind: string) => {
-      await page.goto('/');
-      await page.getByRole('button', { name: 'Start a piece' }).click();
+      await page.goto(`${await putTicket(page, freshTicket(kind))}/piece`);
+      await expect(page.getByRole('heading', { name: `Measure the ${kind}` })).toBeVisible();
+    },
+    /** The same, by what a person presses for it. */
+    startByHand: async (kind: string) => {
+      await page.goto('/new');
       await page.getByRole('button', { name: kind, exact: true }).click();
       await expect(page.getByRole('heading', { name: `Measure the ${kind}` })).toBeVisible();
     },
@@ -58,7 +91,5 @@ export async function copyOf(
   const copyId = `copy-of-${id}-${crypto.randomUUID()}`;
   const kept = (await (await page.request.get(`/api/tickets/${id}`)).json()) as KeptTicket;
   const ticket = changed({ ...again(kept.ticket, copyId), name: `${kept.ticket.name}, a copy` });
-  const answer = await page.request.put(`/api/tickets/${copyId}`, { data: { ticket, rev: 0 } });
-  expect(answer.ok()).toBe(true);
-  return `/ticket/${copyId}`;
+  return putTicket(page, ticket);
 }

@@ -14,13 +14,16 @@ const WASM = {
 const faceFiles = () =>
   readFileSync(join(ROOT, 'core/src/catalogue/faces.ts'), 'utf8').match(/@expo-google-fonts\/[\w/-]+\.ttf/g);
 
-/** Puts compiled code and typefaces into a folder of files that are shipped as they are. */
+/** Puts compiled code and typefaces into a folder of files that are shipped as they are. Returns where they are from. */
 export function putPublicFiles(folder) {
   const inCore = createRequire(join(ROOT, 'core/package.json'));
+  const from = [];
   const put = (kind, name, module) => {
     mkdirSync(join(folder, kind), { recursive: true });
     copyFileSync(inCore.resolve(module), join(folder, kind, name));
+    from.push(inCore.resolve(module));
   };
   for (const [name, module] of Object.entries(WASM)) put('wasm', name, module);
   for (const file of faceFiles()) put('faces', basename(file), file);
+  return from;
 }

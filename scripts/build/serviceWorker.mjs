@@ -8,7 +8,7 @@ import { filesUnder, ROOT } from '../lib.mjs';
 const HASHED = /[-.]([0-9a-f]{32}|[0-9A-Z]{8})\.\w+$/;
 const NOT_KEPT = /\.(br|gz|map|part)$|^(metadata\.json|serviceWorker\.js)$/;
 
-/** Builds the app's service worker into a folder, with the list of all files there: it keeps them. */
+/** Builds the app's service worker into a folder, with the list of all files there: it keeps them. Returns its modules. */
 export async function buildServiceWorker(folder) {
   const manifest = filesUnder(folder, [])
     .map((file) => ({ file, url: relative(folder, file) }))
@@ -17,7 +17,7 @@ export async function buildServiceWorker(folder) {
       url: `/${url}`,
       revision: HASHED.test(url) ? null : createHash('sha256').update(readFileSync(file)).digest('hex'),
     }));
-  await build({
+  const { metafile } = await build({
     entryPoints: [join(ROOT, 'app/shell/serviceWorker.ts')],
     outfile: join(folder, 'serviceWorker.js'),
     bundle: true,
@@ -28,5 +28,7 @@ export async function buildServiceWorker(folder) {
       'self.__WB_MANIFEST': JSON.stringify(manifest),
       'process.env.NODE_ENV': '"production"',
     },
+    metafile: true,
   });
+  return Object.keys(metafile.inputs);
 }

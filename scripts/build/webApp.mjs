@@ -1,15 +1,18 @@
 import { spawn } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { BUILT, bin, onceFor, ROOT } from '../lib.mjs';
-import { putModules } from './modules.mjs';
+import { packagesOf } from './licences.mjs';
 import { packFolder, QUICKLY } from './pack.mjs';
+import { makePage } from './page.mjs';
 import { putPublicFiles } from './publicFiles.mjs';
 import { buildServiceWorker } from './serviceWorker.mjs';
 import { buildWorkers } from './workers.mjs';
 
 const APP = join(ROOT, 'app');
 const PUBLIC = join(APP, 'public');
+const { LIST } = createRequire(import.meta.url)(join(APP, 'bundling/shipped.cjs'));
 export const DIST = join(APP, 'dist');
 
 /** Exports the app as Expo does; what it says is shown only where it fails. */
@@ -30,12 +33,8 @@ function exportApp() {
   );
 }
 
-/** The page's head says what each worker's file is called: its name tells what it holds. */
-function nameWorkers(workers) {
-  const page = join(DIST, 'index.html');
-  const named = `<meta name="workers" content="${Object.values(workers).join(' ')}">`;
-  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${named}</head>`));
-}
+/** Which packages are in the web app as it was built: their folders. */
+export const WEB_PACKAGES = join(BUILT, 'webPackages.json');
 
 /** Builds the web app when its sources have changed, packed for the way to the browser. */
 export const ensureWebApp = () =>
@@ -43,12 +42,14 @@ export const ensureWebApp = () =>
     'web',
     { reads: ['app', 'core/src', 'package-lock.json', 'scripts/build'], makes: 'app/dist/serviceWorker.js' },
     async () => {
-      putPublicFiles(PUBLIC);
+      const files = putPublicFiles(PUBLIC);
       const workers = await buildWorkers(join(PUBLIC, 'workers'), { hashed: true });
       await exportApp();
-      nameWorkers(workers);
-      putModules(DIST);
-      await buildServiceWorker(DIST);
+      makePage(DIST, workers.files);
+      const modules = await buildServiceWorker(DIST);
+      const bundled = JSON.parse(readFileSync(LIST, 'utf8'));
+      const shipped = packagesOf([...files, ...workers.modules, ...modules, ...bundled]);
+      writeFileSync(WEB_PACKAGES, JSON.stringify(shipped));
       await packFolder(DIST, QUICKLY);
       rmSync(join(BUILT, 'packed.stamp'), { force: true });
     },

@@ -1,6 +1,6 @@
 import { readdirSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { basename, join } from 'node:path';
+import { basename, join, resolve } from 'node:path';
 import { build } from 'esbuild';
 import { ROOT } from '../lib.mjs';
 
@@ -23,7 +23,7 @@ const lean = {
 /**
  * Builds all workers as one graph, so that what several need is in a file that they share. They reckon and have no
  * interface: nothing of them needs what the app's own bundler does. With `hashed`, a file's name tells what it holds.
- * Returns where each worker is, by its name.
+ * Returns where each worker is, by its name, and the modules that are in them.
  */
 export async function buildWorkers(folder, { hashed }) {
   rmSync(folder, { recursive: true, force: true });
@@ -43,9 +43,10 @@ export async function buildWorkers(folder, { hashed }) {
     plugins: [lean],
     define: { 'process.env.NODE_ENV': '"production"', __DEV__: 'false' },
   });
-  return Object.fromEntries(
+  const files = Object.fromEntries(
     Object.entries(metafile.outputs).flatMap(([file, { entryPoint }]) =>
       entryPoint ? [[basename(entryPoint, ENDING), basename(file)]] : [],
     ),
   );
+  return { files, modules: Object.keys(metafile.inputs).map((file) => resolve(file)) };
 }

@@ -24,6 +24,8 @@ export default function Layout() {
   useEveryone();
   useEffect(() => saveOnLeaving(store.getState, keepLast), [store, keepLast]);
   useEffect(() => followChanges(store), [store]);
+  // What was seen before any script gives way to the app.
+  useEffect(() => globalThis.document?.getElementById('frame')?.remove(), []);
   return (
     <Provider store={store}>
       <ThemeProvider theme={elementsTheme(palette)}>

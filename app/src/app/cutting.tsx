@@ -5,7 +5,7 @@ const CuttingScreen = lazy(() => import('../day/index').then((own) => ({ default
 
 export default function CuttingRoute() {
   return (
-    <Suspense fallback={<Notice title="Fetching the cut plan" />}>
+    <Suspense fallback={<Notice title="Loading the cut plan…" isAwaited />}>
       <CuttingScreen />
     </Suspense>
   );

@@ -6,7 +6,7 @@ const DayScreen = lazy(() => import('../day/index').then((own) => ({ default: ow
 
 export default function DayRoute() {
   return (
-    <Suspense fallback={<Notice title="Fetching the day" />}>
+    <Suspense fallback={<Notice title="Loading the day…" isAwaited />}>
       <DayScreen />
     </Suspense>
   );

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { AmongPlaces } from '../components/AmongPlaces';
 import { UndoBar } from '../components/UndoBar';
 import { Callout } from '../components/ui/Callout';
+import { NotYet } from '../components/ui/NotYet';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
 import { Screen } from '../components/ui/Screen';
@@ -116,6 +117,7 @@ export function DayScreen() {
       <Screen
         title="Day"
         subtitle={subtitleOf(day)}
+        isHere={shared.isHere || failed}
         aside={plan ? <Press title="From now" label="Plan anew from now" onPress={again} /> : null}
         foot={
           plan && chosen !== null ? (
@@ -129,6 +131,7 @@ export function DayScreen() {
             What is to be made is with the shop’s computer, and it does not answer. Nothing is lost.
           </Txt>
         ) : null}
+        {shared.isHere || failed ? null : <NotYet />}
         {putOff ? (
           <UndoBar
             text="It waits for another day."

@@ -1,8 +1,10 @@
 import type { HowFar } from '@zt/core/base/inSteps';
-import { useLayoutEffect, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 
 /** So long is worked before the page is drawn, ms: what is known by then moves nothing under the finger. */
 const FIRST_MS = 300;
+/** So long, where what was found before stands on the page meanwhile, ms: a key is answered first. */
+const AGAIN_MS = 16;
 /** So long at a time is worked between two frames then, ms: a finger goes on meanwhile. */
 const SLICE_MS = 8;
 /** So often is told how far it is, ms. */
@@ -20,6 +22,7 @@ interface InSlices<T> {
  */
 export function useInSlices<T>(begin: (() => Generator<HowFar, T>) | null): InSlices<T> {
   const [state, setState] = useState<InSlices<T>>({ result: null, howFar: null });
+  const wasFound = useRef(false);
   useLayoutEffect(() => {
     if (!begin) return;
     const work = begin();
@@ -30,6 +33,7 @@ export function useInSlices<T>(begin: (() => Generator<HowFar, T>) | null): InSl
       let step = work.next();
       while (!step.done && performance.now() < until) step = work.next();
       if (step.done) {
+        wasFound.current = true;
         setState({ result: step.value, howFar: null });
         return;
       }
@@ -40,7 +44,7 @@ export function useInSlices<T>(begin: (() => Generator<HowFar, T>) | null): InSl
       }
       timer = setTimeout(goOn, 0, SLICE_MS);
     };
-    goOn(FIRST_MS);
+    goOn(wasFound.current ? AGAIN_MS : FIRST_MS);
     return () => clearTimeout(timer);
   }, [begin]);
   return state;

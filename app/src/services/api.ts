@@ -1,9 +1,11 @@
 import { type BaseQueryFn, createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { Mutex } from 'async-mutex';
 import { thisDevice } from './device';
+import { askedOrEarly } from './early';
 
 const fetchJson = fetchBaseQuery({
   baseUrl: '/api',
+  fetchFn: (request) => askedOrEarly(request as Request),
   prepareHeaders: (headers) => headers.set('x-device', thisDevice().id),
 });
 const turns = new Map<string, Mutex>();

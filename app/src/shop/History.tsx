@@ -50,7 +50,7 @@ function EarlierOne<T>({
   const { data, isError } = useEarlierStateQuery(earlier.id);
   if (isError)
     return <Txt>It cannot be read here: the shop’s computer does not answer, or it is too old.</Txt>;
-  if (!data) return <Txt>Fetching it.</Txt>;
+  if (!data) return <Txt>Loading it…</Txt>;
   const value = today(data.value as T);
   const told = differences(schema, value, now);
   return (
@@ -75,7 +75,7 @@ function Lines<T>({ noun, id, ...one }: HistoryProps<T>) {
   const [seen, setSeen] = useState<string | null>(null);
   const [before, setBefore] = useState<{ value: T; text: string } | null>(null);
   if (isError) return <Txt>The shop’s computer does not answer; it keeps these.</Txt>;
-  if (!data) return <Txt>Fetching them.</Txt>;
+  if (!data) return <Txt>Loading them…</Txt>;
   return (
     <Stack gap={0} role="list" aria-label={countOf(data.length, 'earlier state')}>
       {data.length === 0 ? <Txt>It was not changed since it was made.</Txt> : null}

@@ -21,8 +21,8 @@ export function ShopGate({ children }: { children: ReactNode }) {
       </Notice>
     );
   return (
-    <Notice title="Opening the shop">
-      <Txt>Fetching the shelf and the house rules.</Txt>
+    <Notice title="Opening the shop…" isAwaited>
+      <Txt>Loading the shelf and the house rules.</Txt>
     </Notice>
   );
 }

@@ -40,7 +40,7 @@ export function WithTicket({ id, children }: { id: string; children: (shop: Shop
         <Press kind="main" title="Back to the bench" onPress={() => router.replace('/')} />
       </Notice>
     );
-  if (!open) return <Notice title="Fetching the ticket" />;
+  if (!open) return <Notice title="Loading the ticket…" isAwaited />;
   return (
     <OpenTicketProvider loggedAs={loggedAs}>
       <PartsAtWork />

@@ -1,6 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { FlatList, ScrollView, useWindowDimensions, View } from 'react-native';
 import { usePalette } from '../../theme/palette';
+import { NotYet } from './NotYet';
 import { ScreenHead, type ScreenHeadProps } from './Screen';
 import { Stack } from './Stack';
 import { Txt } from './Txt';
@@ -37,7 +38,11 @@ export function ListScreen<T>(props: ListScreenProps<T>) {
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.panel }}>
       <ScreenHead {...head} />
-      {table !== undefined ? (
+      {head.isHere === false ? (
+        <Scrolled head={children} onEnd={onEnd}>
+          <NotYet />
+        </Scrolled>
+      ) : table !== undefined ? (
         <Scrolled head={children} onEnd={onEnd}>
           {table}
         </Scrolled>

@@ -3,6 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { usePageTitle } from '../../everyone/usePageTitle';
 import { usePalette } from '../../theme/palette';
 import { Bar } from './Bar';
+import { LOADING } from './NotYet';
 import { Stack } from './Stack';
 import { Txt } from './Txt';
 
@@ -11,6 +12,8 @@ export interface ScreenHeadProps {
   subtitle?: string;
   /** Beside the title, at the right. */
   aside?: ReactNode;
+  /** Whether what the page is about is known; until then no figure of it is said. */
+  isHere?: boolean;
 }
 
 interface ScreenProps extends ScreenHeadProps {
@@ -20,17 +23,18 @@ interface ScreenProps extends ScreenHeadProps {
 }
 
 /** The title of a page, with what stands beside it. */
-export function ScreenHead({ title, subtitle, aside }: ScreenHeadProps) {
+export function ScreenHead({ title, subtitle, aside, isHere = true }: ScreenHeadProps) {
   usePageTitle(title);
+  const said = isHere ? subtitle : LOADING;
   return (
     <Bar at="top">
       <Stack grow>
         <Txt as="title" level={1}>
           {title}
         </Txt>
-        {subtitle ? (
+        {said ? (
           <Txt as="small" tone="graphite">
-            {subtitle}
+            {said}
           </Txt>
         ) : null}
       </Stack>

@@ -120,6 +120,7 @@ export function BenchScreen({ removed }: { removed: string | null }) {
         {...(board && soughtKept === null ? { groups: GROUPS, groupOf: (one) => groupOf(rowOf(one)) } : {})}
         onEnd={more}
         subtitle={subtitle}
+        isHere={isHere || failed || shop.failed}
         aside={<UnitsToggle units={shop.units} onUnits={shop.setUnits} />}
         foot={
           <View

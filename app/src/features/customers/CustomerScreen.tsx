@@ -191,7 +191,7 @@ export function CustomerScreen({ id }: { id: string }) {
   if (erased) return <ErasedNote erased={erased} />;
   if (!customer)
     return (
-      <Notice title={isError ? 'There is no such customer' : 'Fetching the customer'}>
+      <Notice title={isError ? 'There is no such customer' : 'Loading the customer…'} isAwaited={!isError}>
         <Press kind="main" title="Back to the customers" onPress={() => router.replace('/customers')} />
       </Notice>
     );

@@ -28,6 +28,7 @@ export function CustomersScreen() {
     <ListScreen
       title="Customers"
       subtitle={`${customers.length} in all`}
+      isHere={data !== undefined || isError}
       aside={<Press title="Back" onPress={() => router.replace('/orders')} />}
       items={found}
       keyOf={({ id }) => id}

@@ -19,7 +19,7 @@ import { DayField, KeptSearches, useFilterWords, withoutEmpty } from './Searches
 
 /** How many there are, and how many came out how: counts, not averages. */
 function countsInWords(counts: LogPage['counts'] | undefined): string {
-  if (!counts) return 'opening it';
+  if (!counts) return '';
   const all = OUTCOMES.reduce((sum, outcome) => sum + counts[outcome], 0);
   return `${all} ${all === 1 ? 'piece' : 'pieces'}: ${OUTCOMES.map((o) => `${counts[o]} ${o}`).join(', ')}`;
 }
@@ -74,6 +74,7 @@ export function LogbookScreen() {
       <ListScreen
         title="Logbook"
         subtitle={countsInWords(data?.pages[0]?.counts)}
+        isHere={data !== undefined || logbook.isError}
         items={entries}
         keyOf={({ id }) => id}
         row={(entry) => (

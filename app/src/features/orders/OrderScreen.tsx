@@ -120,7 +120,7 @@ export function OrderScreen({ id }: { id: string }) {
   const { order, customer, failed } = open;
   if (!order)
     return (
-      <Notice title={failed ? 'This order cannot be opened' : 'Fetching the order'}>
+      <Notice title={failed ? 'This order cannot be opened' : 'Loading the order…'} isAwaited={!failed}>
         {failed ? (
           <>
             <Txt>It is not on the book, or the shop’s computer does not answer. Nothing was changed.</Txt>

@@ -95,6 +95,7 @@ export function OrdersScreen() {
       <ListScreen
         title="Orders"
         subtitle={data ? `${total} ${total === 1 ? 'order' : 'orders'}` : 'The order book'}
+        isHere={data !== undefined || isError}
         aside={<Press title="Customers" onPress={() => router.push('/customers')} />}
         items={lines}
         keyOf={({ order }) => order.id}

@@ -79,7 +79,7 @@ function Line<N extends ShelfNoun>({ noun, item, movement }: OfItem<N> & { movem
 function Lines<N extends ShelfNoun>({ noun, item }: OfItem<N>) {
   const { data, isError } = useMovementsQuery(item.id);
   if (isError) return <Txt>The shop’s computer does not answer; it keeps these lines.</Txt>;
-  if (!data) return <Txt>Fetching the lines.</Txt>;
+  if (!data) return <Txt>Loading the lines…</Txt>;
   return (
     <Stack gap={0} role="list" aria-label={countOf(data.length, 'line')}>
       {data.map((movement) => (

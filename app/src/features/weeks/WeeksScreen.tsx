@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { AmongPlaces } from '../../components/AmongPlaces';
 import { Choice } from '../../components/ui/Choice';
 import { FileLink } from '../../components/ui/FileLink';
+import { NotYet } from '../../components/ui/NotYet';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
@@ -58,6 +59,7 @@ export function WeeksScreen() {
       <Screen
         title="How the shop does"
         subtitle="Week by week"
+        isHere={data !== undefined || isError}
         aside={<Press title="Back" onPress={() => router.replace('/orders')} />}
       >
         {isError ? (
@@ -67,6 +69,7 @@ export function WeeksScreen() {
           </Txt>
         ) : null}
         <Choice label="How far back" quiet small options={SPANS} chosen={span} onChoose={setSpan} />
+        {data || isError ? null : <NotYet />}
         {data ? (
           <>
             <Txt testID="in-short">{say(sayWeeks(data.weeks), rules.units)}</Txt>
