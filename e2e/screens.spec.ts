@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { STAGES } from '@zt/core/model/stages';
+import { LONG } from '@zt/core/testing/cases';
 import { expect, expectAccessible, expectContrast, expectNoSidewaysScroll, test } from './support/test';
 
 const PAGES = [
@@ -100,7 +101,7 @@ test('the frame of the page is there before any script, and leads to the places'
 const SIZES = [
   { width: 390, height: 844 },
   { width: 1280, height: 800 },
-];
+] as const;
 
 /** So long a page of many drawings may take to be drawn in other colours, ms. */
 const DRAWN_MS = 20_000;
@@ -116,10 +117,14 @@ const LOOKS = [
   { colorScheme: 'light', contrast: 'more' },
 ] as const;
 
+/** The colours are the same pairs at every size: each look is gone through at one but the first, at both in the long run. */
+const [PHONE, WIDE] = SIZES;
+const SEEN_AT = { light: SIZES, dark: [PHONE], more: [WIDE] };
+
 for (const path of [...PAGES, ...TICKETS, ...TROUBLED])
-  test(`${path} reads well and stays within the page, on a phone and wide, in every look`, async ({
-    page,
-  }) => {
+  test(`${path} reads well and stays within the page, on a phone and wide, in every look`, {
+    tag: '@long',
+  }, async ({ page }) => {
     await page.goto(path);
     await expect(page.getByRole('main').last()).toBeVisible();
     await expect(page.getByRole('heading', { name: /^Opening the shop|^Loading the/ })).toHaveCount(0);
@@ -128,7 +133,7 @@ for (const path of [...PAGES, ...TICKETS, ...TROUBLED])
     await expect(page.getByRole('heading').last()).toBeVisible();
     for (const look of LOOKS) {
       await page.emulateMedia(look);
-      for (const size of SIZES) {
+      for (const size of LONG ? SIZES : SEEN_AT[look.contrast === 'more' ? 'more' : look.colorScheme]) {
         await page.setViewportSize(size);
         await drawn(page);
         // Names and roles are the same in all colours.

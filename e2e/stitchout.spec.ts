@@ -220,10 +220,10 @@ test.describe('where something fails', () => {
   test.use({ allowed: [/Failed to load resource|ERR_FAILED|Worker/i] });
 
   test('stitches that cannot be made here are said not to be, and can be tried again', async ({ page }) => {
-    await page.route(/\/stitch-[0-9a-f]+\.js/, (route) => route.abort());
+    await page.route(/\/workers\/stitch-\w+\.js/, (route) => route.abort());
     await page.goto('/ticket/demo-ticket-01/stitch');
     await onTicket(page).reads(/^The stitching could not be worked on here\. Your ticket is as it was\.$/);
-    await page.unroute(/\/stitch-[0-9a-f]+\.js/);
+    await page.unroute(/\/workers\/stitch-\w+\.js/);
     await page.getByRole('button', { name: 'Make the stitches' }).click();
     await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
   });

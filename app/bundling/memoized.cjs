@@ -5,10 +5,12 @@ const { Worker } = require('node:worker_threads');
 const SOURCES = resolve(__dirname, '../src');
 const DRAWS = /\.tsx$|\/use\w+\.ts$/;
 /**
- * Left out: what is drawn for one stage or one page alone. Measured on a drag at a quarter of a phone's processor, what
- * holds and moves the drawing is what counts; of the rest a key takes longer for being remembered. Tests are not shipped.
+ * Left out: what is drawn for one stage alone, and pages that are short. Measured on a drag at a quarter of a phone's
+ * processor, what holds and moves the drawing is what counts; a key on the long pages, shelf, bench and rules, takes a
+ * quarter of React's time for being remembered, and elsewhere longer. Tests are not shipped.
  */
-const LEFT_OUT = /src\/(features|components|stages\/\w+)\/|\.test\.tsx?$|\/testing\//;
+const LEFT_OUT =
+  /src\/(features\/(?!(bench|rules|shelf)\/)|components|stages\/\w+)\/|\.test\.tsx?$|\/testing\//;
 
 /** The components and hooks of this app that are drawn while a finger moves, by their whole paths. */
 const drawn = () =>

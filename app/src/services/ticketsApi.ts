@@ -7,10 +7,11 @@ export const ticketsApi = api.injectEndpoints({
     /** The bench, page by page, soonest due first; of those in which the words are found that are asked for. */
     tickets: build.infiniteQuery<BenchPage, string, string>({
       infiniteQueryOptions: { initialPageParam: '', getNextPageParam: ({ next }) => next ?? undefined },
-      query: ({ queryArg: q, pageParam: after }) => ({
-        url: '/tickets',
-        params: { ...(q === '' ? {} : { q }), ...(after === '' ? {} : { after }) },
-      }),
+      // The first page of all is asked for under the address that the page itself asks at once (shell/early.js).
+      query: ({ queryArg: q, pageParam: after }) =>
+        q === '' && after === ''
+          ? '/tickets'
+          : { url: '/tickets', params: { ...(q === '' ? {} : { q }), ...(after === '' ? {} : { after }) } },
       providesTags: ['tickets'],
     }),
     ticket: build.query<KeptTicket, string>({

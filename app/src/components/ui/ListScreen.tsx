@@ -32,23 +32,20 @@ const FIRST = 24;
 /** A page with a title over a list of any length: only what is in sight, and near it, is drawn. */
 export function ListScreen<T>(props: ListScreenProps<T>) {
   const { children, items, keyOf, row, rowWidth, table, groups, groupOf, onEnd, foot, ...head } = props;
+  const { isHere = true } = head;
   const p = usePalette();
   const room = Math.min(WIDEST, useWindowDimensions().width) - 2 * EDGE;
   const columns = rowWidth ? Math.max(1, Math.floor(room / rowWidth)) : 1;
   return (
     <View role="main" style={{ flex: 1, backgroundColor: p.panel }}>
       <ScreenHead {...head} />
-      {head.isHere === false ? (
+      {table !== undefined ? (
         <Scrolled head={children} onEnd={onEnd}>
-          <NotYet />
-        </Scrolled>
-      ) : table !== undefined ? (
-        <Scrolled head={children} onEnd={onEnd}>
-          {table}
+          {isHere ? table : <NotYet />}
         </Scrolled>
       ) : groups && groupOf ? (
         <Scrolled head={children} onEnd={onEnd}>
-          <Board {...{ groups, groupOf, items, keyOf, row }} />
+          {isHere ? <Board {...{ groups, groupOf, items, keyOf, row }} /> : <NotYet />}
         </Scrolled>
       ) : (
         <FlatList
@@ -62,6 +59,7 @@ export function ListScreen<T>(props: ListScreenProps<T>) {
             maxWidth: WIDEST,
             alignSelf: 'center',
           }}
+          ListEmptyComponent={isHere ? null : <NotYet />}
           ListHeaderComponent={<Stack gap={14}>{children}</Stack>}
           data={items as T[]}
           numColumns={columns}
