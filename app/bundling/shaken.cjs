@@ -84,4 +84,12 @@ async function shaken(file) {
   return outputFiles[0].text;
 }
 
-module.exports = { shaken, usedOfPackages };
+/** The packages that are within those by their names: what they say they depend on. */
+const withinShaken = () =>
+  Object.keys(SHAKEN).flatMap((file) => {
+    const folder = path.join(ROOT, 'node_modules', file.split('/')[0]);
+    const { dependencies = {} } = JSON.parse(fs.readFileSync(path.join(folder, 'package.json'), 'utf8'));
+    return Object.keys(dependencies);
+  });
+
+module.exports = { shaken, usedOfPackages, withinShaken };

@@ -5,9 +5,10 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
-/** The server and the web app as they were built. */
-const SERVER = join(ROOT, '.build/server/main.mjs');
-export const WEB = join(ROOT, 'app/dist');
+/** The server and the web app as they were built, or those of a folder that `npm run release` made and RELEASED names. */
+const RELEASED = process.env.RELEASED;
+const SERVER = RELEASED ? join(RELEASED, 'server/main.mjs') : join(ROOT, '.build/server/main.mjs');
+export const WEB = RELEASED ? join(RELEASED, 'web') : join(ROOT, 'app/dist');
 /** A data folder with the demo's shop in it, as it is before anybody was there; made once for a run (seeded.ts). */
 export const SEEDED = join(ROOT, '.build/e2e-seeded');
 const READY = /ready: (http:\/\/\S+)/;

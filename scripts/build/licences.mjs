@@ -5,9 +5,11 @@ import { ROOT } from '../lib.mjs';
 const IN_PACKAGE = /^(.*node_modules\/(?:@[^/]+\/)?[^/]+)/;
 const IS_LICENCE = /^(licen[cs]e|copying|ofl)([._-].*)?$/i;
 
-/** The folders of the packages that files are of; what is ours is of none. */
-export const packagesOf = (files) =>
-  [...new Set(files.flatMap((file) => IN_PACKAGE.exec(resolve(ROOT, file))?.[1] ?? []))].sort();
+/** The folders of the packages that files are of; what is ours, or made by a bundler, is of none. */
+export const packagesOf = (files) => {
+  const there = files.map((file) => resolve(ROOT, file)).filter((file) => existsSync(file));
+  return [...new Set(there.flatMap((file) => IN_PACKAGE.exec(file)?.[1] ?? []))].sort();
+};
 
 /** The folder of a package by its name, as the server or the app has it. */
 export function folderNamed(name) {

@@ -3,7 +3,7 @@ import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { BUILT, bin, onceFor, ROOT } from '../lib.mjs';
-import { packagesOf } from './licences.mjs';
+import { folderNamed, packagesOf } from './licences.mjs';
 import { packFolder, QUICKLY } from './pack.mjs';
 import { makePage } from './page.mjs';
 import { putPublicFiles } from './publicFiles.mjs';
@@ -12,7 +12,9 @@ import { buildWorkers } from './workers.mjs';
 
 const APP = join(ROOT, 'app');
 const PUBLIC = join(APP, 'public');
-const { LIST } = createRequire(import.meta.url)(join(APP, 'bundling/shipped.cjs'));
+const inApp = createRequire(join(APP, 'package.json'));
+const { LIST } = inApp('./bundling/shipped.cjs');
+const { withinShaken } = inApp('./bundling/shaken.cjs');
 export const DIST = join(APP, 'dist');
 
 /** Exports the app as Expo does; what it says is shown only where it fails. */
@@ -49,7 +51,7 @@ export const ensureWebApp = () =>
       const modules = await buildServiceWorker(DIST);
       const bundled = JSON.parse(readFileSync(LIST, 'utf8'));
       const shipped = packagesOf([...files, ...workers.modules, ...modules, ...bundled]);
-      writeFileSync(WEB_PACKAGES, JSON.stringify(shipped));
+      writeFileSync(WEB_PACKAGES, JSON.stringify([...shipped, ...withinShaken().map(folderNamed)]));
       await packFolder(DIST, QUICKLY);
       rmSync(join(BUILT, 'packed.stamp'), { force: true });
     },
