@@ -71,6 +71,10 @@ export function onTicket(page: Page) {
       await expect(panelText(text)).toBeVisible();
     },
     saved: async () => {
+      // What was done last is drawn: before that the word is of what was saved before it.
+      await page.evaluate(
+        () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+      );
       const word = page.getByTestId('save-state').filter({ visible: true });
       await expect(word).toContainText('saved');
       await expect(word).not.toContainText('not saved');

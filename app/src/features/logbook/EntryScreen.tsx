@@ -35,10 +35,10 @@ import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
-import { useEntryQuery } from '../../services/logbookApi';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { Photos } from '../../shop/Photos';
 import { Took } from '../../shop/Took';
+import { useEntry } from '../../shop/useEntry';
 import { useShop } from '../../shop/useShop';
 import { usePalette } from '../../theme/palette';
 import { MakeAgain } from './MakeAgain';
@@ -223,7 +223,7 @@ function Entry({ entry }: { entry: KeptEntry }) {
 /** One entry: how it came out, what was really used, and the plan as it was. */
 export function EntryScreen({ id }: { id: string }) {
   const router = useRouter();
-  const { data, isError } = useEntryQuery(id);
+  const { data, isError, waits } = useEntry(id);
   const subtitle = data
     ? `${data.ticket.customer ? `${data.ticket.customer} · ` : ''}${format(parseISO(data.loggedAt), 'd MMMM yyyy')}`
     : '';
@@ -238,6 +238,7 @@ export function EntryScreen({ id }: { id: string }) {
         </Row>
       }
     >
+      {waits ? <Txt>It waits here for the shop’s computer, and can be read once that has it.</Txt> : null}
       {isError ? <Txt tone="madder">This entry is not in the logbook.</Txt> : null}
       {data ? <Entry entry={data} /> : null}
     </Screen>

@@ -9,8 +9,8 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { WordsField } from '../../components/ui/WordsField';
 import { useLoggedAs, usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
-import { useEntryQuery } from '../../services/logbookApi';
 import { Took } from '../../shop/Took';
+import { useEntry } from '../../shop/useEntry';
 import { FaultFields } from './FaultFields';
 
 /** Fetched once it is asked for. */
@@ -22,7 +22,7 @@ const MeasuredFields = lazy(() =>
 
 /** What logging it took, once it is in the logbook. */
 function TookOf({ id }: { id: string }) {
-  const { data } = useEntryQuery(id);
+  const { data } = useEntry(id);
   return data ? <Took uses={data.taken} /> : null;
 }
 
