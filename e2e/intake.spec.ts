@@ -184,5 +184,6 @@ plain('real drawings are read as a browser shows them', { tag: '@long' }, async 
   );
   expect(refused).toEqual([]);
   expect(wrong).toEqual([]);
-  expect((wrong.length + named.length) / drawings.length).toBeLessThanOrEqual(0.03);
+  // Three of a hundred may be off where that is said; of a few, one.
+  expect(wrong.length + named.length).toBeLessThanOrEqual(Math.max(1, 0.03 * drawings.length));
 });
