@@ -8,7 +8,7 @@ import { Txt } from './Txt';
 const LATE_MS = 3000;
 
 /** Whether it has taken long by now, counted from when this is first drawn. */
-function useIsLate(): boolean {
+export function useIsLate(): boolean {
   const [isLate, setLate] = useState(false);
   useEffect(() => {
     const timer = setTimeout(setLate, LATE_MS, true);

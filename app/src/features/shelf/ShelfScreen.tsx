@@ -8,13 +8,13 @@ import { SaveWord } from '../../components/SaveWord';
 import { UndoBar } from '../../components/UndoBar';
 import { FieldsContext } from '../../components/ui/fields';
 import { LateTable } from '../../components/ui/LateTable';
+import { NotYet, useIsLate } from '../../components/ui/NotYet';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';
 import { Screen } from '../../components/ui/Screen';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
-import { useBench } from '../../hooks/useBenchTickets';
 import { useThing } from '../../hooks/useThing';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
@@ -27,7 +27,7 @@ import { useBoard } from '../../theme/layout';
 import { ItemOpener, ItemRow, OpenItem } from './ItemRow';
 import { Ledger } from './Ledger';
 import { NOUN_VIEWS, SHOWN_NOUNS } from './nouns';
-import { ShoppingList } from './ShoppingList';
+import { ShoppingList, useShoppingList } from './ShoppingList';
 
 type Item = Shelf[ShelfNoun][number];
 interface Removed {
@@ -196,9 +196,10 @@ const shelfSaveState = saveStateOf('changeShelf');
 /** What the shop owns and what it keeps for the next time. */
 export function ShelfScreen() {
   const { shelf, units, setUnits } = useShop();
-  const bench = useBench();
-  // What the bench needs stands above what is owned: nothing moves once it is there.
-  const isBenchKnown = bench.isHere || bench.failed;
+  const shopping = useShoppingList();
+  // What the bench needs stands above what is owned: nothing moves once it is there, unless that takes long.
+  const isLate = useIsLate();
+  const isBenchKnown = shopping.lines !== null || isLate;
   const dispatch = useAppDispatch();
   const [isOneByOne, setIsOneByOne] = useState(false);
   const isBare = !isOneByOne && SHOWN_NOUNS.every((noun) => shelf[noun].length === 0);
@@ -234,7 +235,7 @@ export function ShelfScreen() {
         <SetAsideRows place="shelf" />
         {isBenchKnown ? (
           <>
-            <ShoppingList />
+            <ShoppingList lines={shopping.lines ?? []} howFar={shopping.howFar} />
             {isBare ? <NothingOwned onOneByOne={() => setIsOneByOne(true)} /> : null}
             {isBare
               ? null
@@ -242,7 +243,9 @@ export function ShelfScreen() {
                   <NounList key={noun} noun={noun} open={open} onOpen={setOpen} onTakeOff={takeOff} />
                 ))}
           </>
-        ) : null}
+        ) : (
+          <NotYet />
+        )}
       </Screen>
     </AmongPlaces>
   );

@@ -1,4 +1,5 @@
 import { type ShoppingLine, shoppingList } from '@zt/core';
+import type { HowFar } from '@zt/core/base/inSteps';
 import { bySupplier } from '@zt/core/uses/shopping/bySupplier';
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
@@ -42,14 +43,18 @@ function Line({ line }: { line: ShoppingLine }) {
   );
 }
 
-/** What to buy, by whom it is bought from: what the bench needs and the shelf has not, and rolls that are nearly gone. */
-export function ShoppingList() {
+/** What the bench needs and the shelf has not, once it is gone through; null before. How far that is, meanwhile. */
+export function useShoppingList() {
   const { shelf, rules } = useShop();
-  const router = useRouter();
   const tickets = useBenchTickets();
   const list = useCallback(() => shoppingList(tickets ?? [], shelf, rules), [tickets, shelf, rules]);
   const { result, howFar } = useInSlices(tickets && list);
-  const lines = result ?? [];
+  return { lines: result, howFar };
+}
+
+/** What to buy, by whom it is bought from: what the bench needs and the shelf has not, and rolls that are nearly gone. */
+export function ShoppingList({ lines, howFar }: { lines: readonly ShoppingLine[]; howFar: HowFar | null }) {
+  const router = useRouter();
   const groups = bySupplier(lines);
   return (
     <>
