@@ -69,12 +69,14 @@ async function ofCloth(page) {
 }
 
 /** The screen is there: the page as it was sent is taken down once more while its fonts are fetched. */
-const shown = (page) =>
-  page
+async function shown(page) {
+  await page
     .locator('h1, h2, [role="heading"], [data-testid="card-text"]')
     .filter({ visible: true })
     .first()
     .waitFor();
+  await page.getByText(/^Loading|^Opening the shop/).waitFor({ state: 'hidden' });
+}
 
 /** The picture that no longer changes, with the screen still there. */
 async function stillPicture(page) {

@@ -238,7 +238,9 @@ export function EntryScreen({ id }: { id: string }) {
         </Row>
       }
     >
-      {waits ? <Txt>It waits here for the shop’s computer, and can be read once that has it.</Txt> : null}
+      {waits ? (
+        <Txt>It is still waiting to be sent. You can read it once the shop’s computer has it.</Txt>
+      ) : null}
       {isError ? <Txt tone="madder">This entry is not in the logbook.</Txt> : null}
       {data ? <Entry entry={data} /> : null}
     </Screen>

@@ -216,6 +216,7 @@ export function ShelfScreen() {
       <Screen
         title="Shelf"
         subtitle="What you own, and what you keep for the next time"
+        isHere={isBenchKnown}
         aside={
           <>
             <SaveWord state={saved} />
