@@ -9,7 +9,7 @@ import { faceInNode } from '@zt/core/testing/facesInNode';
 import { measuredTicket, SAMPLE_RULES, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { toolsInNode } from '@zt/core/testing/toolsInNode';
 import { expect, test } from './support/test';
-import { fillIn, freshTicket, onTicket, putTicket } from './support/ticket';
+import { fillIn, freshTicket, onTicket, putTicket, unfold } from './support/ticket';
 
 /** A name set outside the browser, as a part. */
 async function setInNode(text: string): Promise<Part> {
@@ -57,8 +57,7 @@ async function startedAtDesign(page: Page, kind: string, readings: Record<string
 
 /** Puts the chosen part so far to a side and down, by its figures. */
 async function putAt(page: Page, [x, left]: [string, 'left' | 'right'], y: string) {
-  const shut = page.getByRole('button', { name: 'Where it lies, in figures', expanded: false });
-  if ((await shut.count()) > 0) await shut.click();
+  await unfold(button(page, 'Where it lies, in figures'));
   await fillIn(textbox(page, 'across'), x);
   await page
     .getByRole('radiogroup', { name: 'across, which way' })

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './support/test';
-import { copyOf, onTicket } from './support/ticket';
+import { copyOf, onTicket, unfold } from './support/ticket';
 
 /** The middle of something drawn, px of the page. */
 async function middleOf(drawn: Locator) {
@@ -55,8 +55,7 @@ test('the edges of an unevenly cut piece are dragged to where the tape finds the
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/piece`);
   await page.getByRole('radio', { name: 'millimetres' }).click();
-  const open = page.getByRole('button', { name: 'Is it cut straight?' });
-  if ((await page.getByRole('button', { name: 'Add a height' }).count()) === 0) await open.click();
+  await unfold(page.getByRole('button', { name: 'Is it cut straight?' }));
   await page.getByRole('button', { name: 'Add a height' }).click();
   const edge = page.getByTestId('edge 1 right');
   const right = page.getByRole('textbox', { name: 'middle to your right edge 1' });

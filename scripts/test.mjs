@@ -57,11 +57,21 @@ const testsIn = (suites = []) =>
       tests.map(({ status, results: tries, projectName }) => ({
         name: `${suite.file}: ${title} (${projectName})`,
         isFlaky: status === 'flaky',
+        contexts: tries.flatMap(({ attachments }) =>
+          attachments.filter(({ name }) => name === 'error-context'),
+        ),
         seconds: tries.reduce((sum, { duration }) => sum + duration, 0) / 1000,
       })),
     ),
     ...testsIn(suite.suites),
   ]);
+
+/** What stood on the page when a test failed, as it is read; told in so many lines. */
+const MOST_LINES = 60;
+function tellPage({ path }) {
+  const [, page = ''] = readFileSync(path, 'utf8').split(/^# Page snapshot$/m);
+  console.log(page.split('\n').slice(0, MOST_LINES).join('\n'));
+}
 
 /** Does steps one after the other beside the rest; what they say is told once they are done. */
 function beside(name, steps) {
@@ -117,6 +127,10 @@ await timed('browser', () => {
   add(output, (r) => {
     const tests = testsIn(r.suites);
     for (const { name, seconds } of tests) slow.push([name, seconds]);
+    for (const { name, contexts } of tests.filter((test) => test.contexts.length > 0)) {
+      console.log(`\nthe page where it failed: ${name}`);
+      for (const context of contexts) tellPage(context);
+    }
     const flaky = tests.filter(({ isFlaky }) => isFlaky);
     for (const { name } of flaky) console.log(`flaky, passed on its second try: ${name}`);
     const tooMany = flaky.length > MOST_FLAKY ? flaky.length : 0;

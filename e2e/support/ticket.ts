@@ -10,6 +10,13 @@ export async function fillIn(field: Locator, text: string): Promise<void> {
   await field.blur();
 }
 
+/** Opens what a word opens, unless it is open already. */
+export async function unfold(word: Locator): Promise<void> {
+  await expect(word).toBeVisible();
+  if ((await word.getAttribute('aria-expanded')) === 'false') await word.click();
+  await expect(word).toHaveAttribute('aria-expanded', 'true');
+}
+
 /** A ticket on the bench, as another device would put it there. Returns its address. */
 export async function putTicket(page: Page, ticket: Ticket): Promise<string> {
   const answer = await page.request.put(`/api/tickets/${ticket.id}`, { data: { ticket, rev: 0 } });
@@ -55,7 +62,8 @@ export function onTicket(page: Page) {
     fill: async (label: string, value: string) => {
       const field = page.getByRole('textbox', { name: label, exact: true });
       const line = page.getByRole('button', { name: new RegExp(`^${label}: `) });
-      if ((await field.count()) === 0 && (await line.count()) > 0) await line.first().click();
+      await field.or(line).first().waitFor({ state: 'attached' });
+      if ((await field.count()) === 0) await line.first().click();
       await fillIn(field, value);
     },
     stage: async (name: string) => {

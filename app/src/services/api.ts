@@ -51,6 +51,7 @@ export const api = createApi({
     'customers',
     'customer',
     'day',
+    'earlier',
   ],
   endpoints: () => ({}),
 });

@@ -10,6 +10,7 @@ export const dayApi = api.injectEndpoints({
     }),
     saveDay: build.mutation<DaySheet, SaveDay>({
       query: (body) => ({ url: '/day', method: 'PUT', body }),
+      invalidatesTags: ['earlier'],
     }),
   }),
 });

@@ -6,6 +6,7 @@ export const historyApi = api.injectEndpoints({
   endpoints: (build) => ({
     earlier: build.query<Earlier[], { noun: HistoryNoun; id: string }>({
       query: ({ noun, id }) => `/history/${noun}/${id}`,
+      providesTags: ['earlier'],
     }),
     /** An earlier state never changes. */
     earlierState: build.query<EarlierState, string>({ query: (id) => `/history/${id}` }),

@@ -36,7 +36,7 @@ export const ordersApi = api.injectEndpoints({
     }),
     saveOrder: build.mutation<Order, SaveOrder>({
       query: (body) => ({ url: `/orders/${body.order.id}`, method: 'PUT', body }),
-      invalidatesTags: ['orders', 'customer'],
+      invalidatesTags: ['orders', 'customer', 'earlier'],
     }),
     removeOrder: build.mutation<unknown, string>({
       query: (id) => ({ url: `/orders/${id}`, method: 'DELETE' }),
@@ -57,7 +57,7 @@ export const ordersApi = api.injectEndpoints({
     }),
     saveCustomer: build.mutation<Customer, SaveCustomer>({
       query: (body) => ({ url: `/customers/${body.customer.id}`, method: 'PUT', body }),
-      invalidatesTags: ['customers', 'customer', 'orders'],
+      invalidatesTags: ['customers', 'customer', 'orders', 'earlier'],
     }),
     eraseCustomer: build.mutation<Erased, string>({
       query: (id) => ({ url: `/customers/${id}/erase`, method: 'POST' }),

@@ -8,6 +8,7 @@ export const rulesApi = api.injectEndpoints({
     /** Answered as they are kept. */
     saveRules: build.mutation<HouseRules, SaveRules>({
       query: (body) => ({ url: '/rules', method: 'PUT', body }),
+      invalidatesTags: ['earlier'],
     }),
   }),
 });

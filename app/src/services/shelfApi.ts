@@ -9,7 +9,7 @@ export const shelfApi = api.injectEndpoints({
     /** All of the changes are made, or none; what was put is answered as it is kept. */
     changeShelf: build.mutation<{ put: { noun: ShelfNoun; item: { id: string } }[] }, ShelfChanges>({
       query: (body) => ({ url: '/shelf', method: 'POST', body }),
-      invalidatesTags: ['movements'],
+      invalidatesTags: ['movements', 'earlier'],
     }),
     movements: build.query<Movement[], string>({
       query: (id) => `/shelf/${id}/movements`,

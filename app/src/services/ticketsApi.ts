@@ -21,6 +21,7 @@ export const ticketsApi = api.injectEndpoints({
     }),
     saveTicket: build.mutation<SavedTicket, SaveTicket>({
       query: (body) => ({ url: `/tickets/${body.ticket.id}`, method: 'PUT', body }),
+      invalidatesTags: ['earlier'],
     }),
     removeTicket: build.mutation<unknown, string>({
       query: (id) => ({ url: `/tickets/${id}`, method: 'DELETE' }),
@@ -37,7 +38,7 @@ export const ticketsApi = api.injectEndpoints({
 export const ALL = '';
 
 /** A ticket in the pages of the bench, as it is kept now: only it changes there. One that is new joins the first. */
-export const benchHas = (kept: KeptTicket, { isNew }: { isNew: boolean }) =>
+export const benchWith = (kept: KeptTicket, { isNew }: { isNew: boolean }) =>
   ticketsApi.util.updateQueryData('tickets', ALL, ({ pages }) => {
     for (const page of pages) {
       const at = page.tickets.findIndex(({ ticket }) => ticket.id === kept.ticket.id);

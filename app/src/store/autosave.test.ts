@@ -1,5 +1,6 @@
 import { newTicket } from '@zt/core';
 import { IDBFactory } from 'fake-indexeddb';
+import { asInBrowser, until } from '../testing/asInBrowser';
 import { keepOutbox } from './autosave';
 import { outboxFound, ticketChanged, ticketOpened, undone } from './editor';
 import { NOTHING_UNSENT } from './outbox';
@@ -8,12 +9,6 @@ import { type AppStore, makeStore } from './store';
 const TICKET = newTicket('autosave-ticket', 'bath-towel');
 const turned = (turnDeg: number) => ticketChanged({ change: { stage: 'place', set: { turnDeg } } });
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
-
-/** Waits until it is so, for ten seconds at most. */
-async function until(holds: () => boolean): Promise<void> {
-  for (let i = 0; i < 500 && !holds(); i++) await pause(20);
-  expect(holds()).toBe(true);
-}
 
 const REFUSED: Record<number, object> = {
   409: { code: 'conflict', rev: 6, message: '' },
@@ -48,20 +43,7 @@ function fakeServer(answers: (number | 'down')[]) {
   return puts;
 }
 
-const realFetch = globalThis.fetch;
-const realRequest = globalThis.Request;
-beforeAll(() => {
-  // Relative addresses mean nothing outside a browser.
-  globalThis.Request = class extends realRequest {
-    constructor(input: RequestInfo | URL, init?: RequestInit) {
-      super(typeof input === 'string' && input.startsWith('/') ? `http://shop.invalid${input}` : input, init);
-    }
-  } as typeof Request;
-});
-afterAll(() => {
-  globalThis.fetch = realFetch;
-  globalThis.Request = realRequest;
-});
+asInBrowser();
 
 const stores: AppStore[] = [];
 function emptyStore() {
@@ -77,8 +59,6 @@ afterEach(async () => {
     await until(() => ['saved', 'refused'].includes(store.getState().editor.save));
     await until(() => store.getState().editor.waiting.every(({ refused }) => refused.length > 0));
   }
-  // The store tells its last changes with the next frame.
-  await pause(100);
 });
 
 function openStore() {

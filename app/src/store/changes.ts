@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { api } from '../services/api';
 import { thisDevice } from '../services/device';
 import { hearChanges } from '../services/hearing';
-import { benchHas, ticketsApi } from '../services/ticketsApi';
+import { ticketsApi } from '../services/ticketsApi';
+import { benchHas } from './benchHas';
 import { ticketHeard } from './editor';
 import { hearingChanged } from './queue';
 import type { AppStore } from './store';
@@ -43,6 +44,7 @@ export function followChanges(store: AppStore): () => void {
           'customers',
           'customer',
           'day',
+          'earlier',
         ]),
       );
       hearOpen();
@@ -59,6 +61,7 @@ export function followChanges(store: AppStore): () => void {
     const change = ChangeSchema.parse(JSON.parse(data));
     if (change.noun === 'all') return window.location.reload();
     if (change.device === thisDevice().id) return;
+    store.dispatch(api.util.invalidateTags(['earlier']));
     const { present, rev } = store.getState().editor;
     if (change.noun === 'ticket') {
       // One that was taken off, or put back, changes the list itself.
