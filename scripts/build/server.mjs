@@ -58,7 +58,6 @@ export async function buildServer(folder) {
     splitting: true,
     minifySyntax: true,
     minifyWhitespace: true,
-    keepNames: true,
     sourcemap: 'linked',
     sourcesContent: false,
     platform: 'node',

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { OpenAPIHono } from '@hono/zod-openapi';
+import type { Context as Asked, MiddlewareHandler } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { etag } from 'hono/etag';
@@ -97,18 +98,30 @@ function answerError(
   };
 }
 
-const atMost = (megabytes: number) =>
-  bodyLimit({
-    maxSize: megabytes * MEGABYTE,
-    onError: (c) =>
-      c.json(
-        {
-          code: 'too-large',
-          message: `This is over ${megabytes} MB. ${whatWasNotDone(c.req.path)}`,
-        } satisfies ErrorBody,
-        413,
-      ),
-  });
+/** Refuses what is longer. A length that is told is believed, since no more than that is read; else it is counted. */
+function atMost(megabytes: number): MiddlewareHandler {
+  const maxSize = megabytes * MEGABYTE;
+  const onError = (c: Asked) =>
+    c.json(
+      {
+        code: 'too-large',
+        message: `This is over ${megabytes} MB. ${whatWasNotDone(c.req.path)}`,
+      } satisfies ErrorBody,
+      413,
+    );
+  const counted = bodyLimit({ maxSize, onError });
+  return async (c, next) => {
+    const told = c.req.header('content-length');
+    if (told === undefined || c.req.header('transfer-encoding') !== undefined) return counted(c, next);
+    return Number(told) > maxSize ? onError(c) : next();
+  };
+}
+
+/** What is done with answers that may be long; the answer to a change is a line. */
+const ofQuestions =
+  (way: MiddlewareHandler): MiddlewareHandler =>
+  (c, next) =>
+    isQuestion(c.req) ? way(c, next) : next();
 
 /** The whole server: the interface under /api, the web app for everything else. */
 export function createApp(context: Context) {
@@ -118,9 +131,9 @@ export function createApp(context: Context) {
   app.use('/api/*', whoAsks(context), notTooOften(context), onlyPaired());
   // Before what waits for the end of an answer: this one has none.
   app.route('/api/changes', changesRoutes(context));
-  app.use(compress());
+  app.use(ofQuestions(compress()));
   // Asked for again, an answer that is the same is not sent again.
-  app.use('/api/*', etag(), async (c, next) => {
+  app.use('/api/*', ofQuestions(etag()), async (c, next) => {
     await next();
     c.header('cache-control', c.res.headers.get('cache-control') ?? 'no-cache');
   });

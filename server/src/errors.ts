@@ -56,10 +56,11 @@ const json = <T extends z.ZodType>(schema: T, description: string) => ({
 export const answers = json;
 /** The answer of a route that has nothing else to say. */
 export const Done = z.object({ done: z.literal(true) });
-export const body = <T extends z.ZodType>(schema: T) => ({
-  required: true,
-  content: { 'application/json': { schema } },
-});
+/** A body that is checked at once: none of these schemas waits for anything, and one that may wait is checked slowly. */
+export function body<T extends z.ZodType>(schema: T) {
+  schema.safeParseAsync = async (data, params) => schema.safeParse(data, params);
+  return { required: true, content: { 'application/json': { schema } } };
+}
 export const failures = {
   400: json(ErrorSchema, 'A field could not be read'),
   401: json(ErrorSchema, 'The device is not paired'),

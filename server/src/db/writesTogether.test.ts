@@ -61,5 +61,17 @@ it('are in the order they were asked for, see what was written before them, and 
     ),
   );
   expect(seen).toEqual(Array.from({ length: 40 }, (_, n) => n));
-  expect(commits).toBe(2);
+  expect(commits).toBe(1);
+});
+
+it('a write waits a turn: what came over the network with it shares its commit', async () => {
+  let commits = 0;
+  const write = writesTogether<Transaction>((work) => {
+    commits += 1;
+    return shop.store.db.transaction(work);
+  });
+  const other = new Promise<unknown>((done) => setImmediate(() => done(write(put('ticket-other')))));
+  await Promise.all([write(put('ticket-first')), other]);
+  expect((await ids()).sort()).toEqual(['ticket-first', 'ticket-other']);
+  expect(commits).toBe(1);
 });

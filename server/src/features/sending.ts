@@ -1,7 +1,7 @@
 import type { z } from '@hono/zod-openapi';
 import type { SendingSchema } from '@zt/core';
 import type { Offer } from '@zt/core/model/offer';
-import { eq, lt } from 'drizzle-orm';
+import { eq, lt, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/client';
 import { sendings } from '../db/schema/sendings';
 
@@ -26,12 +26,10 @@ export const whoSent = ({ sending, now }: Sent): Pick<Offer, 'by' | 'when'> => (
  */
 export async function takeOnce(tx: Transaction, { sending, now }: Sent): Promise<boolean> {
   if (!sending) return true;
-  const taken = await tx
-    .insert(sendings)
-    .values({ id: sending.id, at: now })
-    .onConflictDoNothing()
-    .returning({ id: sendings.id });
-  return taken.length > 0;
+  const { rowsAffected } = await tx.run(
+    sql`INSERT INTO ${sendings} (id, at) VALUES (${sending.id}, ${now}) ON CONFLICT DO NOTHING`,
+  );
+  return rowsAffected > 0;
 }
 
 /** As if a sending had not come: it is refused, and may come again with more. */

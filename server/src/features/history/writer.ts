@@ -1,6 +1,6 @@
 import type { HistoryNoun } from '@zt/core/model/history';
 import { SITTING_MS, thinned } from '@zt/core/uses/history/thin';
-import { and, desc, eq, inArray, type SQL, sql } from 'drizzle-orm';
+import { and, eq, inArray, type SQL, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Transaction } from '../../db/client';
 import { customers } from '../../db/schema/customers';
@@ -31,13 +31,14 @@ export async function keepEarlier(
   { noun, id }: { noun: HistoryNoun; id: string },
   { sending, now }: Sent,
 ): Promise<void> {
+  const latest = await tx.get<{ at: string | null }>(
+    sql`SELECT max(at) AS at FROM ${earlierStates} WHERE noun = ${noun} AND thing_id = ${id}`,
+  );
+  if (latest?.at && Date.parse(now) - Date.parse(latest.at) < SITTING_MS) return;
   const states = await tx
     .select({ id: earlierStates.id, at: earlierStates.at })
     .from(earlierStates)
-    .where(and(eq(earlierStates.noun, noun), eq(earlierStates.thingId, id)))
-    .orderBy(desc(earlierStates.at));
-  const [latest] = states;
-  if (latest && Date.parse(now) - Date.parse(latest.at) < SITTING_MS) return;
+    .where(and(eq(earlierStates.noun, noun), eq(earlierStates.thingId, id)));
   const by = sending?.name ?? '';
   await tx.run(
     sql`INSERT INTO ${earlierStates} (id, noun, thing_id, at, by, value)

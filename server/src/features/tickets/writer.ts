@@ -19,14 +19,14 @@ const NOTHING_YET = { rev: 0, deletedAt: null };
 async function keptAt(
   tx: Transaction,
   { ticket, rev }: SaveTicket,
-): Promise<KeptAt<Ticket> & { deletedAt: string | null; isRead: boolean }> {
+): Promise<KeptAt<Ticket> & { deletedAt: string | null; isRead: boolean; isThere: boolean }> {
   const [row] = await tx
     .select({ rev: tickets.rev, deletedAt: tickets.deletedAt })
     .from(tickets)
     .where(eq(tickets.id, ticket.id));
   const kept = row ?? NOTHING_YET;
   const read = kept.rev === rev ? null : ((await findTicket(tx, ticket.id))?.ticket ?? null);
-  return { ...kept, value: read ?? ticket, isRead: read !== null };
+  return { ...kept, value: read ?? ticket, isRead: read !== null, isThere: row !== undefined };
 }
 
 /**
@@ -50,7 +50,6 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
   const made = { rev, base: base ?? ticket, value: ticket };
   const after = received(kept, made, (three) => mergeTickets(three, whoSent(sent)));
   const row = {
-    id: ticket.id,
     ticket: after.value,
     rev: after.rev,
     updatedAt: now,
@@ -59,7 +58,8 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
     orderId: after.value.orderId,
     pieces: barePiecesOf(after.value),
   };
-  await tx.insert(tickets).values(row).onConflictDoUpdate({ target: tickets.id, set: row });
+  if (kept.isThere) await tx.update(tickets).set(row).where(eq(tickets.id, ticket.id));
+  else await tx.insert(tickets).values({ id: ticket.id, ...row });
   return { ok: true, rev: row.rev, onBench, ticket: after.value };
 }
 
