@@ -13,6 +13,8 @@ export default defineConfig({
   outputDir: '../.build/playwright',
   reporter: [['list'], ['json']],
   use: {
+    // What is waited for by a click fails with the page as it stands, not with the whole test.
+    actionTimeout: 60_000,
     // What a test answers in the server's place would not reach a page through it; its own spec allows it.
     serviceWorkers: 'block',
     launchOptions: {

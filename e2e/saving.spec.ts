@@ -1,6 +1,6 @@
 import { USUAL_HOURS } from '@zt/core/model/openingHours';
 import { expect, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { onTicket, unfold } from './support/ticket';
 
 test('every change saves itself and is there after a reload', async ({ page }) => {
   const ticket = onTicket(page);
@@ -141,7 +141,7 @@ test('how a ticket was before it was changed is seen, brought back, and undone',
   await ticket.fill('side to side', '700 mm');
   await ticket.saved();
   await page.reload();
-  await page.getByRole('button', { name: 'How it was earlier' }).click();
+  await unfold(page.getByRole('button', { name: 'How it was earlier' }));
   await page.getByRole('button', { name: /^before \d\d:\d\d, when a (phone|computer) changed it$/ }).click();
   await ticket.reads(/^name: nothing, now “Morning towel”$/);
   await page.getByRole('button', { name: 'Bring it back' }).click();

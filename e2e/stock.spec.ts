@@ -1,6 +1,6 @@
 import type { Shelf } from '@zt/core';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
-import { fillIn, onTicket } from './support/ticket';
+import { fillIn, onTicket, unfold } from './support/ticket';
 
 test('a list as a spreadsheet writes it: the encoding is asked about, bad lines are named, one step undoes it', async ({
   page,
@@ -139,7 +139,7 @@ test('a thread renamed on two devices is asked about once, and has the name that
   await expect(asked).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^bright white: / })).toBeVisible();
   await ticket.saved();
-  await page.getByRole('button', { name: 'How it was earlier' }).click();
+  await unfold(page.getByRole('button', { name: 'How it was earlier' }));
   await page.getByRole('button', { name: /^before \d\d:\d\d/ }).click();
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByRole('button', { name: new RegExp(`^${base?.name}: `) })).toBeVisible();

@@ -56,11 +56,16 @@ async function drag(page, from) {
   return times;
 }
 
-/** A page with nothing but a drawing, which it moves with the finger. */
+/** A page with nothing but a drawing, which it moves with the finger, and a field, of which it shows what is typed. */
 async function barePage(drawing) {
   const { page } = await slowPage(browser);
-  await page.setContent(`<body style="margin:0;touch-action:none">${drawing}</body>`);
+  await page.setContent(
+    `<body style="margin:0;touch-action:none"><input aria-label="words"><p></p>${drawing}</body>`,
+  );
   await page.evaluate(() => {
+    document.querySelector('input').addEventListener('input', ({ target }) => {
+      document.querySelector('p').textContent = target.value;
+    });
     const group = document.querySelector('g[transform*="rotate"]');
     const was = group.getAttribute('transform');
     let from = null;
@@ -74,11 +79,12 @@ async function barePage(drawing) {
   return page;
 }
 
-const keystrokes = (page, text) =>
+const WORDS = 'oars and waves';
+const keystrokes = (page) =>
   responses(
     page,
     'keydown',
-    [...text].map((key) => () => page.keyboard.press(key)),
+    [...WORDS].map((key) => () => page.keyboard.press(key)),
   );
 
 /** Until a page shows what it is for and rests, ms. */
@@ -134,9 +140,13 @@ row('from a move to its frame, p95', ms(p95(own)));
 await page.goto(`${url}/ticket/demo-ticket-01/design`);
 const name = page.getByRole('textbox').first();
 await name.click();
-const typed = await keystrokes(page, 'oars and waves');
-row('a keystroke, median', ms(median(typed)));
-row('a keystroke, p95', ms(p95(typed)));
+const typed = await keystrokes(page);
+await bare.getByRole('textbox').click();
+const plainTyped = await keystrokes(bare);
+const besidePlain = (of) =>
+  `${(of(typed) / of(plainTyped)).toFixed(2)} × a bare page (${ms(of(plainTyped))})`;
+row('a keystroke, median', ms(median(typed)), besidePlain(median));
+row('a keystroke, p95', ms(p95(typed)), besidePlain(p95));
 
 bytes = 0;
 const again = await usableAfter(page, url + TICKET, () => page.getByTestId('sheet'));

@@ -69,7 +69,7 @@ const testsIn = (suites = []) =>
 /** What stood on the page when a test failed, as it is read; told in so many lines. */
 const MOST_LINES = 60;
 function tellPage({ path }) {
-  const [, page = ''] = readFileSync(path, 'utf8').split(/^# Page snapshot$/m);
+  const [, page = ''] = readFileSync(path, 'utf8').split(/^```yaml$/m);
   console.log(page.split('\n').slice(0, MOST_LINES).join('\n'));
 }
 

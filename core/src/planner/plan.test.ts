@@ -82,7 +82,7 @@ describe('worked example B: a bath towel with a monogram above the border', () =
     expect(plan.hoop?.method).toBe('floated');
     expect(plan.layers?.sheets).toEqual([
       sheet('tear-away-light-fusible', 'on the piece', 'fused'),
-      sheet('tear-away-sticky', 'in the ring', 'sticky', 'basting box'),
+      sheet('tear-away-sticky', 'in the ring', 'sticky', 'tape'),
     ]);
     expect(plan.layers?.parts.topper.choice.id).toBe('soluble-film');
     expect(plan.layers?.stack.map((l) => [l.role, l.clamped])).toEqual([

@@ -40,6 +40,7 @@ import { planPiece } from '../stages/piece/planPiece';
 import type { UsualPlacement } from '../stages/piece/usualPlacement';
 import { centreOn, chestSchoolOf, planPlace } from '../stages/place/planPlace';
 import { planStitch } from '../stages/stitch/planStitch';
+import { threadFor } from '../stock/fromShelf';
 import { pieceOnTable } from './onTable';
 import type { Results } from './planned';
 
@@ -106,10 +107,11 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
         viewId: placement.view,
         fabrics: shelf.fabrics,
         unread: ticket.unread,
-        // A depth from another landmark asks for the whole piece.
-        markedBy: ticket.place.depth
-          ? null
-          : { by: placement.rule.by, school: chestSchoolOf(placement, ticket.place, rules) },
+        // A depth from another landmark asks for the whole piece, and so do landmarks that are joined.
+        markedBy:
+          ticket.place.depth || ticket.place.method === 'join'
+            ? null
+            : { by: placement.rule.by, school: chestSchoolOf(placement, ticket.place, rules) },
       }),
   },
   design: {
@@ -193,7 +195,9 @@ function planHoopStage(up: Upstream<'hoop'>): Results['hoop'] {
   return planHoop(ticket.hoop, {
     shelf,
     rules,
-    facts,
+    // One hoop serves all names of an order: it is judged for them together.
+    facts: { ...facts, ...up.design.together },
+    largest: up.design.together?.largest ?? null,
     designCentre: place.centre,
     designTurnDeg: place.turnDeg,
     outline: piece.geometry,
@@ -217,6 +221,11 @@ function planMountStage(up: Upstream<'mount'>): Results['mount'] {
     hoop,
     layers,
     machine: machineOf(up),
+    threads: on.facts.stops.map(
+      ({ hex, name }) =>
+        threadFor(hex, THREADS[layers.parts.thread.choice.id as ThreadId], up.shelf.threads).thread?.name ??
+        name,
+    ),
     kind: on.piece.kind,
     place,
     offset: ticket.place.offset,

@@ -29,6 +29,8 @@ export const variedFacts: fc.Arbitrary<LayerFacts> = fc
       seeThrough: flag,
       mayGetWet: flag,
       ringMarks: flag,
+      holesStay: flag,
+      bastingMm: fc.constantFrom(5, 3, null),
       floated: flag,
       flatRing: flag,
       many: flag,

@@ -3,6 +3,7 @@ import { lazy, Suspense } from 'react';
 import { Pressable, View } from 'react-native';
 import { oneDigit } from '../../components/figures';
 import { Disclosures } from '../../components/ui/Disclosures';
+import { LOADING } from '../../components/ui/NotYet';
 import { NumberField } from '../../components/ui/NumberField';
 import { Stack } from '../../components/ui/Stack';
 import { Swatch } from '../../components/ui/Swatch';
@@ -88,8 +89,20 @@ function stopsInWords(stops: readonly StitchStop[]): string {
   return `${stops.length} ${stops.length === 1 ? what : `${what}s`}`;
 }
 
+/** As high as the controls of a stitch-out: while its stitches are made nothing below it moves under the finger. */
+const PLAY_ROOM = 184;
+
 /** Colour by colour: how long, how much thread, and whether the bobbin lasts. */
 export function StitchPanel() {
+  return (
+    // At once or not yet: a part that came later would move the rows that are tapped.
+    <Suspense fallback={<Txt as="small">{LOADING}</Txt>}>
+      <Stitching />
+    </Suspense>
+  );
+}
+
+function Stitching() {
   const ticket = useTicket('stitch');
   const plan = usePlan('stitch', 'piece', 'place', 'mount', 'layers');
   const units = useUnits();
@@ -115,15 +128,13 @@ export function StitchPanel() {
       </View>
       <Disclosures>
         <Why about="these figures" reasons={stitch.reasons} units={units} />
-        <Suspense fallback={null}>
-          <HowStitched />
-          <StitchFiles />
-        </Suspense>
+        <HowStitched />
+        <StitchFiles />
       </Disclosures>
-      <Suspense fallback={null}>
+      <View style={{ minHeight: PLAY_ROOM }}>
         <Playback />
-        <TimeStrip />
-      </Suspense>
+      </View>
+      <TimeStrip />
       <FieldFindings field="bobbinLeftM" />
       <View>
         {stitch.stops.map((stop, i) => (
@@ -145,11 +156,7 @@ export function StitchPanel() {
         onNumber={(bobbinLeftM) => change({ stage: 'stitch', set: { bobbinLeftM } })}
       />
       {plan.mount?.machine ? <NeedleCare key={plan.mount.machine.id} machine={plan.mount.machine} /> : null}
-      {plan.mount?.machine && needles > 1 ? (
-        <Suspense fallback={null}>
-          <BenchNeedles machine={plan.mount.machine} />
-        </Suspense>
-      ) : null}
+      {plan.mount?.machine && needles > 1 ? <BenchNeedles machine={plan.mount.machine} /> : null}
       <Stack gap={2}>
         {stitch.acts.map((act) => (
           <Txt key={say(act, units)} as="small">

@@ -19,6 +19,12 @@ export const HOOP_NUMBERS = houseNumbers({
     unit: 'mm',
     reason: 'Near enough to hold, far enough to pick out.',
   },
+  bastingNearerMm: {
+    name: 'Basting box where the field is tight',
+    value: 3,
+    unit: 'mm',
+    reason: 'It must lie in the stitch field too.',
+  },
   stabilizerAllowanceMm: {
     name: 'Stabilizer beyond ring or field',
     value: 25,

@@ -68,6 +68,12 @@ export const LAYER_NUMBERS = houseNumbers({
     unit: 'mm',
     reason: 'Enough to hold and to tear off.',
   },
+  topperHeldBeyondMm: {
+    name: 'Film on top beyond the field',
+    value: 20,
+    unit: 'mm',
+    reason: 'Pinned or taped at its edges, where the foot does not reach.',
+  },
   coverBeyondMm: {
     name: 'Soft cover beyond the stitches',
     value: 10,

@@ -6,8 +6,10 @@ import type { DesignInput } from '../../model/ticket/design';
 import type { NameRow } from '../../model/ticket/names';
 import type { Part } from '../../model/ticket/part';
 import type { Fabric } from '../../model/ticket/piece';
+import { asBonded, bondingFindings } from './applique/bonding';
 import { boxesCm2, type DesignFacts, factsOf } from './designFacts';
 import { judgeDesign, lettersUnset } from './judgeDesign';
+import { type NamesTogether, namesTogether } from './names/allNames';
 import { judgeNames } from './names/judgeNames';
 import { namePartOf, partOfRow, partsOnTable, rowOnTable } from './names/onTable';
 import { drawnPart, nameOfPart, tellsStitches } from './parts/drawnPart';
@@ -19,6 +21,8 @@ export interface DesignPlan {
   order: StopOrder | null;
   /** The stitches of all names of an order, counted in designs as this one is; null without names. */
   allNames: number | null;
+  /** All names of an order as large as they come: what the hoop and its sheets must take. Null without names. */
+  together: NamesTogether | null;
   findings: Finding[];
   reasons: Reason[];
 }
@@ -97,12 +101,19 @@ function allNamesIn(input: DesignInput, stitches: number): number | null {
 
 /** Checks what was entered and works out, of names with the one on the table, size, stitches, density class, outline and the order of the colours. */
 export function planDesign(input: DesignInput, rules: HouseRules, fabric: Fabric): DesignPlan {
-  const shown = { ...input, parts: [...partsOnTable(input)] };
+  const shown = { ...input, parts: partsOnTable(input).map((part) => asBonded(part, fabric)) };
   const names = judgeNames(input, rules);
   const missing = shown.parts.flatMap((part) => missingOf(part, shown));
   const parts = shown.parts.flatMap((part) => drawnPart(part) ?? []);
   if (missing.length > 0 || parts.length < shown.parts.length)
-    return { facts: null, order: null, allNames: null, findings: [...names, ...missing], reasons: [] };
+    return {
+      facts: null,
+      order: null,
+      allNames: null,
+      together: null,
+      findings: [...names, ...missing],
+      reasons: [],
+    };
   const order = stopsOfDesign(parts, input.order);
   const facts = factsOf(input, { parts, order, fabric, rules });
   const areaCm2 = boxesCm2(parts, facts.scale);
@@ -121,5 +132,7 @@ export function planDesign(input: DesignInput, rules: HouseRules, fabric: Fabric
   );
   const judged = judgeDesign({ facts, input, parts, order, rules });
   const allNames = allNamesIn(input, facts.stitches);
-  return { facts, order, allNames, findings: [...names, ...judged], reasons: [reason] };
+  const together = namesTogether(input, fabric);
+  const findings = [...names, ...judged, ...bondingFindings(input, fabric)];
+  return { facts, order, allNames, together, findings, reasons: [reason] };
 }

@@ -18,7 +18,7 @@ const clothed = (ticket: Ticket, fabricId: string): Ticket => ({
 describe('the steps follow from the layers, in their order', () => {
   it.each([
     ['a tee on cut-away', exampleA(), ['off', 'jumps', 'cut-away', 'marks', 'press']],
-    ['a floated towel', exampleB(), ['off', 'basting', 'film', 'jumps', 'tear-away', 'marks', 'press']],
+    ['a floated towel', exampleB(), ['off', 'film', 'jumps', 'tear-away', 'marks', 'film-left', 'press']],
     [
       'cotton on tear-away',
       clothed(exampleA(), 'stable-cotton'),
@@ -27,7 +27,7 @@ describe('the steps follow from the layers, in their order', () => {
     [
       'floated linen that dissolves',
       clothed(exampleB(), 'linen'),
-      ['off', 'basting', 'film', 'jumps', 'tear-away', 'soak', 'marks', 'press'],
+      ['off', 'film', 'jumps', 'tear-away', 'soak', 'marks', 'film-left', 'press'],
     ],
   ])('%s', (_, ticket, steps) => {
     expect(order(ticket)).toEqual(steps);

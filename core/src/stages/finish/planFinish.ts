@@ -42,25 +42,41 @@ const step = (
 ): FinishStep => ({ id, text, caution, seconds });
 const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
 
+/** What of the topper comes off by hand, before the marks are out. */
 function topperSteps({ layers, piece }: FinishQuestion): FinishStep[] {
   switch (layers.parts.topper.choice.id) {
     case 'soluble-film':
       return [
-        piece.fabric.iron === 'no'
-          ? step('film', phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`)
-          : step(
-              'film',
-              phrase`Pull the film off; tweezers for the corners. Blot the rest with wet paper and the tip of the iron, or a damp cloth.`,
-              IRON,
-            ),
+        step(
+          'film',
+          piece.fabric.iron === 'no'
+            ? phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`
+            : phrase`Pull the film off; tweezers for the corners.`,
+        ),
       ];
     case 'heat-away-film':
-      return [step('film', phrase`Pull the film off; iron the rest away through a cloth.`, IRON)];
+      return [step('film', phrase`Pull the film off.`)];
     case 'permanent-film':
       return [step('film', phrase`Tear the film off round the edge; what lies under the stitches stays.`)];
     default:
       return [];
   }
+}
+
+/** What of the topper is left to damp and heat: an iron sets marks, so they are out by then. */
+function filmLeft({ layers, piece }: FinishQuestion): FinishStep[] {
+  const { id } = layers.parts.topper.choice;
+  if (id === 'heat-away-film')
+    return [step('film-left', phrase`Iron away what is left of the film, through a cloth.`, IRON)];
+  return id === 'soluble-film' && piece.fabric.iron !== 'no'
+    ? [
+        step(
+          'film-left',
+          phrase`Blot what is left of the film with wet paper and the tip of the iron, or a damp cloth.`,
+          IRON,
+        ),
+      ]
+    : [];
 }
 
 /** How what stays is trimmed, in the reader's own units. */
@@ -98,6 +114,13 @@ function supportSteps({ layers, rules }: FinishQuestion): FinishStep[] {
   ];
 }
 
+/** Whether it is soaked and then has something fused onto it. */
+const isWetted = ({ layers }: FinishQuestion): boolean =>
+  layers.parts.cover.choice.id === 'soft-cover' &&
+  layers.sheets.some(({ stabilizer }) =>
+    ['wash-away', 'dissolving'].includes(STABILIZERS[stabilizer].family),
+  );
+
 const soakSeconds = (rules: HouseRules): number => numberFor(rules, FINISH_NUMBERS.soakMinutes) * 60;
 
 /** How long it is pressed; pile is steamed, for as long as it takes. */
@@ -113,6 +136,8 @@ function lastSteps(question: FinishQuestion): FinishStep[] {
       : phrase`Press from the back on a soft pad, through a cloth, ${count(numberFor(rules, FINISH_NUMBERS.pressSeconds))} seconds${iron === 'low' ? ', low heat' : ' at about 150 °C (300 °F)'}.`;
   return [
     step('marks', phrase`Marks out: before any heat.`),
+    ...filmLeft(question),
+    ...(isWetted(question) ? [step('dry', phrase`Dry it completely before anything is fused.`)] : []),
     ...(layers.parts.cover.choice.id === 'soft-cover'
       ? [
           step(

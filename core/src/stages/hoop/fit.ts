@@ -1,5 +1,6 @@
 import { type Box, boxOf, cornersOf, heightOf, widthOf } from '../../base/geometry/box';
-import { add, dot, type Point, rotate } from '../../base/geometry/point';
+import { enclosingCircle } from '../../base/geometry/enclosingCircle';
+import { add, dot, negate, ORIGIN, type Point, rotate } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 
 /** A stitch field, mm. A round one is as wide as high. */
@@ -44,11 +45,22 @@ export function whyDesignDoesNotFit(hull: Polygon, field: Field, pose: Pose): Mi
   return across > 0 || along > 0 ? { widthMm: across, heightMm: along } : null;
 }
 
-/** Where the design's centre may lie in a rectangular field, or null when it fits nowhere. Round: the centre only. */
+const onlyAt = ({ x, y }: Point): Box => ({ left: x, right: x, top: y, bottom: y });
+
+/** Where a design lies best in a round field: in its middle where it fits so, else with the circle about its outline there. */
+function centreInRound(hull: Polygon, field: Field, turnDeg: number): Point {
+  const { centre } = enclosingCircle(turnedHull(hull, turnDeg));
+  return whyDesignDoesNotFit(hull, field, { turnDeg, ...ORIGIN }) === null ? ORIGIN : negate(centre);
+}
+
+/**
+ * Where the design's centre may lie in a rectangular field, or null when it fits nowhere. In a round one it is one place:
+ * the middle, or beside it for an outline that fits only so.
+ */
 export function allowedCentres(hull: Polygon, field: Field, turnDeg: number): Box | null {
   if (field.round) {
-    const centre = { left: 0, right: 0, top: 0, bottom: 0 };
-    return whyDesignDoesNotFit(hull, field, { turnDeg, x: 0, y: 0 }) === null ? centre : null;
+    const at = centreInRound(hull, field, turnDeg);
+    return whyDesignDoesNotFit(hull, field, { turnDeg, ...at }) === null ? onlyAt(at) : null;
   }
   const box = boxOf(turnedHull(hull, turnDeg));
   const allowed = {
@@ -60,11 +72,17 @@ export function allowedCentres(hull: Polygon, field: Field, turnDeg: number): Bo
   return allowed.left <= allowed.right && allowed.top <= allowed.bottom ? allowed : null;
 }
 
+/** By how much a design that fits nowhere reaches past the field where it lies best. */
+export const leastMiss = (hull: Polygon, field: Field, turnDeg: number): Miss | null =>
+  whyDesignDoesNotFit(hull, field, {
+    turnDeg,
+    ...(field.round ? centreInRound(hull, field, turnDeg) : ORIGIN),
+  });
+
 /** Room left on the tighter axis, mm to each side when centred; negative when it does not fit. */
 export function spareMm(hull: Polygon, field: Field, turnDeg: number): number {
   const points = turnedHull(hull, turnDeg);
-  if (field.round)
-    return field.widthMm / 2 - points.reduce((most, p) => Math.max(most, Math.hypot(p.x, p.y)), 0);
+  if (field.round) return field.widthMm / 2 - enclosingCircle(points).radius;
   const box = boxOf(points);
   return Math.min(field.widthMm - widthOf(box), field.heightMm - heightOf(box)) / 2;
 }
@@ -72,8 +90,7 @@ export function spareMm(hull: Polygon, field: Field, turnDeg: number): number {
 /** The largest scale at which the design fits this field, centred; 1 or more when it fits already. */
 export function largestScale(hull: Polygon, field: Field, turnDeg: number): number {
   const points = turnedHull(hull, turnDeg);
-  if (field.round)
-    return field.widthMm / 2 / points.reduce((most, p) => Math.max(most, Math.hypot(p.x, p.y)), 1e-9);
+  if (field.round) return field.widthMm / 2 / Math.max(1e-9, enclosingCircle(points).radius);
   const box = boxOf(points);
   return Math.min(field.widthMm / widthOf(box), field.heightMm / heightOf(box));
 }
@@ -110,11 +127,12 @@ export function allowedRegion(hull: Polygon, field: Field, turnDeg: number): Poi
   const box = allowedCentres(hull, field, turnDeg);
   if (!box) return [];
   if (!field.round) return cornersOf(box);
+  const from = { x: box.left, y: box.top };
   return Array.from({ length: WAYS }, (_, i) => {
     const t = (2 * Math.PI * i) / WAYS;
     const way = { x: Math.cos(t), y: Math.sin(t) };
-    const room = roomTowards(hull, field, { turnDeg, x: 0, y: 0 }, way);
-    return { x: room * way.x, y: room * way.y };
+    const room = roomTowards(hull, field, { turnDeg, ...from }, way);
+    return { x: from.x + room * way.x, y: from.y + room * way.y };
   });
 }
 

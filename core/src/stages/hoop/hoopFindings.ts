@@ -11,6 +11,7 @@ import { fieldOf, missInWords, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
 import { rescuesFor } from './rescues';
 import { floatRescue, hoopRescue, wholeRescue } from './rescues/method';
+import { openSeamForAny } from './rescues/openSeam';
 import type { HoopState } from './rescues/rescue';
 import type { HoopSetting } from './setting';
 
@@ -31,16 +32,17 @@ function farthestOut(laid: LaidHoop, setting: HoopSetting): Point {
 }
 
 /** The design where it lies in its hoop, against the field: what is too large in all, or past it on one side. */
-function missedText({ verdict, designAt, turnDeg }: LaidHoop, miss: Miss): Phrase {
+function missedText({ verdict, designAt, turnDeg }: LaidHoop, miss: Miss, largest: string | null): Phrase {
   const centred = verdict.turns.find((t) => t.turnDeg === turnDeg)?.miss;
   const { name, round } = verdict.hoop;
+  const what = largest === null ? 'The design' : `With “${largest}” the design`;
   if (centred && Math.hypot(designAt.x, designAt.y) < 0.5)
-    return phrase`The design is ${missInWords(centred, round)} for the field of ${name}.`;
+    return phrase`${what} is ${missInWords(centred, round)} for the field of ${name}.`;
   const ways = [
     ...(miss.widthMm > 0 ? [phrase`${mm(miss.widthMm)} at one side`] : []),
     ...(miss.heightMm > 0 && !round ? [phrase`${mm(miss.heightMm)} at its top or foot`] : []),
   ];
-  return phrase`The design reaches past the field of ${name}: ${ways.flatMap((way, i) => (i === 0 ? way : [', ', ...way]))}.`;
+  return phrase`${what} reaches past the field of ${name}: ${ways.flatMap((way, i) => (i === 0 ? way : [', ', ...way]))}.`;
 }
 
 /** Shrinking that would be needed goes past what a design stands: said, since no button may do it. */
@@ -74,7 +76,7 @@ export function fitFindings(state: Chosen): Finding[] {
   const found: Finding[] = [];
   if (miss)
     found.push(
-      finding('hoop', 'hoop-misses', 'stop', missedText(laid, miss), {
+      finding('hoop', 'hoop-misses', 'stop', missedText(laid, miss, setting.largest ?? null), {
         at: farthestOut(laid, setting),
         mends: rescues.from('misses'),
       }),
@@ -161,6 +163,11 @@ export function nothingFits(state: Omit<HoopState, 'laid'>): Finding {
     'hoop-none-fits',
     'stop',
     phrase`No hoop on the shelf takes this design. Nearest: ${nearest.hoop.name}. ${nearest.line}`,
-    { mends: rescuesFor({ ...state, laid: null }, nearest).from('misses') },
+    {
+      mends: [
+        ...openSeamForAny(state).map(({ removes: _, ...mend }) => mend),
+        ...rescuesFor({ ...state, laid: null }, nearest).from('misses'),
+      ],
+    },
   );
 }

@@ -1,12 +1,12 @@
-import { boxOf, heightOf, widthOf } from '../../base/geometry/box';
-import { negate, type Point } from '../../base/geometry/point';
+import { type Box, boxOf, clampTo, heightOf, widthOf } from '../../base/geometry/box';
+import { negate, ORIGIN, type Point } from '../../base/geometry/point';
 import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import type { Hoop } from '../../model/shelf';
 import type { QuarterTurn } from '../../model/ticket/hoop';
 import { closesOnMm } from './closesOn';
-import { allowedCentres, type Field, largestScale, type Miss, spareMm, whyDesignDoesNotFit } from './fit';
+import { allowedCentres, type Field, largestScale, leastMiss, type Miss, spareMm } from './fit';
 import { hoopKindOf } from './kinds';
 import { hoopCentre, isTooLarge, ringLies, ringOnPiece, searchDesignAt } from './ring';
 import type { HoopSetting } from './setting';
@@ -16,7 +16,11 @@ import { whyHoopCannotBe } from './whyHoopCannotBe';
 export interface TurnVerdict {
   turnDeg: QuarterTurn;
   miss: Miss | null;
+  /** How wide the ring lies in a piece that it is put into, with the cloth either side of it, mm; null where it lies flat in it. */
+  tooWideMm: number | null;
   spareMm: number;
+  /** The design's centre in the hoop frame where it fits, as near the middle as can be; null where it does not fit. */
+  fitsAt: Point | null;
   /** Design's centre in the hoop frame that lets the ring lie; null when it must float. */
   designAt: Point | null;
 }
@@ -46,6 +50,7 @@ function judgeTurns(hoop: Hoop, setting: HoopSetting): TurnVerdict[] {
   const about = (turn: TurnVerdict, turnDeg: QuarterTurn): TurnVerdict => ({
     ...turn,
     turnDeg,
+    fitsAt: turn.fitsAt && negate(turn.fitsAt),
     designAt: turn.designAt && negate(turn.designAt),
   });
   const half = about(upright, 180);
@@ -55,9 +60,7 @@ function judgeTurns(hoop: Hoop, setting: HoopSetting): TurnVerdict[] {
 function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting): TurnVerdict {
   const field = fieldOf(hoop);
   const allowed = allowedCentres(setting.facts.hull, field, -turnDeg);
-  const miss = allowed
-    ? null
-    : whyDesignDoesNotFit(setting.facts.hull, field, { turnDeg: -turnDeg, x: 0, y: 0 });
+  const miss = allowed ? null : leastMiss(setting.facts.hull, field, -turnDeg);
   const clearance = numberFor(setting.rules, HOOP_NUMBERS.ringClearanceMm);
   const hoopTurn = setting.designTurnDeg + turnDeg;
   const face = boxOf(setting.outline.hoopable);
@@ -66,7 +69,23 @@ function judgeTurn(hoop: Hoop, turnDeg: QuarterTurn, setting: HoopSetting): Turn
   const lies = (designAt: Point) => ringLies(ringAt(designAt), setting.outline, clearance, face);
   const mayLie = allowed !== null && !isTooLarge(boxOf(ringAt({ x: 0, y: 0 })), face, clearance);
   const designAt = mayLie ? searchDesignAt(hoop, allowed, lies, setting.chosenAt) : null;
-  return { turnDeg, miss, spareMm: spareMm(setting.facts.hull, field, -turnDeg), designAt };
+  const fitsAt = allowed && clampTo(allowed, ORIGIN);
+  const tooWideMm = tooWide(boxOf(ringAt({ x: 0, y: 0 })), setting);
+  return {
+    turnDeg,
+    miss,
+    tooWideMm,
+    spareMm: spareMm(setting.facts.hull, field, -turnDeg),
+    fitsAt,
+    designAt,
+  };
+}
+
+/** How wide a ring lies across a piece that it is put into, with the cloth either side; null where that lies flat round it. */
+function tooWide(ring: Box, { outline, opened, fabric }: HoopSetting): number | null {
+  if (!outline.opening || opened.length > 0) return null;
+  const across = widthOf(ring) + 2 * fabric.thicknessMm;
+  return across > widthOf(boxOf(outline.outline)) ? across : null;
 }
 
 /** Why this hoop cannot close on this cloth, wherever it is laid. */
@@ -117,6 +136,14 @@ export function whyNotIn(
   return phrase`needs an opening of ${mm(needed)}; the ${outline.opening.name} is ${mm(outline.opening.widthMm)}: open a seam`;
 }
 
+/** Why no turn in which the design fits lets the ring lie flat in the piece; null where one does, or none fits. */
+function whyTooWide(turns: readonly TurnVerdict[], { outline }: HoopSetting): Phrase | null {
+  const fitting = turns.filter(({ miss }) => miss === null);
+  const across = Math.min(...fitting.map(({ tooWideMm }) => tooWideMm ?? 0));
+  if (fitting.length === 0 || across === 0) return null;
+  return phrase`does not lie flat in this piece: it is ${mm(across)} across, the piece ${mm(widthOf(boxOf(outline.outline)))}: open a seam`;
+}
+
 /** How much too large a design is in all, in words: "6 mm too wide and 3 mm too high"; a round field has one figure. */
 export function missInWords({ widthMm, heightMm }: Miss, round: boolean): Phrase {
   if (round) return phrase`${mm(2 * widthMm)} too large across`;
@@ -151,7 +178,7 @@ export function judgeHoop(hoop: Hoop, setting: HoopSetting): HoopVerdict {
     hoop,
     fits: turns.some((t) => t.miss === null),
     whyNotHooped: whyNotHooped(hoop, turns, setting),
-    whyNotUsed: whyNotIn(hoop, setting),
+    whyNotUsed: whyNotIn(hoop, setting) ?? whyTooWide(turns, setting),
     turns,
     largestScale: Math.max(...turns.map((t) => largestScale(setting.facts.hull, fieldOf(hoop), -t.turnDeg))),
   };

@@ -67,8 +67,8 @@ export function designAtFor(
   shift: Point | null,
 ): Point {
   if (shift) return negate(shift);
-  const found = verdict.turns.find((t) => t.turnDeg === turnDeg)?.designAt;
-  return (method === 'hooped' ? found : null) ?? { x: 0, y: 0 };
+  const found = verdict.turns.find((t) => t.turnDeg === turnDeg);
+  return (method === 'hooped' ? found?.designAt : null) ?? found?.fitsAt ?? { x: 0, y: 0 };
 }
 
 /** The ways to move on the piece, as they lie in the hoop. */

@@ -10,6 +10,7 @@ import { because, type Reason } from '../../model/reason';
 import type { Hoop } from '../../model/shelf';
 import { type HoopInput, type Method, otherHoop, type QuarterTurn } from '../../model/ticket/hoop';
 import type { PieceOutline } from '../piece/geometry';
+import { bastingMmIn } from './basting';
 import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
 import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
@@ -30,6 +31,8 @@ export interface HoopPlan {
   ranks: TurnRank[];
   /** Stabilizer to cut for the ring, and for a patch laid under the field alone, mm. */
   cut: { widthMm: number; heightMm: number; patch: { widthMm: number; heightMm: number } } | null;
+  /** How far outside the design a basting box lies in the field of every hooping, mm; null where none does. */
+  bastingMm: number | null;
   /** Which copies of the design one hooping reaches; empty where there is one copy. */
   hoopings: LaidHooping[];
   findings: Finding[];
@@ -37,7 +40,9 @@ export interface HoopPlan {
 }
 
 function turnsThatWork(verdict: HoopVerdict, method: Method): TurnVerdict[] {
-  const fitting = verdict.turns.filter((t) => t.miss === null);
+  const all = verdict.turns.filter((t) => t.miss === null);
+  const flat = all.filter((t) => t.tooWideMm === null);
+  const fitting = flat.length > 0 ? flat : all;
   const lying = fitting.filter((t) => t.designAt !== null);
   return method === 'hooped' && lying.length > 0 ? lying : fitting;
 }
@@ -184,6 +189,7 @@ export function planHoop(input: HoopInput, given: HoopSetting): HoopPlan {
     laid,
     ranks,
     cut: laid ? cutFor(laid, setting.rules) : null,
+    bastingMm: laid && bastingMmIn(laid, hoopings, setting),
     hoopings,
     findings: [
       ...(laid ? [...fitFindings({ ...state, laid }), ...splitFindings(laid)] : [nothingFits(state)]),

@@ -12,7 +12,10 @@ import type { PieceOutline } from '../piece/geometry';
 export interface HoopSetting {
   shelf: Shelf;
   rules: HouseRules;
+  /** The design; of an order of names as large as they come. */
   facts: DesignFacts;
+  /** The name that reaches farthest, where there are names. */
+  largest?: string | null;
   /** Where the design's centre lies on the piece and how far it is turned there, clockwise. */
   designCentre: Point;
   designTurnDeg: number;

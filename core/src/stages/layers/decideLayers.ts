@@ -11,7 +11,7 @@ import {
 import type { Way } from '../../model/way';
 import type { LayerFacts } from './facts';
 import { breaksNever, type Stack } from './never';
-import { placeSheets } from './placing';
+import { heldHere, placeSheets } from './placing';
 import { type ChoiceRule, type Decision, decide, type SupportRule } from './rule';
 import { CHOICE_RULES, SUPPORT_RULES } from './rules';
 import { wayApplies } from './ways';
@@ -71,7 +71,7 @@ export function sheetsOf(rule: SupportRule, layers: number): StabilizerId[] {
 
 /** A rule's stack for so many layers, each sheet held as the shop holds. */
 export const sheetsByRule = (rule: SupportRule, layers: number, facts: LayerFacts): Sheet[] =>
-  placeSheets(sheetsOf(rule, layers), rule, facts);
+  heldHere(placeSheets(sheetsOf(rule, layers), rule, facts), facts);
 
 type Chosen = { sheets: readonly Sheet[]; way: Way | null; input: LayersInput };
 
@@ -129,7 +129,8 @@ export function decideLayers(input: LayersInput, facts: LayerFacts): LayersDecis
   if (!support) throw new Error('assertion failed: the last support rule applies to everything');
   const { way, waysRefused } = facts.rules.ways.length > 0 ? waysFor(facts) : { way: null, waysRefused: [] };
   const layers = layersAsked(facts);
-  const sheets = input.support?.sheets ?? way?.sheets ?? sheetsByRule(support.rule, layers, facts);
+  const ofWay = way && heldHere(way.sheets, facts);
+  const sheets = input.support?.sheets ?? ofWay ?? sheetsByRule(support.rule, layers, facts);
   const parts = decideParts(facts, { sheets, way, input });
   return { support, way, waysRefused, layers, sheets, parts, stack: stackOf(sheets, parts) };
 }

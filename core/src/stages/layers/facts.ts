@@ -10,6 +10,7 @@ import { closesOnMm } from '../hoop/closesOn';
 import { hoopKindOf } from '../hoop/kinds';
 import type { HoopPlan } from '../hoop/planHoop';
 import { isA } from '../piece/geometry';
+import { holesStay } from '../piece/holesStay';
 import { isKnit } from '../piece/isKnit';
 import type { PiecePlan } from '../piece/planPiece';
 
@@ -27,6 +28,10 @@ export interface LayerFacts {
   iron: 'yes' | 'low' | 'no';
   mayGetWet: boolean;
   ringMarks: boolean;
+  /** Holes of needles and pins stay in it. */
+  holesStay: boolean;
+  /** How far outside the design a basting box can be stitched, mm; null where there is no room for one. */
+  bastingMm: number | null;
   /** A woven so light that it hangs. */
   drapes: boolean;
   satOn: boolean;
@@ -81,7 +86,7 @@ export type LayeredDesign = Pick<
 export function layerFacts(
   piece: LayeredPiece,
   design: LayeredDesign,
-  hoop: Pick<HoopPlan, 'method'> & Partial<Pick<HoopPlan, 'laid'>>,
+  hoop: Pick<HoopPlan, 'method'> & Partial<Pick<HoopPlan, 'laid' | 'bastingMm'>>,
   rules: HouseRules,
 ): LayerFacts {
   const { fabric, kind } = piece;
@@ -102,6 +107,8 @@ export function layerFacts(
     iron: fabric.iron,
     mayGetWet: fabric.mayGetWet,
     ringMarks: fabric.ringMarks,
+    holesStay: holesStay(fabric),
+    bastingMm: hoop.laid ? (hoop.bastingMm ?? null) : at(HOOP_NUMBERS.bastingOutsideMm),
     drapes: fabric.structure === 'stable woven' && fabric.weightGsm <= at(LAYER_NUMBERS.drapeGsm),
     satOn: isA(kind, 'sat on'),
     toy: isA(kind, 'toy'),

@@ -104,7 +104,7 @@ describe('the three answers of a sheet', () => {
     ]);
     expect(placed(['tear-away-light-fusible', 'tear-away-sticky'], TOWEL)).toEqual([
       sheet('tear-away-light-fusible', 'on the piece', 'fused'),
-      sheet('tear-away-sticky', 'in the ring', 'sticky', 'basting box'),
+      sheet('tear-away-sticky', 'in the ring', 'sticky', 'tape'),
     ]);
   });
 

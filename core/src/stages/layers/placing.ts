@@ -82,11 +82,43 @@ function bondOf(id: StabilizerId, i: number, on: Placing): Sheet['bond'] {
   return isSprayed(id, i, on) ? 'sprayed' : 'none';
 }
 
+const mayBaste = ({ holesStay, bastingMm }: LayerFacts): boolean => !holesStay && bastingMm !== null;
+
+/** A fastening that is asked for, or tape where it would leave holes or has no room in the field. */
+function fastenedHere(fastening: Fastening, facts: LayerFacts): Fastening {
+  const isHole = fastening === 'basting box' || fastening === 'pins';
+  return (fastening === 'basting box' && !mayBaste(facts)) || (isHole && facts.holesStay)
+    ? 'tape'
+    : fastening;
+}
+
+/** Whether a floated piece is held by what it lies on: a bond to a sheet in the ring, or something that fastens it. */
+export const holdsPiece = (sheets: readonly Sheet[], { floated, structure }: LayerFacts): boolean =>
+  !floated ||
+  structure === 'no cloth' ||
+  sheets.some(
+    ({ where, bond, fastening }) => where === 'in the ring' && (bond !== 'none' || fastening !== 'none'),
+  );
+
+/**
+ * A stack as it is held on this piece: what would leave holes, or has no room in the field, gives way to tape, and a
+ * floated piece that nothing holds is fastened to the first sheet it lies on.
+ */
+export function heldHere(sheets: readonly Sheet[], facts: LayerFacts): Sheet[] {
+  const held = sheets.map((sheet) => ({ ...sheet, fastening: fastenedHere(sheet.fastening, facts) }));
+  if (holdsPiece(held, facts)) return held;
+  const carrier = held.findIndex(({ where }) => where === 'in the ring');
+  return held.map((sheet, i) =>
+    i === carrier ? { ...sheet, fastening: fastenedHere('basting box', facts) } : sheet,
+  );
+}
+
 function fasteningOf(i: number, where: Sheet['where'], on: Placing): Fastening {
   const { facts, carrier, held } = on;
   if (where === 'under the ring') return 'tape';
-  if (facts.floated) return i === carrier ? (held?.fastening ?? 'basting box') : 'none';
-  return facts.schools.hold === 'baste' && i === 0 && facts.structure !== 'no cloth' ? 'basting box' : 'none';
+  if (facts.floated) return i === carrier ? fastenedHere(held?.fastening ?? 'basting box', facts) : 'none';
+  const isBasted = facts.schools.hold === 'baste' && i === 0 && facts.structure !== 'no cloth';
+  return isBasted && mayBaste(facts) ? 'basting box' : 'none';
 }
 
 interface Placing {
@@ -137,6 +169,12 @@ export function whySheetCannot(
     return phrase`No iron gets at ${name} under a closed ring: fuse it in the ring, or on the piece only.`;
   if (bond === 'sticky' && grade !== 'sticky')
     return phrase`${name} is not sold sticky: it cannot be stuck to the cloth.`;
+  if (fastening === 'basting box' && facts.holesStay)
+    return phrase`Needle holes stay in this cloth: hold ${name} without a basting box.`;
+  if (fastening === 'pins' && facts.holesStay)
+    return phrase`Pin holes stay in this cloth: hold ${name} without pins.`;
+  if (fastening === 'basting box' && facts.bastingMm === null)
+    return phrase`A basting box would leave the stitch field: fasten ${name} with tape.`;
   if (where === 'on the piece' && bond === 'none' && fastening === 'none')
     return phrase`Nothing holds ${name} on the piece: neither ring, bond nor fastening.`;
   return null;

@@ -1,7 +1,5 @@
 import { count, type Phrase, percent, phrase } from '../../base/units/phrase';
-import { numberFor } from '../../catalogue/houseNumber';
 import { CHOICES, type Choice, heldInWords, STABILIZERS } from '../../catalogue/materials';
-import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
 import { schoolReason } from '../../catalogue/schools';
 import { type Finding, finding, type Mend } from '../../model/finding';
 import { because, type Reason } from '../../model/reason';
@@ -19,7 +17,7 @@ import type { LayerFacts } from './facts';
 import { gaveWay, refusedWays } from './gaveWay';
 import { inPlaceOfFindings } from './inPlaceOf';
 import { neverFindings, type Stack } from './never';
-import { floatsOnNothing, isFastenedBy, placeSheets, whySheetCannot } from './placing';
+import { floatsOnNothing, heldHere, holdsPiece, isFastenedBy, placeSheets, whySheetCannot } from './placing';
 import { type RiskBar, risksOf } from './risk';
 import type { ChoiceRule } from './rule';
 import { ownedTypes, substituteFor } from './substitutes';
@@ -69,6 +67,8 @@ export interface LayersPlan {
   snugged: boolean;
   /** How far outside the design a basting box is stitched, mm; null where nothing is basted. */
   bastingMm: number | null;
+  /** What holds the topper down: the basting box, or pins or tape at its edges, outside the field; null without one. */
+  topperHeldBy: 'basting box' | 'pins' | 'tape' | null;
   /** What may go wrong with it, and how much. */
   risks: RiskBar[];
   findings: Finding[];
@@ -249,16 +249,43 @@ function carrierMend(sheets: readonly Sheet[], facts: LayerFacts): Mend {
   };
 }
 
+/** A floated piece on a bare sheet: it is held once that sheet is fastened. */
+function unheld(sheets: readonly Sheet[], facts: LayerFacts): Finding[] {
+  if (holdsPiece(sheets, facts)) return [];
+  const held = heldHere(sheets, facts);
+  const by = held.find(({ where }) => where === 'in the ring')?.fastening ?? 'tape';
+  const mend: Mend = {
+    label: phrase`Fasten it: ${by}`,
+    result: phrase`the piece stays where it lies`,
+    change: {
+      stage: 'layers',
+      set: { support: { sheets: held, why: 'a floated piece is held by something' } },
+    },
+  };
+  const text = phrase`Floated on a bare sheet: nothing holds the piece.`;
+  return [finding('layers', 'layers-nothing-holds', 'stop', text, { mends: [mend] })];
+}
+
 /** Sheets that cannot be held as they are, and a floated piece that lies on nothing. */
 function holdFindings(sheets: readonly Sheet[], facts: LayerFacts): Finding[] {
+  const held = heldHere(sheets, facts);
+  const taped: Mend[] = held.every((sheet) => whySheetCannot(sheet, facts) === null)
+    ? [
+        {
+          label: phrase`Fasten it with tape`,
+          result: phrase`no holes, and nothing outside the field is stitched`,
+          change: { stage: 'layers', set: { support: { sheets: held, why: 'taped: no holes' } } },
+        },
+      ]
+    : [];
   const impossible = sheets.flatMap((sheet) => {
     const why = whySheetCannot(sheet, facts);
-    return why ? [finding('layers', 'layers-hold-impossible', 'stop', why)] : [];
+    return why ? [finding('layers', 'layers-hold-impossible', 'stop', why, { mends: taped })] : [];
   });
-  if (!floatsOnNothing(sheets, facts)) return impossible;
+  if (!floatsOnNothing(sheets, facts)) return [...impossible, ...unheld(sheets, facts)];
   const text = phrase`Floated, and no sheet is in the ring: it would lie on nothing.`;
-  const mends = [carrierMend(sheets, facts)];
-  return [...impossible, finding('layers', 'layers-floats-on-nothing', 'stop', text, { mends })];
+  const carrier = { mends: [carrierMend(sheets, facts)] };
+  return [...impossible, finding('layers', 'layers-floats-on-nothing', 'stop', text, carrier)];
 }
 
 const slipUnder = (): Mend => ({
@@ -313,6 +340,20 @@ function riskFindings(sheets: readonly Sheet[], topper: string, facts: LayerFact
   return found;
 }
 
+/** The basting box of a stack, and what holds the topper down. */
+function topperHeld(
+  topper: Choice,
+  sheets: readonly Sheet[],
+  facts: LayerFacts,
+): Pick<LayersPlan, 'bastingMm' | 'topperHeldBy'> {
+  const bastingMm = isFastenedBy(sheets, 'basting box') ? facts.bastingMm : null;
+  if (topper.id === 'none') return { bastingMm, topperHeldBy: null };
+  return {
+    bastingMm,
+    topperHeldBy: bastingMm === null ? (facts.holesStay ? 'tape' : 'pins') : 'basting box',
+  };
+}
+
 /** The whole stack with its reasons: the rules' proposal, with the maker's own choices on top, checked again. */
 export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf): LayersPlan {
   const decided = decideLayers(input, facts);
@@ -333,9 +374,7 @@ export function planLayers(input: LayersInput, facts: LayerFacts, shelf: Shelf):
     bonded,
     tension: tension.text,
     snugged: isSnugged(facts),
-    bastingMm: isFastenedBy(support.sheets, 'basting box')
-      ? numberFor(facts.rules, HOOP_NUMBERS.bastingOutsideMm)
-      : null,
+    ...topperHeld(topper, support.sheets, facts),
     risks: risksOf(facts, whole),
     findings: [
       ...neverFindings(whole, facts, input),

@@ -26,7 +26,7 @@ function ticketOf(
 ): Ticket {
   const placement =
     { tote: 'clear-face', napkin: 'corner', panel: 'middle' }[kind as string] ?? 'centre-chest';
-  const clothed = applyChange(measuredTicket(kind, placement, [50, 40]), {
+  const clothed = applyChange(measuredTicket(kind, placement, [50, 34]), {
     stage: 'piece',
     set: { fabricId },
   });

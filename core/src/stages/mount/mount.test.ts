@@ -6,6 +6,7 @@ import type { Machine, Shelf } from '../../model/shelf';
 import { applyChange } from '../../model/ticket';
 import type { QuarterTurn } from '../../model/ticket/hoop';
 import { planTicket } from '../../planner/plan';
+import { designed } from '../../testing/designed';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
 import type { DesignFacts } from '../design/designFacts';
 import { machineFor } from '../hoop/machineFor';
@@ -136,7 +137,8 @@ describe('the plan', () => {
   it('builds the checklist from this ticket', () => {
     const ids = (plan: ReturnType<typeof planTicket>) => plan.mount?.checklist.map((c) => c.id) ?? [];
     expect(ids(planTicket(exampleA(), SAMPLE_SHELF, RULES))).not.toContain('topper');
-    const towel = planTicket(exampleB(), SAMPLE_SHELF, RULES);
+    const small = designed(exampleB(), { widthMm: 90, heightMm: 90 });
+    const towel = planTicket(small, SAMPLE_SHELF, RULES);
     expect(ids(towel)).toEqual(expect.arrayContaining(['topper', 'baste', 'trace', 'latched']));
     expect(
       towel.mount?.checklist
@@ -146,6 +148,9 @@ describe('the plan', () => {
     ).toContain('wear glasses');
     expect(say(towel.mount?.checklist.find((c) => c.id === 'baste')?.text ?? [], MM)).toBe(
       'Basting box 5 mm outside the design, stitched first.',
+    );
+    expect(say(towel.mount?.checklist.find((c) => c.id === 'topper')?.text ?? [], MM)).toBe(
+      'Water-soluble film on top: the basting box holds it.',
     );
   });
 

@@ -7,6 +7,7 @@ import { hasUnreadFigure, type Machine } from '../../model/shelf';
 import type { MarkId, MountInput } from '../../model/ticket/mount';
 import type { Fabric } from '../../model/ticket/piece';
 import type { DesignFacts } from '../design/designFacts';
+import { bastingBox } from '../hoop/basting';
 import type { Miss } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
@@ -59,6 +60,8 @@ interface MountQuestion {
   hoop: HoopPlan & { laid: LaidHoop };
   layers: LayersPlan;
   machine: Machine | null;
+  /** The thread of every colour, as the shelf calls it. */
+  threads: readonly string[];
   kind: PieceKind;
   place: PlacePlan;
   /** How far the design is off its rule on the piece, mm, and at what share of its size, in percent. */
@@ -75,6 +78,16 @@ const beneathWords = (kind: PieceKind): string => {
   return isA(kind, 'sleeves') ? 'back, no sleeve' : 'second layer';
 };
 
+const HELD_ON_TOP: Record<NonNullable<LayersPlan['topperHeldBy']>, string> = {
+  'basting box': 'the basting box holds it',
+  pins: 'pin its edges outside the field, heads outwards',
+  tape: 'tape its edges outside the field',
+};
+
+/** How the topper is laid, and what holds it. */
+export const topperWords = (name: string, { topperHeldBy }: Pick<LayersPlan, 'topperHeldBy'>): Phrase =>
+  phrase`${name} on top: ${HELD_ON_TOP[topperHeldBy ?? 'pins']}.`;
+
 function checklistOf(q: MountQuestion): Check[] {
   const check = (id: string, text: Phrase, caution: Phrase | null = null): Check => ({ id, text, caution });
   const topper = q.layers.parts.topper.choice;
@@ -90,16 +103,17 @@ function checklistOf(q: MountQuestion): Check[] {
       phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
     ),
     check('pins', phrase`Pins, sticker and tape out of the field.`),
-    ...(topper.id === 'none'
+    // Over cloth that is still to be laid and trimmed it comes later (\`topperAfter\` of the stitches).
+    ...(topper.id === 'none' || q.facts.cloths.length > 0
       ? []
-      : [check('topper', phrase`${topper.name} on top; pin its corners, well outside the field.`)]),
+      : [check('topper', topperWords(topper.name, q.layers))]),
     ...(q.layers.bastingMm === null
       ? []
       : [check('baste', phrase`Basting box ${mm(q.layers.bastingMm)} outside the design, stitched first.`)]),
     check('bobbin', phrase`Bobbin enough for the whole run.`),
     check(
       'threads',
-      phrase`${q.facts.stops.map((s, i) => `${i + 1} ${s.name}`).join(', ')}: laid out in order.`,
+      phrase`${q.facts.stops.map((s, i) => `${i + 1} ${q.threads[i] ?? s.name}`).join(', ')}: laid out in order.`,
     ),
     check(
       'needle-fitted',
@@ -301,8 +315,10 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     mirror: input.mirror,
   });
   const keys = crooked?.keys ?? asPlanned.keys;
+  const { bastingMm } = q.layers;
   const trace = planTrace(
-    q.facts,
+    // The foot follows the basting box too.
+    bastingMm === null ? q.facts : { ...q.facts, hull: bastingBox(q.facts.hull, bastingMm) },
     keys,
     { hoop: q.hoop.laid.verdict.hoop, obstacles: input.obstacles },
     q.rules,

@@ -104,7 +104,8 @@ describe('the trace', () => {
       });
     const width = (points: readonly Point[]) =>
       Math.max(...points.map((p) => p.x)) - Math.min(...points.map((p) => p.x));
-    expect(width(path(at(0)))).toBeCloseTo(88, 6);
-    expect(width(path(at(90)))).toBeCloseTo(51, 6);
+    // The design and its basting box, 5 mm outside it.
+    expect(width(path(at(0)))).toBeCloseTo(88 + 10, 6);
+    expect(width(path(at(90)))).toBeCloseTo(51 + 10, 6);
   });
 });

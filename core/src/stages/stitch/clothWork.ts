@@ -16,7 +16,7 @@ export interface ClothWork {
 }
 
 const STILL = phrase`The machine stands still before a hand goes into the hoop.`;
-const IRON = phrase`Iron and steam burn: tip of a small iron, away from the frame. Check beneath the hoop.`;
+const IRON = phrase`Iron and steam burn: tip of a small iron, low heat, away from the hoop.`;
 const SNIPS = phrase`Scissors away from you; the hoop comes off the machine, the cloth never out of the hoop.`;
 
 function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
@@ -25,7 +25,7 @@ function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
   if (way === 'turned')
     return phrase`Every piece right side up, its edges turned under, the fold on the line.`;
   return cloth.fused
-    ? phrase`Every piece right side up, web down, even all round its line; press and lift, do not slide.`
+    ? phrase`Hoop off the machine, on a padded board. Peel the paper off the web: every piece right side up, web down, even all round its line; press and lift, do not slide.`
     : phrase`Every piece right side up, even all round its line; a touch of temporary spray adhesive holds it.`;
 }
 
@@ -51,4 +51,10 @@ export function clothWork(applique: PlannedStop['applique'], rules: HouseRules):
     how: phrase`Between ${mm(1)} and ${mm(2)} outside the line; small curved scissors, the cloth lifted, nothing beneath caught.`,
     caution: SNIPS,
   };
+}
+
+/** After which stop the topper is laid, from 0: the last of which hands lay or trim cloth; null where they do not. */
+export function topperAfter(stops: readonly { time: { cloth: ClothWork | null } }[]): number | null {
+  const last = stops.findLastIndex(({ time }) => time.cloth !== null);
+  return last < 0 ? null : last;
 }

@@ -87,8 +87,10 @@ const BY_HAND = [
     seen: { pieces: 12, spoilt: 1 },
     lines: {
       blank: 0,
-      // A patch of 150 three abreast, a sticky sheet of 182 along two abreast, a film of 115 four abreast.
-      sheets: 4 * (0.15 / 3 + 0.182 / 2 + 0.115 / 4) * 240,
+      // A patch of 150 three abreast, a sticky sheet of 182 along two abreast, a film of 140 three abreast.
+      sheets: 4 * (0.15 / 3 + 0.182 / 2 + 0.14 / 3) * 240,
+      // Four strips of tape to a sheet: the field has no room for a basting box.
+      adhesive: 4 * 0.24 * (300 / 20),
       thread: 4 * 17_148 * (0.003 * 1.15 + 0.0006) * 0.45,
       bobbin: ((4 * 17_148 * 0.00405 * 0.4) / 70) * 30,
       needle: ((4 * 17_148) / 312_000) * 160,
@@ -99,7 +101,7 @@ const BY_HAND = [
       setUp: 450,
     },
     spoilt: (0.6 + 1) / (20 + 12),
-    total: 4033,
+    total: 4070,
   },
   {
     called: 'one tote on six needles, trimmed by hand',

@@ -3,7 +3,9 @@ import type { HouseRules } from '../../model/houseRules';
 import type { Stage } from '../../model/stages';
 import type { Plan } from '../../planner/planned';
 import type { LaidHoop } from '../../stages/hoop/layHoop';
+import { topperWords } from '../../stages/mount/planMount';
 import { faceOf } from '../../stages/piece/planPiece';
+import { topperAfter } from '../../stages/stitch/clothWork';
 import type { StitchStop } from '../../stages/stitch/planStitch';
 import { bondSteps, clothCutSteps, cutSteps } from './cutAndBond';
 import { ringSteps } from './ring';
@@ -28,14 +30,28 @@ function measureSteps({ piece }: Plan, phase: 'measure' | 'measure the rest'): S
     });
 }
 
+const HEAT_SETS = phrase`Fusing follows, and heat sets ink: mark with thread, tape or a placement marker.`;
+
+/** Whether something is fused while the marks are on the cloth. */
+const isFusedMarked = ({ layers, design }: Plan): boolean =>
+  (layers?.sheets ?? []).some(({ bond }) => bond === 'fused') ||
+  (design.facts?.cloths ?? []).some(({ applique: { cloth, way } }) => cloth.fused && way !== 'trimmed');
+
 /** Preparing the cloth, its marks, and their way to the wrong side. */
-function markSteps({ place }: Plan): Step[] {
+function markSteps(plan: Plan): Step[] {
+  const { place } = plan;
   if (!place) return [];
   const last = place.marks.length - 1;
+  const caution = isFusedMarked(plan) ? HEAT_SETS : null;
   return [
     stepOf('prepare', 'prepare', place.prepare, { choice: place.methods.length > 1 ? 'method' : null }),
     ...place.marks.map(({ text, ...rest }, i) =>
-      stepOf(i === last ? 'transfer' : 'mark', `mark ${i}`, text, rest),
+      stepOf(
+        i === last ? 'transfer' : 'mark',
+        `mark ${i}`,
+        text,
+        i === 0 && caution ? { ...rest, caution } : rest,
+      ),
     ),
   ];
 }
@@ -81,14 +97,27 @@ const checkSteps = ({ mount }: Plan): Step[] =>
     ...(id === 'latched' ? [KEYS] : []),
   ]);
 
-const stitchSteps = ({ stitch }: Plan): Step[] =>
-  (stitch?.stops ?? []).flatMap((stop, i) => [
+/** Over the cloth of an appliqué the topper is laid once that is in its place, before what covers its edge. */
+function topperStep({ stitch, layers }: Plan, i: number): Step[] {
+  const topper = layers?.parts.topper.choice;
+  if (!stitch || !layers || !topper || topper.id === 'none' || topperAfter(stitch.stops) !== i) return [];
+  return [
+    stepOf('stitch', `cloth ${i} topper`, topperWords(topper.name, layers), {
+      hint: phrase`Only now: an iron or scissors would have spoilt it.`,
+      caution: phrase`The machine stands still before a hand goes into the hoop.`,
+    }),
+  ];
+}
+
+const stitchSteps = (plan: Plan): Step[] =>
+  (plan.stitch?.stops ?? []).flatMap((stop, i) => [
     stepOf('stitch', `stitch ${i}`, phrase`Colour ${String(i + 1)}: ${stop.called}.`, {
       figure: minutes(Math.max(1, Math.round(stop.minutes))),
-      hint: stitch?.acts[0] ?? null,
+      hint: plan.stitch?.acts[0] ?? null,
       caution: phrase`Hands away from the moving hoop; never reach in while it runs.`,
     }),
     ...clothSteps(stop, i),
+    ...topperStep(plan, i),
   ]);
 
 /** Laying and trimming the cloth of an appliqué, each on a card of its own. */

@@ -34,7 +34,7 @@ describe('pieces to cut', () => {
     ]);
   });
 
-  it('are the field and 25 mm of what is fused, and the design and 10 mm of a film', () => {
+  it('are the field and 25 mm of what is fused, and and 20 mm of a film', () => {
     const plan = planTicket(exampleB(), SAMPLE_SHELF, RULES);
     const pieces = sheetPieces(plan, SAMPLE_SHELF, RULES);
     const field = plan.hoop?.laid?.verdict.hoop;
@@ -45,7 +45,8 @@ describe('pieces to cut', () => {
     ]);
     expect(pieces[0]?.widthMm).toBe((field?.fieldWidthMm ?? 0) + 50);
     expect(pieces[1]?.widthMm).toBe((field?.ringWidthMm ?? 0) + 50);
-    expect(pieces[2]).toMatchObject({ widthMm: 115, heightMm: 115 });
+    // No room for a basting box in this field: the film is pinned outside it.
+    expect(pieces[2]).toMatchObject({ widthMm: 140, heightMm: 140 });
   });
 
   it('are the ring and 25 mm of a fused sheet too, where the cloth floats on it alone', () => {
@@ -68,9 +69,14 @@ describe('pieces to cut', () => {
   });
 
   it('of a film and a cover follow the house’s own figures', () => {
-    const rules = { ...RULES, numbers: { topperBeyondMm: 25 } };
-    const pieces = sheetPieces(planTicket(exampleB(), SAMPLE_SHELF, rules), SAMPLE_SHELF, rules);
-    expect(pieces.find((p) => p.type === 'soluble-film')).toMatchObject({ widthMm: 145, heightMm: 145 });
+    const rules = { ...RULES, numbers: { topperBeyondMm: 25, topperHeldBeyondMm: 30 } };
+    const basted = designed(exampleB(), { widthMm: 90, heightMm: 90 });
+    const filmOf = (ticket: Ticket) =>
+      sheetPieces(planTicket(ticket, SAMPLE_SHELF, rules), SAMPLE_SHELF, rules).find(
+        (p) => p.type === 'soluble-film',
+      );
+    expect(filmOf(basted)).toMatchObject({ widthMm: 140, heightMm: 140 });
+    expect(filmOf(exampleB())).toMatchObject({ widthMm: 160, heightMm: 160 });
   });
 
   it('are not cut while there is no hoop', () => {

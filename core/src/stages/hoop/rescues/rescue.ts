@@ -40,7 +40,9 @@ export const forHoop = ({ verdict, input }: Asked, rest: HoopSet = {}): HoopSet 
 /** The turns in which a hoop can be used by the method, the design as judged. */
 export const turnsOf = (verdict: HoopVerdict, method: Method) => {
   if (verdict.whyNotUsed !== null || (method === 'hooped' && verdict.whyNotHooped.length > 0)) return [];
-  return verdict.turns.filter((t) => t.miss === null && (method === 'floated' || t.designAt !== null));
+  return verdict.turns.filter(
+    (t) => t.miss === null && t.tooWideMm === null && (method === 'floated' || t.designAt !== null),
+  );
 };
 export const works = (verdict: HoopVerdict, method: Method): boolean => turnsOf(verdict, method).length > 0;
 
