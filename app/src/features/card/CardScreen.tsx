@@ -114,7 +114,7 @@ function Deck({ stage: from }: { stage: Stage }) {
             {/* A tap anywhere goes on; those who work by keys, or listen, have the button. */}
             <NativeView
               style={{ flexGrow: 1, padding: 20, justifyContent: 'center' }}
-              {...(step && step.reading === null && !step.keys ? { onClick: next } : {})}
+              {...(step && step.reading === null && step.keys === null ? { onClick: next } : {})}
             >
               {step ? <StepWords step={step} done={deck.isDone} onNext={next} /> : <DeckEnd stage={stage} />}
             </NativeView>

@@ -32,14 +32,18 @@ function ReadingField({ id, name, onNext }: { id: string; name: string; onNext: 
   );
 }
 
-/** The keys of the machine, on paper. */
-function KeysOfStep() {
+/** The keys of the machine for a copy, on paper. */
+function KeysOfStep({ copy }: { copy: number }) {
   const { mount } = usePlan('mount');
   const units = useUnits();
   const p = usePalette();
-  return mount ? (
+  const shown =
+    copy === 1
+      ? mount && { keys: mount.keys, order: mount.keyOrder }
+      : mount?.copies.find(({ number }) => number === copy);
+  return shown ? (
     <NativeView style={{ backgroundColor: p.panel, padding: 12, borderRadius: 6 }}>
-      <KeyRow keys={mount.keys} order={mount.keyOrder} units={units} />
+      <KeyRow keys={shown.keys} order={shown.order} units={units} />
     </NativeView>
   ) : null;
 }
@@ -80,7 +84,7 @@ export function StepWords({ step, done, onNext }: { step: Step; done: boolean; o
       {step.reading !== null ? (
         <ReadingField key={step.id} id={step.reading} name={say(step.hint ?? [], units)} onNext={onNext} />
       ) : null}
-      {step.keys ? <KeysOfStep /> : null}
+      {step.keys === null ? null : <KeysOfStep copy={step.keys} />}
       {step.choice ? <ChoiceOfStep choice={step.choice} /> : null}
       {step.hint && step.reading === null ? (
         <Txt as="aside" style={{ color: LAMP }}>

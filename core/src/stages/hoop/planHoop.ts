@@ -1,5 +1,5 @@
 import { boxOf, cornersOf } from '../../base/geometry/box';
-import { negate } from '../../base/geometry/point';
+import { negate, rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import { count, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
@@ -169,6 +169,25 @@ function layChosen(
   return { laid: layHoop(chosen, { turnDeg, designAt, hull: facts.hull }, setting), ranks };
 }
 
+/**
+ * The hoop where the hooping of the first copy has it: for all copies that it reaches. Where the maker moved it, it stays
+ * for the first, and the others of that hooping are reached from there.
+ */
+function layForAll(
+  laid: LaidHoop,
+  hoopings: readonly LaidHooping[],
+  { input, setting }: { input: HoopInput; setting: HoopSetting },
+): LaidHoop {
+  const own = hoopings.find(({ copies }) => copies.includes(0));
+  if (!own || input.shift) return laid;
+  const designAt = rotate(subtract(setting.designCentre, own.centre), -laid.onPieceDeg);
+  return layHoop(laid.verdict, { turnDeg: laid.turnDeg, designAt, hull: setting.facts.hull }, setting);
+}
+
+/** The hooping of the first copy where the maker moved the hoop to. */
+const movedWith = ({ centre }: LaidHoop, hoopings: readonly LaidHooping[]): LaidHooping[] =>
+  hoopings.map((one) => (one.copies.includes(0) ? { ...one, centre } : one));
+
 /** Judges every hoop, chooses method and hoop, and lays it on the piece. */
 export function planHoop(input: HoopInput, given: HoopSetting): HoopPlan {
   const setting: HoopSetting = input.shift ? { ...given, chosenAt: negate(input.shift) } : given;
@@ -179,9 +198,12 @@ export function planHoop(input: HoopInput, given: HoopSetting): HoopPlan {
   const proposed =
     (method === 'hooped' ? usable.find((v) => v.whyNotHooped.length === 0) : usable[0]) ?? usable[0] ?? null;
   const chosen = verdicts.find((v) => v.hoop.id === input.hoopId) ?? proposed;
-  const { laid, ranks } = chosen ? layChosen(chosen, method, { input, setting }) : { laid: null, ranks: [] };
+  const { laid: first, ranks } = chosen
+    ? layChosen(chosen, method, { input, setting })
+    : { laid: null, ranks: [] };
   const state = { verdicts, method, input, setting };
-  const hoopings = laid && !laid.split ? hoopingsOf(laid.verdict.hoop, laid.onPieceDeg, setting) : [];
+  const hoopings = first && !first.split ? hoopingsOf(first.verdict.hoop, first.onPieceDeg, setting) : [];
+  const laid = first && layForAll(first, hoopings, { input, setting });
   return {
     verdicts,
     proposedId: proposed?.hoop.id ?? null,
@@ -190,7 +212,7 @@ export function planHoop(input: HoopInput, given: HoopSetting): HoopPlan {
     ranks,
     cut: laid ? cutFor(laid, setting.rules) : null,
     bastingMm: laid && bastingMmIn(laid, hoopings, setting),
-    hoopings,
+    hoopings: laid && input.shift ? movedWith(laid, hoopings) : hoopings,
     findings: [
       ...(laid ? [...fitFindings({ ...state, laid }), ...splitFindings(laid)] : [nothingFits(state)]),
       ...methodFindings(method, laid, setting),

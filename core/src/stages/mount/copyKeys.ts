@@ -1,4 +1,4 @@
-import { fullTurnDeg, type Point, subtract } from '../../base/geometry/point';
+import { add, fullTurnDeg, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { DesignFacts } from '../design/designFacts';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
@@ -14,6 +14,9 @@ export interface CopyKeys {
   hooping: number;
   /** How far the hoop is turned on the piece from how it lay for the first, clockwise; 0 where it lies the same. */
   hoopTurnDeg: number;
+  /** Where the hoop centre lies on the piece for it, mm, and how far the hoop is turned there in all, clockwise. */
+  hoopAt: Point;
+  onPieceDeg: number;
   keys: Keys;
   order: KeyStep[];
 }
@@ -51,7 +54,21 @@ export function copyKeys(
       const withIt = asHooped.miss !== null;
       const keys = withIt ? firstKeys : asHooped.keys;
       const hoopTurnDeg = withIt ? fullTurnDeg(copy.turnDeg - place.turnDeg) : 0;
-      return [{ number: i + 1, hooping: h + 1, hoopTurnDeg, keys, order: keyOrder(facts, keys, field) }];
+      // Turned with its copy the hoop lies about it as it lay about the first.
+      const hoopAt = withIt
+        ? add(copy.centre, rotate(subtract(laid.centre, place.centre), hoopTurnDeg))
+        : centre;
+      return [
+        {
+          number: i + 1,
+          hooping: h + 1,
+          hoopTurnDeg,
+          hoopAt,
+          onPieceDeg: laid.onPieceDeg + hoopTurnDeg,
+          keys,
+          order: keyOrder(facts, keys, field),
+        },
+      ];
     }),
   );
   return all.filter(({ number }) => number > 1).sort((a, b) => a.number - b.number);

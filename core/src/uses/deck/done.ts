@@ -1,6 +1,7 @@
 import type { Phrase, Quantity } from '../../base/units/phrase';
 import type { Stage } from '../../model/stages';
 import type { Change, Ticket } from '../../model/ticket';
+import { MOST_DONE } from '../../model/ticket/done';
 import { isRead } from '../../stages/piece/usual';
 import type { Phase, Step } from './step';
 
@@ -16,6 +17,7 @@ export const STAGE_OF: Record<Phase, Stage> = {
   hoop: 'hoop',
   check: 'mount',
   stitch: 'stitch',
+  'further copies': 'stitch',
   finish: 'finish',
 };
 
@@ -51,6 +53,7 @@ const KEPT_AT: Partial<Record<Phase, 'place' | 'hoop'>> = {
   bond: 'hoop',
   hoop: 'hoop',
   stitch: 'hoop',
+  'further copies': 'hoop',
 };
 
 /** Whether a step of the job is done: ticked in the deck or in its stage, its reading taken, its colour stitched. */
@@ -83,7 +86,7 @@ export function tickOff(step: Step, ticket: Ticket): Change | null {
   if (!at) return null;
   // Of the same step at an earlier figure nothing is kept.
   const others = ticket[at].done.filter((word) => word !== step.id && !word.startsWith(`${step.id} `));
-  return { stage: at, set: { done: withWord(others, tickOf(step)) } };
+  return { stage: at, set: { done: withWord(others, tickOf(step)).slice(-MOST_DONE) } };
 }
 
 /** Where the hands go on: the first step from a place in the job that is not done; the job's length when all are. */

@@ -8,6 +8,7 @@ import { faceOf } from '../../stages/piece/planPiece';
 import { topperAfter } from '../../stages/stitch/clothWork';
 import type { StitchStop } from '../../stages/stitch/planStitch';
 import { bondSteps, clothCutSteps, cutSteps } from './cutAndBond';
+import { furtherCopies } from './furtherCopies';
 import { ringSteps } from './ring';
 import { type Phase, type Step, stepOf } from './step';
 
@@ -87,7 +88,7 @@ function needleSteps({ layers }: Plan): Step[] {
 
 /** What is keyed in, once the hoop is latched. */
 const KEYS = stepOf('check', 'check keys', phrase`Call the design up and key it in.`, {
-  keys: true,
+  keys: 1,
   hint: phrase`Then compare the machine’s screen with the drawing.`,
 });
 
@@ -137,7 +138,8 @@ const finishSteps = ({ finish }: Plan): Step[] =>
   (finish?.steps ?? []).map(({ id, text, caution }) => stepOf('finish', `finish ${id}`, text, { caution }));
 
 /**
- * The whole job as one ordered list: measure, prepare, mark, transfer, measure what could wait, cut, bond, hoop, check, stitch, finish.
+ * The whole job as one ordered list: measure, prepare, mark, transfer, measure what could wait, cut, bond, hoop, check,
+ * stitch, hoop and stitch each further copy, finish.
  * What waits for an earlier stage is left out.
  */
 export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
@@ -151,6 +153,7 @@ export const jobSteps = (plan: Plan, rules: HouseRules): Step[] => [
   ...hoopSteps(plan, rules),
   ...checkSteps(plan),
   ...stitchSteps(plan),
+  ...furtherCopies(plan),
   ...finishSteps(plan),
 ];
 
@@ -161,7 +164,7 @@ const SLICES: Partial<Record<Stage, readonly Phase[]>> = {
   hoop: ['measure the rest', 'cut', 'bond', 'hoop'],
   layers: ['cut', 'bond'],
   mount: ['check'],
-  stitch: ['stitch'],
+  stitch: ['stitch', 'further copies'],
   finish: ['finish'],
 };
 

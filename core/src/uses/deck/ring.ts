@@ -158,11 +158,12 @@ function wayWord({ x, y }: Point): string {
   return y > 0 ? 'down' : 'up';
 }
 
-/** How the hoop centre is found from the centre mark: along the axis line, then square to it. Null where it is that mark. */
-function wayToHoopCentre({ hoop: { laid }, place }: RingFacts): Phrase | null {
-  const [left, right] = place.axisEnds;
-  const axisDeg = (Math.atan2(right.y - left.y, right.x - left.x) * 180) / Math.PI;
-  const way = rotate(subtract(middleOf(laid.ring), place.centre), -axisDeg);
+/**
+ * How the hoop centre is found from a centre mark: along its axis line, turned so on the piece, then square to it. Null where
+ * it is that mark.
+ */
+export function wayToHoopCentre(hoopAt: Point, mark: Point, axisDeg: number): Phrase | null {
+  const way = rotate(subtract(hoopAt, mark), -axisDeg);
   const said = (part: Point, how: string): Phrase[] => {
     const by = Math.hypot(part.x, part.y);
     return by < ON_THE_MARK_MM ? [] : [phrase`${mm(by)} ${wayWord(rotate(part, axisDeg))} ${how}`];
@@ -178,7 +179,10 @@ function wayToHoopCentre({ hoop: { laid }, place }: RingFacts): Phrase | null {
 /** The marks that the hoop is laid on: the design's own, or the hoop centre where the design lies beside it in the hoop. */
 function marksOfHoop(facts: RingFacts): Step[] {
   const { hoop, place } = facts;
-  const way = wayToHoopCentre(facts);
+  const centre = middleOf(hoop.laid.ring);
+  const [left, right] = place.axisEnds;
+  const axisDeg = (Math.atan2(right.y - left.y, right.x - left.x) * 180) / Math.PI;
+  const way = wayToHoopCentre(centre, place.centre, axisDeg);
   if (!way)
     return [
       step('notches', 'notches', phrase`Align the hoop's notches with the centre mark and both axis marks.`, {
@@ -186,7 +190,6 @@ function marksOfHoop(facts: RingFacts): Step[] {
         cross: place.centre,
       }),
     ];
-  const centre = middleOf(hoop.laid.ring);
   return [
     step('hoop centre', 'notches', phrase`Mark the hoop centre: from the centre mark go ${way}.`, {
       hint: phrase`The design is not in the middle of this hoop: the machine settings move it onto its marks.`,

@@ -13,6 +13,7 @@ export const PHASES = [
   'hoop',
   'check',
   'stitch',
+  'further copies',
   'finish',
 ] as const;
 export type Phase = (typeof PHASES)[number];
@@ -53,8 +54,8 @@ export interface Step {
   reading: string | null;
   /** What is chosen in this step, where there is more than one way. */
   choice: 'method' | 'way round' | null;
-  /** Whether the keys of the machine are shown with it. */
-  keys: boolean;
+  /** The copy whose keys of the machine are shown with it, from 1; null where none are. */
+  keys: number | null;
   /** The sides of what is cut in this step, mm. */
   cut: { widthMm: number; heightMm: number } | null;
 }
@@ -73,7 +74,7 @@ export const stepOf = (phase: Phase, id: string, text: Phrase, rest: Partial<Ste
   ring: null,
   reading: null,
   choice: null,
-  keys: false,
+  keys: null,
   cut: null,
   ...rest,
 });
