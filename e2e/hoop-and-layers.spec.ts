@@ -103,6 +103,15 @@ test('a short bobbin is seen before it runs out', async ({ page }) => {
   await ticket.saved();
 });
 
+test('the colours to tick stand still while the stitches are made', async ({ page }) => {
+  await page.goto('/ticket/demo-ticket-03/stitch');
+  const row = page.getByRole('checkbox', { name: /^Colour 1: / });
+  await expect(row).toBeVisible();
+  const before = await row.evaluate((e) => e.getBoundingClientRect().top);
+  await expect(page.getByRole('button', { name: 'Play the stitch-out' })).toBeVisible();
+  expect(await row.evaluate((e) => e.getBoundingClientRect().top)).toBe(before);
+});
+
 /** Where a mark is read on the hoop, mm right and towards you, as its fields stand. */
 async function markOf(page: Page, name: string): Promise<{ x: number; y: number }> {
   const read = async (axis: 'across' | 'along', positive: string) => {

@@ -90,7 +90,7 @@ function stopsInWords(stops: readonly StitchStop[]): string {
 }
 
 /** As high as the controls of a stitch-out: while its stitches are made nothing below it moves under the finger. */
-const PLAY_ROOM = 184;
+const PLAY_ROOM = 96;
 
 /** Colour by colour: how long, how much thread, and whether the bobbin lasts. */
 export function StitchPanel() {
@@ -134,8 +134,6 @@ function Stitching() {
       <View style={{ minHeight: PLAY_ROOM }}>
         <Playback />
       </View>
-      <TimeStrip />
-      <FieldFindings field="bobbinLeftM" />
       <View>
         {stitch.stops.map((stop, i) => (
           <StopRow
@@ -149,6 +147,8 @@ function Stitching() {
           />
         ))}
       </View>
+      <TimeStrip />
+      <FieldFindings field="bobbinLeftM" />
       <NumberField
         label="bobbin left, m (empty: as the last piece left it)"
         at="stitch.bobbinLeftM"

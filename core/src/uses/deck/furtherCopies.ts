@@ -86,12 +86,12 @@ function hoopAgain(plan: Plan, { copies }: OneHooping, count: number): Step[] {
       ? step(
           `hoop centre ${count}`,
           phrase`Hoop centre for ${numbersOf(copies)}: from the centre mark of no. ${String(near.number)} go ${way}.`,
-          { ring: 'notches', cross: near.hoopAt },
+          { cross: near.hoopAt },
         )
       : step(
           `hoop centre ${count}`,
           phrase`Align the hoop's notches with the centre mark and both axis marks of no. ${String(near.number)}.`,
-          { ring: 'notches', cross: near.hoopAt },
+          { cross: near.hoopAt },
         ),
     floated
       ? step(`smooth ${count}`, phrase`Smooth the piece from the middle outwards, and fasten it as before.`, {
