@@ -35,6 +35,7 @@ export const variedFacts: fc.Arbitrary<LayerFacts> = fc
       flatRing: flag,
       many: flag,
       smallLetters: flag,
+      appliqued: flag,
       plainLettering: flag,
       strongContrast: flag,
       closesWithSheet: flag,

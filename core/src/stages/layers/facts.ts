@@ -44,6 +44,8 @@ export interface LayerFacts {
   household: boolean;
   /** Whether the ring, where there is one, closes on the cloth and one sheet. */
   closesWithSheet: boolean;
+  /** Cloth is laid on: a topper comes once that is down, when the basting box is long stitched. */
+  appliqued: boolean;
   /** One colour of letters and nothing else. */
   plainLettering: boolean;
   /** Its ring lies flat on the cloth. */
@@ -77,10 +79,8 @@ const SWEATSHIRT_MM = 1.5;
 
 /** What of a piece and its design the layer rules go by. */
 export type LayeredPiece = Pick<PiecePlan, 'fabric' | 'kind' | 'colour' | 'readings'>;
-export type LayeredDesign = Pick<
-  DesignFacts,
-  'densityClass' | 'stitches' | 'lettering' | 'letterHeightMm'
-> & { stops: readonly Pick<DesignFacts['stops'][number], 'hex'>[] };
+export type LayeredDesign = Pick<DesignFacts, 'densityClass' | 'stitches' | 'lettering' | 'letterHeightMm'> &
+  Partial<Pick<DesignFacts, 'cloths'>> & { stops: readonly Pick<DesignFacts['stops'][number], 'hex'>[] };
 
 /** Gathers the facts of one ticket for the rules. */
 export function layerFacts(
@@ -118,6 +118,7 @@ export function layerFacts(
     closesWithSheet:
       !hoop.laid ||
       fabric.thicknessMm + at(HOOP_NUMBERS.sheetThicknessMm) <= closesOnMm(hoop.laid.verdict.hoop, rules),
+    appliqued: (design.cloths?.length ?? 0) > 0,
     plainLettering: design.lettering && design.stops.length === 1,
     flatRing: hoop.laid ? hoopKindOf(hoop.laid.verdict.hoop).flat : false,
     thread: 'polyester-40',

@@ -350,7 +350,7 @@ function topperHeld(
   if (topper.id === 'none') return { bastingMm, topperHeldBy: null };
   return {
     bastingMm,
-    topperHeldBy: bastingMm === null ? (facts.holesStay ? 'tape' : 'pins') : 'basting box',
+    topperHeldBy: bastingMm === null || facts.appliqued ? (facts.holesStay ? 'tape' : 'pins') : 'basting box',
   };
 }
 

@@ -3,7 +3,7 @@ import { type HouseNumber, numberFor } from '../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
 import type { HouseRules } from '../../model/houseRules';
-import type { Applique } from '../../model/ticket/applique';
+import type { Applique, AppliqueStep } from '../../model/ticket/applique';
 import type { PlannedStop } from '../design/parts/drawnPart';
 
 /** What hands do with the cloth of an appliqué behind a stop: the machine stands still. */
@@ -53,8 +53,18 @@ export function clothWork(applique: PlannedStop['applique'], rules: HouseRules):
   };
 }
 
-/** After which stop the topper is laid, from 0: the last of which hands lay or trim cloth; null where they do not. */
-export function topperAfter(stops: readonly { time: { cloth: ClothWork | null } }[]): number | null {
-  const last = stops.findLastIndex(({ time }) => time.cloth !== null);
-  return last < 0 ? null : last;
+interface Stop {
+  applique: { step: AppliqueStep } | null;
+  time: { cloth: ClothWork | null };
+}
+
+/**
+ * After which stop the topper is laid, from 0: once the last cloth is tacked down and trimmed, or laid, where its tack-down is
+ * the last of all. Null where no cloth is laid.
+ */
+export function topperAfter(stops: readonly Stop[]): number | null {
+  const tacked = stops.findLastIndex(({ applique }) => applique?.step === 'tackDown');
+  if (tacked >= 0 && tacked < stops.length - 1) return tacked;
+  const laid = stops.findLastIndex(({ time }) => time.cloth?.id === 'lay');
+  return laid < 0 ? null : laid;
 }

@@ -32,12 +32,18 @@ describe('an appliqué with a topper', () => {
     (way) => {
       const ids = idsOf(withCloth(exampleB(), { way }));
       const film = ids.findIndex((id) => id.endsWith('topper'));
-      const lastOfCloth = ids.findLastIndex((id) => /^cloth \d+ (lay|trim)$/.test(id));
       expect(ids).not.toContain('check topper');
-      expect(lastOfCloth).toBeGreaterThan(0);
-      expect(film).toBe(lastOfCloth + 1);
+      // Placement, tack-down and edge are stops 0 to 2, then comes the dot of thread alone; a raw edge has no third.
+      const trimmed = way === 'trimmed' ? 'cloth 1 trim' : 'stitch 1';
+      expect(ids[film - 1]).toBe(trimmed);
+      expect(ids[film + 1]).toBe('stitch 2');
     },
   );
+
+  it('is not held by the basting box, which is stitched before it: it is cut past the field', () => {
+    const plan = planOf(withCloth(exampleB(), { way: 'preCut' }));
+    expect(plan.layers?.topperHeldBy).not.toBe('basting box');
+  });
 
   it('is on top from the start where there is no cloth to lay', () => {
     expect(idsOf(exampleB())).toContain('check topper');
