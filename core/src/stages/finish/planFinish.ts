@@ -137,7 +137,7 @@ function lastSteps(question: FinishQuestion): FinishStep[] {
   return [
     step('marks', phrase`Marks out: before any heat.`),
     ...filmLeft(question),
-    ...(isWetted(question) ? [step('dry', phrase`Dry it completely before anything is fused.`)] : []),
+    ...(isWetted(question) ? [step('dry', phrase`Let it dry completely before you fuse anything.`)] : []),
     ...(layers.parts.cover.choice.id === 'soft-cover'
       ? [
           step(

@@ -141,7 +141,7 @@ function whyTooWide(turns: readonly TurnVerdict[], { outline }: HoopSetting): Ph
   const fitting = turns.filter(({ miss }) => miss === null);
   const across = Math.min(...fitting.map(({ tooWideMm }) => tooWideMm ?? 0));
   if (fitting.length === 0 || across === 0) return null;
-  return phrase`does not lie flat in this piece: it is ${mm(across)} across, the piece ${mm(widthOf(boxOf(outline.outline)))}: open a seam`;
+  return phrase`would not lie flat in this piece: it is ${mm(across)} across, the piece ${mm(widthOf(boxOf(outline.outline)))}: open a seam`;
 }
 
 /** How much too large a design is in all, in words: "6 mm too wide and 3 mm too high"; a round field has one figure. */

@@ -103,7 +103,7 @@ function checklistOf(q: MountQuestion): Check[] {
       phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
     ),
     check('pins', phrase`Pins, sticker and tape out of the field.`),
-    // Over cloth that is still to be laid and trimmed it comes later (\`topperAfter\` of the stitches).
+    // Over cloth that is still to be laid and trimmed it comes later (`topperAfter`).
     ...(topper.id === 'none' || q.facts.cloths.length > 0
       ? []
       : [check('topper', topperWords(topper.name, q.layers))]),

@@ -1,8 +1,10 @@
 import { distance } from '../../base/geometry/point';
 import { type Phrase, phrase } from '../../base/units/phrase';
+import type { Sheet } from '../../model/ticket/layers';
 import type { Plan } from '../../planner/planned';
 import { hoopKindOf } from '../../stages/hoop/kinds';
 import type { CopyKeys } from '../../stages/mount/copyKeys';
+import { topperWords } from '../../stages/mount/planMount';
 import { nameOf } from './cutAndBond';
 import { wayToHoopCentre } from './ring';
 import { type Step, stepOf } from './step';
@@ -45,7 +47,7 @@ function numbersOf(copies: readonly CopyKeys[]): string {
 
 /** Off the machine and out of the hoop, and into it again about other copies. */
 function hoopAgain(plan: Plan, { copies }: OneHooping, count: number): Step[] {
-  const { hoop, layers, place } = plan;
+  const { hoop, layers, place, design } = plan;
   const [near] = [...copies].sort(
     (a, b) => distance(a.hoopAt, centreOf(plan, a)) - distance(b.hoopAt, centreOf(plan, b)),
   );
@@ -55,8 +57,13 @@ function hoopAgain(plan: Plan, { copies }: OneHooping, count: number): Step[] {
   const way = wayToHoopCentre(near.hoopAt, mark, axisDeg);
   const kind = hoopKindOf(hoop.laid.verdict.hoop);
   const floated = hoop.method === 'floated';
-  const inHoop = layers.sheets.filter(({ where }) => where === 'in the ring');
-  const sheets = inHoop.map((sheet) => `the ${nameOf(sheet)}`).join(' and ');
+  const named = (where: Sheet['where']): string =>
+    layers.sheets
+      .filter((sheet) => sheet.where === where)
+      .map((sheet) => nameOf(sheet))
+      .join(' and of ');
+  const [sheets, under] = [named('in the ring'), named('under the ring')];
+  const topper = layers.parts.topper.choice;
   return [
     step(`off ${count}`, phrase`Off the machine and out of the hoop. Leave all marks on the cloth.`, {
       ring: 'loosen',
@@ -68,8 +75,8 @@ function hoopAgain(plan: Plan, { copies }: OneHooping, count: number): Step[] {
           step(
             `sheet ${count}`,
             floated
-              ? phrase`A new piece of ${sheets} in the hoop, prepared as for no. 1.`
-              : phrase`A new piece of ${sheets} under the cloth, held as for no. 1.`,
+              ? phrase`Hoop a new sheet of ${sheets}, as for no. 1.`
+              : phrase`Put a new sheet of ${sheets} under the cloth, as for no. 1.`,
             { ring: 'sheet' },
           ),
         ]),
@@ -94,7 +101,7 @@ function hoopAgain(plan: Plan, { copies }: OneHooping, count: number): Step[] {
           { cross: near.hoopAt },
         ),
     floated
-      ? step(`smooth ${count}`, phrase`Smooth the piece from the middle outwards, and fasten it as before.`, {
+      ? step(`smooth ${count}`, phrase`Smooth the piece from the middle outwards and fasten it as before.`, {
           ring: 'drum',
         })
       : step(`close ${count}`, kind.close, {
@@ -102,6 +109,17 @@ function hoopAgain(plan: Plan, { copies }: OneHooping, count: number): Step[] {
           caution: kind.closeCaution,
           hint: layers.tension,
         }),
+    ...(under === ''
+      ? []
+      : [
+          step(`slip ${count}`, phrase`Slip a new sheet of ${under} under the hoop, as for no. 1.`, {
+            ring: 'sheet',
+          }),
+        ]),
+    // Over cloth that is still to be laid it comes at its stop, as for the first copy.
+    ...(topper.id === 'none' || (design.facts?.cloths.length ?? 0) > 0
+      ? []
+      : [step(`topper ${count}`, topperWords(topper.name, layers))]),
     step(`latched ${count}`, phrase`Latch the hoop on the carriage; reach under it all round, and trace.`, {
       caution: phrase`Hands away from a moving hoop.`,
     }),
@@ -118,11 +136,15 @@ export function furtherCopies(plan: Plan): Step[] {
   return hoopingsAfter(plan).flatMap((hooping, i) => [
     ...(hooping.isFirst ? [] : hoopAgain(plan, hooping, i + 1)),
     ...hooping.copies.flatMap((copy) => [
-      step(`keys ${copy.number}`, phrase`Call the design up for no. ${String(copy.number)} and key it in.`, {
-        keys: copy.number,
-        cross: centreOf(plan, copy),
-        hint: phrase`Then the needle over its centre mark.`,
-      }),
+      step(
+        `keys ${copy.number}`,
+        phrase`Call up the design for no. ${String(copy.number)} and enter its settings.`,
+        {
+          keys: copy.number,
+          cross: centreOf(plan, copy),
+          hint: phrase`Then the needle over its centre mark.`,
+        },
+      ),
       step(
         `copy ${copy.number}`,
         stitch.stops.length === 1

@@ -84,7 +84,7 @@ it('marks are out before any iron, and what was soaked is dry before it is fused
     const steps = finish.steps.map(({ id, text }) => ({ id, text: say(text, MM) }));
     const marks = steps.findIndex(({ id }) => id === 'marks');
     const hot = steps.findIndex(({ text }) =>
-      /\b(iron|fuse|press|steam)\b/i.test(text.replace(/Dry it.*/, '')),
+      /\b(iron|fuse|press|steam)\b/i.test(text.replace(/Let it dry.*/, '')),
     );
     if (hot >= 0) expect(hot).toBeGreaterThan(marks);
     const [soak, dry, cover] = ['soak', 'dry', 'cover'].map((id) =>

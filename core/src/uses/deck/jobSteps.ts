@@ -104,7 +104,7 @@ function topperStep({ stitch, layers }: Plan, i: number): Step[] {
   if (!stitch || !layers || !topper || topper.id === 'none' || topperAfter(stitch.stops) !== i) return [];
   return [
     stepOf('stitch', `cloth ${i} topper`, topperWords(topper.name, layers), {
-      hint: phrase`Only now: an iron or scissors would have spoilt it.`,
+      hint: phrase`Not before: the iron or scissors would spoil it.`,
       caution: phrase`The machine stands still before a hand goes into the hoop.`,
     }),
   ];
