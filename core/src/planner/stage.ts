@@ -165,8 +165,11 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   finish: {
     empty: () => EMPTY_FINISH,
     numbers: FINISH_NUMBERS,
-    plan: ({ piece, design, layers, rules }) =>
-      layers && planFinish({ piece, layers, cloths: design.facts?.cloths ?? [], rules }),
+    plan: ({ piece, design, place, hoop, layers, rules }) => {
+      const parts = hoop?.laid?.split?.split.parts.length ?? 1;
+      const stitched = { boxes: Math.max(1, place?.copies.length ?? 0) * parts, crosses: parts > 1 };
+      return layers && planFinish({ piece, stitched, layers, cloths: design.facts?.cloths ?? [], rules });
+    },
   },
   log: {
     empty: () => EMPTY_LOG,
@@ -218,6 +221,7 @@ function planMountStage(up: Upstream<'mount'>): Results['mount'] {
   if (!on || !place || !hoop || !layers || !isStitchable(hoop)) return null;
   return planMount(ticket.mount, {
     facts: factsInHoop(on.facts, hoop.laid),
+    design: on.facts,
     hoop,
     layers,
     machine: machineOf(up),

@@ -1,11 +1,13 @@
 import { count, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
-import { STABILIZERS } from '../../catalogue/materials';
+import { STABILIZERS, type Stabilizer } from '../../catalogue/materials';
 import { FINISH_NUMBERS } from '../../catalogue/numbers/finish';
 import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
+import type { FinishDeed } from '../../model/deed';
 import type { Finding } from '../../model/finding';
 import { type HouseRules, schoolFor } from '../../model/houseRules';
 import type { Reason } from '../../model/reason';
+import type { Sheet } from '../../model/ticket/layers';
 import type { DesignFacts } from '../design/designFacts';
 import type { LayersPlan } from '../layers/planLayers';
 import { isA } from '../piece/geometry';
@@ -13,6 +15,7 @@ import type { PiecePlan } from '../piece/planPiece';
 
 export interface FinishStep {
   id: string;
+  deed: FinishDeed;
   text: Phrase;
   caution: Phrase | null;
   /** How long it takes, where a clock is kept for it, s. */
@@ -28,6 +31,8 @@ export interface FinishPlan {
 
 interface FinishQuestion {
   piece: PiecePlan;
+  /** How often a basting box is stitched on the piece, and whether registration crosses are. */
+  stitched: { boxes: number; crosses: boolean };
   /** Its shapes that are of cloth. */
   cloths: DesignFacts['cloths'];
   layers: LayersPlan;
@@ -36,10 +41,11 @@ interface FinishQuestion {
 
 const step = (
   id: string,
+  deed: FinishDeed,
   text: Phrase,
   caution: Phrase | null = null,
   seconds: number | null = null,
-): FinishStep => ({ id, text, caution, seconds });
+): FinishStep => ({ id, deed, text, caution, seconds });
 const IRON = phrase`Iron and steam burn: keep fingers off the edge.`;
 
 /** What of the topper comes off by hand, before the marks are out. */
@@ -49,15 +55,22 @@ function topperSteps({ layers, piece }: FinishQuestion): FinishStep[] {
       return [
         step(
           'film',
+          { do: 'pull topper', isAllOff: piece.fabric.iron === 'no' },
           piece.fabric.iron === 'no'
             ? phrase`Pull the film off; tweezers for the corners, a damp cloth for the rest.`
             : phrase`Pull the film off; tweezers for the corners.`,
         ),
       ];
     case 'heat-away-film':
-      return [step('film', phrase`Pull the film off.`)];
+      return [step('film', { do: 'pull topper', isAllOff: false }, phrase`Pull the film off.`)];
     case 'permanent-film':
-      return [step('film', phrase`Tear the film off round the edge; what lies under the stitches stays.`)];
+      return [
+        step(
+          'film',
+          { do: 'pull topper', isAllOff: true },
+          phrase`Tear the film off round the edge; what lies under the stitches stays.`,
+        ),
+      ];
     default:
       return [];
   }
@@ -67,11 +80,19 @@ function topperSteps({ layers, piece }: FinishQuestion): FinishStep[] {
 function filmLeft({ layers, piece }: FinishQuestion): FinishStep[] {
   const { id } = layers.parts.topper.choice;
   if (id === 'heat-away-film')
-    return [step('film-left', phrase`Iron away what is left of the film, through a cloth.`, IRON)];
+    return [
+      step(
+        'film-left',
+        { do: 'iron topper' },
+        phrase`Iron away what is left of the film, through a cloth.`,
+        IRON,
+      ),
+    ];
   return id === 'soluble-film' && piece.fabric.iron !== 'no'
     ? [
         step(
           'film-left',
+          { do: 'damp topper', isIroned: true },
           phrase`Blot what is left of the film with wet paper and the tip of the iron, or a damp cloth.`,
           IRON,
         ),
@@ -87,39 +108,52 @@ function trimWords(id: string): Phrase {
 }
 
 function supportSteps({ layers, rules }: FinishQuestion): FinishStep[] {
-  const names = new Set(layers.sheets.map((s) => s.stabilizer));
-  const sheets = [...names].map((id) => STABILIZERS[id]);
-  const tearing = layers.sheets.filter((s) =>
-    ['tear-away', 'dissolving'].includes(STABILIZERS[s.stabilizer].family),
-  );
+  const placesOf = (isOf: (id: Sheet['stabilizer']) => boolean) =>
+    layers.sheets.flatMap(({ stabilizer }, i) => (isOf(stabilizer) ? [i] : []));
+  const ofFamily = (...families: Stabilizer['family'][]) =>
+    placesOf((id) => families.includes(STABILIZERS[id].family));
+  const [tearing, cutting, soaking] = [
+    ofFamily('tear-away', 'dissolving'),
+    ofFamily('cut-away'),
+    ofFamily('wash-away', 'dissolving'),
+  ];
   const tear =
     tearing.length > 1
       ? phrase`Tear the tear-away off, one sheet at a time, a thumb on the stitches.`
       : phrase`Tear the tear-away off, a thumb on the stitches.`;
-  const cutting = sheets.some((s) => s.family === 'cut-away');
   return [
-    ...(tearing.length > 0 ? [step('tear-away', tear)] : []),
-    ...(cutting
+    ...(tearing.length > 0 ? [step('tear-away', { do: 'tear', sheets: tearing }, tear)] : []),
+    ...(cutting.length > 0
       ? [
           step(
             'cut-away',
+            { do: 'trim sheets', sheets: cutting },
             phrase`${trimWords(layers.parts.trim.choice.id)}: fold the cloth well away and keep it in sight.`,
             phrase`Scissors away from you.`,
           ),
         ]
       : []),
-    ...(sheets.some((s) => s.family === 'wash-away' || s.family === 'dissolving')
-      ? [step('soak', phrase`Soak it in cool water until nothing is slippery.`, null, soakSeconds(rules))]
+    ...(soaking.length > 0
+      ? [
+          step(
+            'soak',
+            { do: 'soak', sheets: soaking },
+            phrase`Soak it in cool water until nothing is slippery.`,
+            null,
+            soakSeconds(rules),
+          ),
+        ]
       : []),
   ];
 }
 
-/** Whether it is soaked and then has something fused onto it. */
+/** Whether it is wetted, by a soak or by what takes off the rest of a film, and then has something fused onto it. */
 const isWetted = ({ layers }: FinishQuestion): boolean =>
   layers.parts.cover.choice.id === 'soft-cover' &&
-  layers.sheets.some(({ stabilizer }) =>
-    ['wash-away', 'dissolving'].includes(STABILIZERS[stabilizer].family),
-  );
+  (layers.parts.topper.choice.id === 'soluble-film' ||
+    layers.sheets.some(({ stabilizer }) =>
+      ['wash-away', 'dissolving'].includes(STABILIZERS[stabilizer].family),
+    ));
 
 const soakSeconds = (rules: HouseRules): number => numberFor(rules, FINISH_NUMBERS.soakMinutes) * 60;
 
@@ -135,26 +169,38 @@ function lastSteps(question: FinishQuestion): FinishStep[] {
       ? phrase`Steam it from the back, without weight: pressing flattens the pile.`
       : phrase`Press from the back on a soft pad, through a cloth, ${count(numberFor(rules, FINISH_NUMBERS.pressSeconds))} seconds${iron === 'low' ? ', low heat' : ' at about 150 °C (300 °F)'}.`;
   return [
-    step('marks', phrase`Marks out: before any heat.`),
+    step('marks', { do: 'remove marks' }, phrase`Marks out: before any heat.`),
     ...filmLeft(question),
-    ...(isWetted(question) ? [step('dry', phrase`Let it dry completely before you fuse anything.`)] : []),
+    ...(isWetted(question)
+      ? [step('dry', { do: 'dry' }, phrase`Let it dry completely before you fuse anything.`)]
+      : []),
     ...(layers.parts.cover.choice.id === 'soft-cover'
       ? [
           step(
             'cover',
+            { do: 'cover', by: 'fused' },
             phrase`Fuse the soft cover sheet over the back, ${mm(numberFor(rules, LAYER_NUMBERS.coverBeyondMm))} beyond the stitches.`,
             IRON,
           ),
         ]
       : []),
     ...(layers.parts.cover.choice.id === 'lining'
-      ? [step('cover', phrase`Sew a lining over the back: nothing may be fused here.`)]
+      ? [
+          step(
+            'cover',
+            { do: 'cover', by: 'sewn' },
+            phrase`Sew a lining over the back: nothing may be fused here.`,
+          ),
+        ]
       : []),
-    ...(iron === 'no' ? [] : [step('press', press, IRON, pressSecondsOn(piece, rules))]),
+    ...(iron === 'no'
+      ? []
+      : [step('press', { do: 'press', what: 'back' }, press, IRON, pressSecondsOn(piece, rules))]),
     ...(isFused(question) && iron !== 'no'
       ? [
           step(
             'web',
+            { do: 'press', what: 'appliqué' },
             phrase`Press the appliqué, and it alone, from the front through a cloth: its web holds once it has been hot.`,
             IRON,
           ),
@@ -172,6 +218,7 @@ function clothSteps({ cloths }: FinishQuestion): FinishStep[] {
       ? [
           step(
             'whiskers',
+            { do: 'trim appliqué' },
             phrase`Snip off what of the appliqué stands out past its edge; never into the stitches.`,
             phrase`Points of scissors away from you and from the cloth.`,
           ),
@@ -181,6 +228,7 @@ function clothSteps({ cloths }: FinishQuestion): FinishStep[] {
       ? [
           step(
             'raw-edge',
+            { do: 'trim appliqué' },
             phrase`Brush the raw edge of the appliqué: what is loose comes off, the rest stays.`,
           ),
         ]
@@ -199,7 +247,13 @@ function sewingSteps({ piece, rules }: FinishQuestion): FinishStep[] {
     fabric.structure === 'stable woven' && fabric.weightGsm <= numberFor(rules, LAYER_NUMBERS.drapeGsm);
   const sewn = opened.length > 0 || kind.sews?.includes('hem-band');
   return fine && sewn
-    ? [step('overlock', phrase`On cloth as fine as this a two-thread overlock keeps hem and seams light.`)]
+    ? [
+        step(
+          'overlock',
+          { do: 'look over' },
+          phrase`On cloth as fine as this a two-thread overlock keeps hem and seams light.`,
+        ),
+      ]
     : [];
 }
 
@@ -211,6 +265,7 @@ function safetySteps({ piece: { kind } }: FinishQuestion): FinishStep[] {
       ? [
           step(
             'small-parts',
+            { do: 'look over' },
             phrase`Tug at everything: no loose piece, ribbon or button may come off.`,
             phrase`Small parts choke. What is sold for children must meet the toy and product-safety rules where you live: check them, or ask someone licensed.`,
           ),
@@ -220,6 +275,7 @@ function safetySteps({ piece: { kind } }: FinishQuestion): FinishStep[] {
       ? [
           step(
             'flame',
+            { do: 'look over' },
             phrase`Round a candle or a jar it goes with a battery light only.`,
             phrase`Thread and film burn: never near a flame.`,
           ),
@@ -230,19 +286,34 @@ function safetySteps({ piece: { kind } }: FinishQuestion): FinishStep[] {
 
 /** The steps that these layers leave to do, in the order they allow, and what to look for. */
 export function planFinish(question: FinishQuestion): FinishPlan {
-  const { layers, rules, piece } = question;
+  const { layers, rules, piece, stitched } = question;
   const atEnd = schoolFor(rules, 'jumps') === 'atEnd';
   return {
     steps: [
       step(
         'off',
+        { do: 'take off' },
         phrase`Off the machine; loosen the ring before you unhoop.`,
         phrase`Hands in only when the machine stands still.`,
       ),
-      ...(layers.bastingMm === null ? [] : [step('basting', phrase`Pick out the basting box.`)]),
+      ...(stitched.crosses
+        ? [step('crosses', { do: 'pick out crosses' }, phrase`Pick out the registration crosses.`)]
+        : []),
+      ...(layers.bastingMm === null
+        ? []
+        : [
+            step(
+              'basting',
+              { do: 'pick out basting' },
+              stitched.boxes > 1
+                ? phrase`Pick out all ${count(stitched.boxes)} basting boxes.`
+                : phrase`Pick out the basting box.`,
+            ),
+          ]),
       ...topperSteps(question),
       step(
         'jumps',
+        { do: 'trim threads' },
         atEnd
           ? phrase`Trim all jump threads; do not cut knots close.`
           : phrase`Trim the last jump threads; do not cut knots close.`,
@@ -251,7 +322,13 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       ...clothSteps(question),
       ...supportSteps(question),
       ...lastSteps(question),
-      ...piece.opened.map((name) => step(`close ${name}`, phrase`Close again what was opened: ${name}.`)),
+      ...piece.opened.map((name) =>
+        step(
+          `close ${name}`,
+          { do: 'close seam', seam: name },
+          phrase`Close again what was opened: ${name}.`,
+        ),
+      ),
       ...sewingSteps(question),
       ...safetySteps(question),
     ],

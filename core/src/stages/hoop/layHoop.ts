@@ -24,6 +24,8 @@ export interface LaidSplit {
   crosses: Point[];
   /** Whether the ring lies clear for every part. */
   lies: boolean;
+  /** How often the split design comes on the piece. */
+  copies: number;
 }
 
 /** The chosen hoop where it lies on the piece. Corners in the piece frame, mm. */
@@ -176,6 +178,7 @@ export function layPart(
       fields: all.map((each) => each.field),
       crosses: split.crosses.map((cross) => add(setting.designCentre, rotate(cross, setting.designTurnDeg))),
       lies: rings.every((ring) => lies(ring, setting)),
+      copies: Math.max(1, setting.copies.length),
     },
   };
 }

@@ -70,7 +70,7 @@ function fillReason(laid: LaidHoop): Reason {
 
 /** How often the piece is hooped, each time on new sheets: for all copies, or for the parts of a split. */
 export const hoopingCount = ({ hoopings, laid }: Pick<HoopPlan, 'hoopings' | 'laid'>): number =>
-  Math.max(1, hoopings.length, laid?.split ? hoopingsOfSplit(laid.split.split) : 1);
+  laid?.split ? hoopingsOfSplit(laid.split.split) * laid.split.copies : Math.max(1, hoopings.length);
 
 function cutFor({ verdict: { hoop } }: LaidHoop, rules: HouseRules): HoopPlan['cut'] {
   const allowance = numberFor(rules, HOOP_NUMBERS.stabilizerAllowanceMm);

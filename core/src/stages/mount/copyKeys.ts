@@ -1,15 +1,19 @@
-import { add, fullTurnDeg, type Point, rotate, subtract } from '../../base/geometry/point';
+import { add, fullTurnDeg, negate, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { DesignFacts } from '../design/designFacts';
 import { fieldOf } from '../hoop/judgeHoop';
-import type { LaidHoop } from '../hoop/layHoop';
+import { factsInHoop, type LaidHoop } from '../hoop/layHoop';
 import type { HoopPlan } from '../hoop/planHoop';
 import { inHoopFrame } from '../hoop/ring';
 import type { PlacePlan } from '../place/planPlace';
 import { type KeyStep, type Keys, keyOrder, keysShown } from './keys';
 
-/** What to key in for one of several copies. Numbers count from 1. */
+/** What to key in for one of several copies, or a part of one. Numbers count from 1. */
 export interface CopyKeys {
+  /** Its own within the job: that of the copy where the design is stitched whole. */
   number: number;
+  copy: number;
+  /** The part of a split design, from 1; null where it is stitched whole. */
+  part: number | null;
   /** The hooping that reaches it. */
   hooping: number;
   /** How far the hoop is turned on the piece from how it lay for the first, clockwise; 0 where it lies the same. */
@@ -24,7 +28,7 @@ export interface CopyKeys {
 /**
  * The keys of every copy but the first, each seen from "centred, upright" in its own hooping: the hoop keeps its turn
  * on the piece, so a copy that is turned is turned by keys; where it then leaves the field, the
- * hoop is turned with it and the first one's keys serve. Empty where there is one copy, or the design is split.
+ * hoop is turned with it and the first one's keys serve. Empty where there is one copy.
  */
 export function copyKeys(
   {
@@ -43,6 +47,7 @@ export function copyKeys(
 ): CopyKeys[] {
   const { mirror } = firstKeys;
   const { laid, hoopings } = hoop;
+  if (laid.split) return [];
   const field = fieldOf(laid.verdict.hoop);
   const all = hoopings.flatMap(({ copies, centre }, h) =>
     copies.flatMap((i): CopyKeys[] => {
@@ -61,6 +66,8 @@ export function copyKeys(
       return [
         {
           number: i + 1,
+          copy: i + 1,
+          part: null,
           hooping: h + 1,
           hoopTurnDeg,
           hoopAt,
@@ -72,4 +79,45 @@ export function copyKeys(
     }),
   );
   return all.filter(({ number }) => number > 1).sort((a, b) => a.number - b.number);
+}
+
+/**
+ * The keys of every part of a split design after the one in hand, then of all parts of each further copy: the hoop lies
+ * about a copy as it lies about the first, turned with it. Empty for a design that is stitched whole.
+ */
+export function partKeys(
+  {
+    place,
+    hoop: { laid },
+    design,
+    off,
+  }: { place: PlacePlan; hoop: { laid: LaidHoop }; design: DesignFacts; off: Point },
+  mirror: boolean,
+): CopyKeys[] {
+  const { split } = laid;
+  if (!split) return [];
+  const field = fieldOf(laid.verdict.hoop);
+  const { parts, byPositions } = split.split;
+  const copies = place.copies.length > 0 ? place.copies : [place];
+  const all = copies.flatMap((copy, c) =>
+    parts.map((part, p): CopyKeys => {
+      const facts = factsInHoop(design, { ...laid, split: { ...split, part, index: p } });
+      const hoopTurnDeg = fullTurnDeg(copy.turnDeg - place.turnDeg);
+      const onPieceDeg = laid.onPieceDeg + hoopTurnDeg;
+      const at = subtract(rotate(negate(part.centre), -laid.turnDeg), rotate(off, -onPieceDeg));
+      const { keys } = keysShown(facts, field, at, { turnDeg: fullTurnDeg(-laid.turnDeg), mirror });
+      return {
+        number: c * parts.length + p + 1,
+        copy: c + 1,
+        part: p + 1,
+        hooping: byPositions ? c + 1 : c * parts.length + p + 1,
+        hoopTurnDeg,
+        hoopAt: add(copy.centre, rotate(part.centre, copy.turnDeg)),
+        onPieceDeg,
+        keys,
+        order: keyOrder(facts, keys, field),
+      };
+    }),
+  );
+  return all.filter(({ copy, part }) => copy > 1 || (part ?? 0) > split.index + 1);
 }

@@ -1,5 +1,6 @@
 import { add, fullTurnDeg, type Point, rotate, subtract } from '../../base/geometry/point';
-import { mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import type { MachineDeed } from '../../model/deed';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import { because, type Reason } from '../../model/reason';
@@ -17,7 +18,7 @@ import { inHoopFrame } from '../hoop/ring';
 import type { LayersPlan } from '../layers/planLayers';
 import { isA, type PieceKind, type PieceOutline } from '../piece/geometry';
 import type { PlacePlan } from '../place/planPlace';
-import { type CopyKeys, copyKeys } from './copyKeys';
+import { type CopyKeys, copyKeys, partKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
 import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
@@ -27,6 +28,7 @@ export interface Check {
   id: string;
   text: Phrase;
   caution: Phrase | null;
+  deed: MachineDeed;
 }
 
 export interface MountPlan {
@@ -42,7 +44,7 @@ export interface MountPlan {
   display: Display;
   /** How it really sits, once marks were read off the hoop; its keys are then the ones to press. */
   crooked: CrookedPlan | null;
-  /** What to key in for each further copy, in the hooping that reaches it; empty where there is one. */
+  /** What to key in for each further copy or part, in the hooping that reaches it; empty where there is one. */
   copies: CopyKeys[];
   /** Where each mark of the piece is chalked, piece frame, mm. */
   marksAt: Readonly<Record<MarkId, Point>>;
@@ -56,7 +58,10 @@ export interface MountPlan {
 }
 
 interface MountQuestion {
+  /** What is stitched in this hooping, of a split design the part in hand. */
   facts: DesignFacts;
+  /** The whole design. */
+  design: DesignFacts;
   hoop: HoopPlan & { laid: LaidHoop };
   layers: LayersPlan;
   machine: Machine | null;
@@ -88,38 +93,76 @@ const HELD_ON_TOP: Record<NonNullable<LayersPlan['topperHeldBy']>, string> = {
 export const topperWords = (name: string, { topperHeldBy }: Pick<LayersPlan, 'topperHeldBy'>): Phrase =>
   phrase`${name} on top: ${HELD_ON_TOP[topperHeldBy ?? 'pins']}.`;
 
+/** In the order of the hands: power is off for the needle, and what is entered later would be lost with it. */
 function checklistOf(q: MountQuestion): Check[] {
-  const check = (id: string, text: Phrase, caution: Phrase | null = null): Check => ({ id, text, caution });
+  const check = (id: string, deed: MachineDeed, text: Phrase, caution: Phrase | null = null): Check => ({
+    id,
+    text,
+    caution,
+    deed,
+  });
   const topper = q.layers.parts.topper.choice;
+  const heldBy = q.layers.topperHeldBy ?? 'pins';
+  const { bastingMm } = q.layers;
+  const { split } = q.hoop.laid;
+  const place = split?.split.byPositions ? split.index + 1 : null;
   return [
-    check('carriage', phrase`Carriage free before you mount the hoop.`),
-    check('beneath', phrase`Reach under the hoop all round: no ${beneathWords(q.kind)} beneath.`),
-    check('latched', phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`),
-    check('needle', phrase`Needle over the centre mark.`, phrase`Hands away from a moving hoop.`),
-    check('direction', phrase`The top of the piece points ${TOPS[q.hoop.laid.turnDeg]}.`),
-    check(
-      'trace',
-      phrase`Trace run: the foot clears ring, clips and magnets.`,
-      phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
-    ),
-    check('pins', phrase`Pins, sticker and tape out of the field.`),
-    // Over cloth that is still to be laid and trimmed it comes later (`topperAfter`).
-    ...(topper.id === 'none' || q.facts.cloths.length > 0
-      ? []
-      : [check('topper', topperWords(topper.name, q.layers))]),
-    ...(q.layers.bastingMm === null
-      ? []
-      : [check('baste', phrase`Basting box ${mm(q.layers.bastingMm)} outside the design, stitched first.`)]),
-    check('bobbin', phrase`Bobbin enough for the whole run.`),
     check(
       'threads',
+      { do: 'lay out threads' },
       phrase`${q.facts.stops.map((s, i) => `${i + 1} ${q.threads[i] ?? s.name}`).join(', ')}: laid out in order.`,
     ),
     check(
       'needle-fitted',
+      { do: 'fit needle' },
       phrase`${q.layers.parts.needle.choice.name} needle in.`,
       phrase`Power off or locked before you change it; the machine's manual says how.`,
     ),
+    check('bobbin', { do: 'fill bobbin' }, phrase`Bobbin enough for the whole run.`),
+    check('carriage', { do: 'free the carriage' }, phrase`Carriage free before you mount the hoop.`),
+    check(
+      'beneath',
+      { do: 'reach under' },
+      phrase`Reach under the hoop all round: no ${beneathWords(q.kind)} beneath.`,
+    ),
+    check(
+      'latched',
+      { do: 'latch', place },
+      place === null
+        ? phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`
+        : phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage in place ${count(place)}.`,
+    ),
+    check(
+      'needle',
+      { do: 'needle over mark' },
+      phrase`Needle over the centre mark.`,
+      phrase`Hands away from a moving hoop.`,
+    ),
+    check(
+      'direction',
+      { do: 'see the top' },
+      phrase`The top of the piece points ${TOPS[q.hoop.laid.turnDeg]}.`,
+    ),
+    check('pins', { do: 'clear the field' }, phrase`Pins, sticker and tape out of the field.`),
+    // Over cloth that is still to be laid and trimmed it comes later (`topperAfter`).
+    ...(topper.id === 'none' || q.facts.cloths.length > 0
+      ? []
+      : [check('topper', { do: 'lay topper', by: heldBy }, topperWords(topper.name, q.layers))]),
+    check(
+      'trace',
+      { do: 'trace' },
+      phrase`Trace run: the foot clears ring, clips and magnets.`,
+      phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
+    ),
+    ...(bastingMm === null
+      ? []
+      : [
+          check(
+            'baste',
+            { do: 'baste', mm: bastingMm },
+            phrase`Basting box ${mm(bastingMm)} outside the design, stitched first.`,
+          ),
+        ]),
   ];
 }
 
@@ -329,7 +372,9 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     chosen,
     keys,
     keyOrder: keyOrder(q.facts, keys, field),
-    copies: copyKeys({ ...q, off: sampleOf(input) }, asPlanned.keys),
+    copies: q.hoop.laid.split
+      ? partKeys({ ...q, off: sampleOf(input) }, input.mirror)
+      : copyKeys({ ...q, off: sampleOf(input) }, asPlanned.keys),
     designAt: designAtKeys(q.facts, keys),
     display: displayFor(q.facts, keys),
     crooked,

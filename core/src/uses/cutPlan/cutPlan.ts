@@ -2,9 +2,9 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import type { HouseRules } from '../../model/houseRules';
 import { LOOSE_BOUNDS, type Material } from '../../model/shelf';
+import { wantedPieces } from '../../planner/hands/wantedPieces';
 import type { Plan } from '../../planner/planned';
 import { eachOf, type SheetSize, withLoose } from '../cutting/cutting';
-import { wantedPieces } from '../cutting/sheetPieces';
 import {
   bySize,
   type Cut,

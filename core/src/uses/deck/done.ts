@@ -1,9 +1,10 @@
 import type { Phrase, Quantity } from '../../base/units/phrase';
+import type { Phase } from '../../model/deed';
 import type { Stage } from '../../model/stages';
 import type { Change, Ticket } from '../../model/ticket';
 import { MOST_DONE } from '../../model/ticket/done';
 import { isRead } from '../../stages/piece/usual';
-import type { Phase, Step } from './step';
+import type { Step } from './step';
 
 /** The stage at which each phase is decided. */
 export const STAGE_OF: Record<Phase, Stage> = {

@@ -53,8 +53,8 @@ function stitchedAt(
     keys: mount?.keys as Keys,
     onPieceDeg: hoop?.laid?.onPieceDeg ?? 0,
   },
+  file: Point = hoop?.laid?.split?.part.centre ?? (design?.facts?.fileCentre as Point),
 ): Point {
-  const file = design?.facts?.fileCentre as Point;
   const middle = rotate({ x: keys.mirror ? file.x : -file.x, y: -file.y }, keys.turnDeg);
   return add(hoopAt, rotate(add(keys.move, middle), onPieceDeg));
 }
@@ -81,7 +81,7 @@ it('a hoop laid as the steps say, and a design keyed as the machine settings say
   expect(offCentre).toBeGreaterThan(30);
 });
 
-it('every further copy lands on its own marks, hooped as its steps say and keyed as its card shows', () => {
+it('every further copy and part lands on its own marks, hooped as its steps say and keyed as its card shows', () => {
   let [rehooped, followed, jobs] = [0, 0, 0];
   const misses = Array.from({ length: casesOf(5000, 900) }, (_, n) => n).flatMap((n) => {
     const { ticket, shelf, rules } = variedJob(n);
@@ -92,8 +92,9 @@ it('every further copy lands on its own marks, hooped as its steps say and keyed
     jobs += 1;
     const steps = jobSteps(plan, rules);
     const first = markedBy(deckOf('hoop', plan, rules), place);
+    const copies = place.copies.length > 0 ? place.copies : [place];
     let hands = { at: first, onPieceDeg: hoop.laid.onPieceDeg };
-    const stitched = new Map([[1, stitchedAt(plan, first)]]);
+    const stitched = new Map([[(hoop.laid.split?.index ?? 0) + 1, stitchedAt(plan, first)]]);
     for (const step of steps.filter(({ phase }) => phase === 'further copies')) {
       const text = say(step.text, { system: 'mm' });
       if (step.id.startsWith('turn '))
@@ -102,30 +103,42 @@ it('every further copy lands on its own marks, hooped as its steps say and keyed
           onPieceDeg: hoop.laid.onPieceDeg + Number(/Turn the hoop ([\d.-]+)°/.exec(text)?.[1]),
         };
       if (step.id.startsWith('off ')) hands = { ...hands, onPieceDeg: hoop.laid.onPieceDeg };
-      if (step.id.startsWith('hoop centre ')) {
-        rehooped += 1;
-        const from = place.copies[Number(/mark(?: and both axis marks)? of no\. (\d+)/.exec(text)?.[1]) - 1];
-        if (!from) throw new Error(`no mark in: ${text}`);
-        hands = { ...hands, at: / go /.test(text) ? goneFrom(from.centre, from.turnDeg, step) : from.centre };
+      if (step.id.startsWith('hoop centre ') || step.id.startsWith('notches ')) {
+        const from = copies[Number(/centre mark(?: and both axis marks)? of no\. (\d+)/.exec(text)?.[1]) - 1];
+        if (step.id.startsWith('hoop centre ') || /centre mark/.test(text)) {
+          rehooped += 1;
+          if (!from) throw new Error(`no mark in: ${text}`);
+          const at = / go /.test(text) ? goneFrom(from.centre, from.turnDeg, step) : from.centre;
+          hands = { ...hands, at };
+        }
       }
       if (step.keys !== null) {
         const copy = mount.copies.find(({ number }) => number === step.keys);
         if (!copy) throw new Error(`no keys for no. ${step.keys}`);
+        const part = hoop.laid.split?.split.parts[(copy.part ?? 0) - 1];
         stitched.set(
           step.keys,
-          stitchedAt(plan, hands.at, { keys: copy.keys, onPieceDeg: hands.onPieceDeg }),
+          stitchedAt(plan, hands.at, { keys: copy.keys, onPieceDeg: hands.onPieceDeg }, part?.centre),
         );
       }
     }
-    return place.copies.flatMap(({ centre }, i) => {
-      followed += 1;
-      const at = stitched.get(i + 1);
-      const off = at ? Math.hypot(at.x - centre.x, at.y - centre.y) : Number.POSITIVE_INFINITY;
-      return off < 1.3 ? [] : [{ n, copy: i + 1, off: Math.round(off * 10) / 10 }];
-    });
+    const parts = hoop.laid.split?.split;
+    // A hoop that is latched in another place moves its field, and the part keyed in it, by a step of its own.
+    if (parts?.byPositions) return [];
+    const inHand = hoop.laid.split?.index ?? 0;
+    return copies.flatMap(({ centre }, i) =>
+      Array.from({ length: parts?.parts.length ?? 1 }, (_, part) => {
+        if (i === 0 && part < inHand) return [];
+        followed += 1;
+        const number = i * (parts?.parts.length ?? 1) + part + 1;
+        const at = stitched.get(number);
+        const off = at ? Math.hypot(at.x - centre.x, at.y - centre.y) : Number.POSITIVE_INFINITY;
+        return off < 1.3 ? [] : [{ n, number, off: Math.round(off * 10) / 10 }];
+      }).flat(),
+    );
   });
   report(
-    `${followed} copies of ${jobs} jobs stitched where their marks are, ${rehooped} of them hooped again`,
+    `${followed} copies and parts of ${jobs} jobs stitched where their marks are, ${rehooped} of them hooped again`,
   );
   expect(misses).toEqual([]);
   expect(followed).toBeGreaterThan(200);

@@ -1,5 +1,6 @@
 import { say } from '../../base/units/phrase';
 import { heldInWords } from '../../catalogue/materials';
+import { PHASES } from '../../model/deed';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import { PIECE_KIND_IDS } from '../../model/pieceKindIds';
 import { STAGES } from '../../model/stages';
@@ -10,9 +11,9 @@ import { planTicket } from '../../planner/plan';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
 import { report } from '../../testing/report';
 import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF, sheet } from '../../testing/samples';
-import { nameOf } from './cutAndBond';
 import { deckOf, jobSteps } from './jobSteps';
-import { PHASES, type Step } from './step';
+import type { Step } from './step';
+import { nameOf } from './words/say';
 
 const MM = { system: 'mm' } as const;
 const RULES: HouseRules = { ...DEFAULT_HOUSE_RULES, units: MM };

@@ -3,11 +3,15 @@ import { spoken } from './spoken';
 import { stepOf } from './step';
 
 it('reads figures as words, in the reader’s units, and the caution last', () => {
-  const step = stepOf('mark', 'mark 0', phrase`Mark ${mm(222.25)} down`, {
-    figure: mm(222.25),
-    hint: phrase`turned ${deg(90)}`,
-    caution: phrase`Scissors away from you.`,
-  });
+  const step = stepOf(
+    { phase: 'mark', id: 'mark 0' },
+    {
+      text: phrase`Mark ${mm(222.25)} down`,
+      figure: mm(222.25),
+      hint: phrase`turned ${deg(90)}`,
+      caution: phrase`Scissors away from you.`,
+    },
+  );
   expect(spoken(step, { system: 'in', denominator: 16 })).toBe(
     'Mark 8 3/4 inches down. 8 3/4 inches. turned 90 degrees. Scissors away from you.',
   );
@@ -15,9 +19,13 @@ it('reads figures as words, in the reader’s units, and the caution last', () =
 });
 
 it('leaves letters alone that are no unit', () => {
-  const step = stepOf('cut', 'cut 0', phrase`Cut ${count(2)}: ${mm(150)} × ${mm(200)}, in the ring.`, {
-    figure: minutes(3),
-  });
+  const step = stepOf(
+    { phase: 'cut', id: 'cut 0' },
+    {
+      text: phrase`Cut ${count(2)}: ${mm(150)} × ${mm(200)}, in the ring.`,
+      figure: minutes(3),
+    },
+  );
   expect(spoken(step, { system: 'mm' })).toBe(
     'Cut 2: 150 millimetres by 200 millimetres, in the ring. 3 minutes.',
   );

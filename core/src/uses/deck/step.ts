@@ -1,22 +1,6 @@
 import type { Point } from '../../base/geometry/point';
 import type { Phrase, Quantity } from '../../base/units/phrase';
-
-/** The order of the hands: every step of a job is in one of these, and they follow one another. */
-export const PHASES = [
-  'measure',
-  'prepare',
-  'mark',
-  'transfer',
-  'measure the rest',
-  'cut',
-  'bond',
-  'hoop',
-  'check',
-  'stitch',
-  'further copies',
-  'finish',
-] as const;
-export type Phase = (typeof PHASES)[number];
+import type { Act, Phase } from '../../model/deed';
 
 /** Small drawings of a ring that a step can show; the app draws them to the hoop's own sides. */
 export const RING_PICTURES = [
@@ -34,6 +18,11 @@ export const RING_PICTURES = [
   'bracket',
 ] as const;
 export type RingPicture = (typeof RING_PICTURES)[number];
+
+/** What is said and shown of a deed, besides the sentence itself what it needs of the rest. */
+export interface Words extends Partial<Omit<Step, 'id' | 'phase' | 'text'>> {
+  text: Phrase;
+}
 
 /** One step of the job: read at arm's length, one figure, one small drawing. Points in the piece frame, mm. */
 export interface Step {
@@ -54,17 +43,16 @@ export interface Step {
   reading: string | null;
   /** What is chosen in this step, where there is more than one way. */
   choice: 'method' | 'way round' | null;
-  /** The copy whose keys of the machine are shown with it, from 1; null where none are. */
+  /** What it is done for whose machine settings are shown with it: a copy or part by its number; null where none are. */
   keys: number | null;
   /** The sides of what is cut in this step, mm. */
   cut: { widthMm: number; heightMm: number } | null;
 }
 
-/** A step with nothing but its words, unless `rest` brings more. */
-export const stepOf = (phase: Phase, id: string, text: Phrase, rest: Partial<Step> = {}): Step => ({
+/** A step of an act with its words. */
+export const stepOf = ({ id, phase }: Pick<Act, 'id' | 'phase'>, words: Words): Step => ({
   id,
   phase,
-  text,
   figure: null,
   hint: null,
   caution: null,
@@ -76,5 +64,5 @@ export const stepOf = (phase: Phase, id: string, text: Phrase, rest: Partial<Ste
   choice: null,
   keys: null,
   cut: null,
-  ...rest,
+  ...words,
 });
