@@ -58,7 +58,7 @@ const testsIn = (suites = []) =>
         name: `${suite.file}: ${title} (${projectName})`,
         isFlaky: status === 'flaky',
         contexts: tries.flatMap(({ attachments }) =>
-          attachments.filter(({ name }) => name === 'error-context'),
+          attachments.filter(({ name }) => name === 'error-context' || name === 'how-it-stands'),
         ),
         seconds: tries.reduce((sum, { duration }) => sum + duration, 0) / 1000,
       })),
@@ -68,7 +68,8 @@ const testsIn = (suites = []) =>
 
 /** What stood on the page when a test failed, as it is read; told in so many lines. */
 const MOST_LINES = 60;
-function tellPage({ path }) {
+function tellPage({ path, body }) {
+  if (body) return console.log(Buffer.from(body, 'base64').toString());
   const [, page = ''] = readFileSync(path, 'utf8').split(/^```yaml$/m);
   console.log(page.split('\n').slice(0, MOST_LINES).join('\n'));
 }

@@ -79,18 +79,59 @@ const inKeptBrowser = base.extend<object, OfWorker & { demo: boolean }>({
   },
 });
 
+/** So long a page is given to answer before it counts as hanging, ms. */
+const ANSWERS_MS = 5_000;
+
+const within = <T>(work: Promise<T>): Promise<T | null> =>
+  Promise.race([work, new Promise<null>((done) => setTimeout(() => done(null), ANSWERS_MS))]);
+
+/** Where the scripts of a page that does not answer are: what they were doing when they were held. */
+async function heldAt(page: Page): Promise<string[]> {
+  const session = await page.context().newCDPSession(page);
+  const held = new Promise<string[]>((done) =>
+    session.on('Debugger.paused', ({ callFrames }) =>
+      done(callFrames.map((f) => `${f.functionName || '?'} ${f.url}:${f.location.lineNumber + 1}`)),
+    ),
+  );
+  await within(session.send('Debugger.enable'));
+  await within(session.send('Debugger.pause'));
+  const frames = await within(held);
+  await within(session.send('Debugger.resume'));
+  return frames ?? ['no script runs: the page itself hangs'];
+}
+
+/** Of a page whose test failed: whether it answers, what it waits for from the shop's computer, and where it hangs. */
+async function howItStands(page: Page, open: ReadonlySet<string>): Promise<string> {
+  const state = await within(page.evaluate(() => document.readyState).catch(String));
+  const frames = state === null ? await heldAt(page).catch((error) => [String(error)]) : [];
+  return [
+    `${page.url()}: ${state ?? 'does not answer'}`,
+    ...[...open].map((one) => `waits for ${one}`),
+    ...frames,
+  ].join('\n');
+}
+
 /** Tests against a shop of their own worker; no page error and no console warning goes unseen. */
 export const test = inKeptBrowser.extend<Fixtures>({
   allowed: [[], { option: true }],
   quiet: [
-    async ({ page, allowed, shop, request }, use) => {
+    async ({ page, allowed, shop, request }, use, info) => {
       await request.put(`${shop.url}/api/rules`, { data: { rules: RULES_IN } });
       const heard: string[] = [];
       page.on('pageerror', (error) => heard.push(`page error: ${error.message}`));
       page.on('console', (message) => {
         if (message.type() === 'error' || message.type() === 'warning') heard.push(message.text());
       });
+      const open = new Set<string>();
+      page.on('request', (one) => open.add(`${one.method()} ${one.url()}`));
+      for (const ended of ['requestfinished', 'requestfailed'] as const)
+        page.on(ended as 'requestfinished', (one) => open.delete(`${one.method()} ${one.url()}`));
       await use(undefined);
+      if (info.status !== info.expectedStatus)
+        await info.attach('how-it-stands', {
+          body: await howItStands(page, open),
+          contentType: 'text/plain',
+        });
       const known = [...allowed, BLOCKED];
       expect(heard.filter((line) => !known.some((pattern) => pattern.test(line)))).toEqual([]);
     },

@@ -70,10 +70,11 @@ type DeedAtHoop =
       from: number;
       legs: readonly Leg[];
       at: Point;
+      onPieceDeg: number;
     }
   /** The hoop turned further on the piece than it lay for the first copy, clockwise. */
   | { do: 'turn hoop'; deg: number }
-  | { do: 'lay hoop'; on: 'marks' | 'hoop centre'; at: Point }
+  | { do: 'lay hoop'; on: 'marks' | 'hoop centre'; at: Point; onPieceDeg: number }
   | { do: 'smooth'; basteMm: number | null }
   | { do: 'close' }
   | { do: 'see it flush' }

@@ -48,11 +48,14 @@ const isSame = (a: Plan, b: Plan): boolean => (Object.keys(b) as (keyof Plan)[])
 const placementIn = ({ place, piece }: Ticket, shelf: Shelf): Given['placement'] =>
   placementOf(place, piece.kind, shelf.placements);
 
-function planned(given: Given, plan: PlanStage): Plan {
+/** Stage after stage, each from those before it. */
+function staged(given: Given, plan: PlanStage): Results {
   const results = {} as Results;
   for (const stage of STAGES) Object.assign(results, { [stage]: plan(stage, { ...given, ...results }) });
-  return gathered(given, results);
+  return results;
 }
+
+const planned = (given: Given, plan: PlanStage): Plan => gathered(given, staged(given, plan));
 
 /** The results with all their findings and reasons. */
 function gathered(given: Given, results: Results): Plan {
@@ -62,7 +65,7 @@ function gathered(given: Given, results: Results): Plan {
     ...results,
     findings: byGravity([
       ...stages.flatMap(({ findings }) => findings).filter(isSaid),
-      ...crossChecks(given, results),
+      ...crossChecks(given, results, (changed) => staged(changed, planStage)),
     ]),
     reasons: stages.flatMap(({ reasons }) => reasons),
   };

@@ -165,9 +165,13 @@ export const STAGE_CONTRACTS: { readonly [S in Stage]: StageContract<S> } = {
   finish: {
     empty: () => EMPTY_FINISH,
     numbers: FINISH_NUMBERS,
-    plan: ({ piece, design, place, hoop, layers, rules }) => {
+    plan: ({ piece, design, place, hoop, layers, mount, rules }) => {
       const parts = hoop?.laid?.split?.split.parts.length ?? 1;
-      const stitched = { boxes: Math.max(1, place?.copies.length ?? 0) * parts, crosses: parts > 1 };
+      const copies = Math.max(1, place?.copies.length ?? 0);
+      // Of the first one the hoop may lie so that there is no room for it.
+      const taped = mount && mount.bastingMm === null ? 1 : 0;
+      const boxes = layers?.bastingMm == null ? 0 : copies * parts - taped;
+      const stitched = { boxes, crosses: parts > 1 };
       return layers && planFinish({ piece, stitched, layers, cloths: design.facts?.cloths ?? [], rules });
     },
   },

@@ -1,4 +1,5 @@
-import { boxOf, type DisplayUnits, faceOf, inflate, type Plan, type Step, say } from '@zt/core';
+import { boxOf, type DisplayUnits, faceOf, inflate, type Plan, type Point, type Step, say } from '@zt/core';
+import { laidElsewhere } from '@zt/core/stages/hoop/layHoop';
 import { HoopLayer } from '../../sheet/layers/HoopLayer';
 import { ChalkCross, Dimension } from '../../sheet/layers/marks';
 import { TicketSheet } from '../../sheet/TicketSheet';
@@ -23,7 +24,8 @@ export function CardDrawing({ card, plan, units }: { card: Step; plan: Plan; uni
 
 /** A card that is drawn on the piece: its tape, its cross, or the hoop where it lies. */
 function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: DisplayUnits }) {
-  const laid = card.ring === 'notches' ? (plan.hoop?.laid ?? null) : null;
+  const planned = card.ring === 'notches' ? (plan.hoop?.laid ?? null) : null;
+  const laid = planned && card.hoop ? laidElsewhere(planned, card.hoop) : planned;
   const face = card.face === null ? null : faceOf(plan.piece, card.face);
   const onPlace = face === null && plan.place !== null;
   const focus =
@@ -44,7 +46,7 @@ function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: Displ
       over={
         <>
           {laid ? <HoopLayer laid={laid} /> : null}
-          {laid ? <AxisEnds plan={plan} /> : null}
+          {laid ? <AxisEnds ends={card.axis ?? plan.place?.axisEnds ?? []} /> : null}
           {tape ? (
             <Dimension from={tape.from} to={tape.to} text={card.figure ? say([card.figure], units) : ''} />
           ) : null}
@@ -56,8 +58,6 @@ function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: Displ
 }
 
 /** The chalked axis through the hoop's notches. */
-function AxisEnds({ plan }: { plan: Plan }) {
-  return (plan.place?.axisEnds ?? []).map((end, i) => (
-    <ChalkCross key={i === 0 ? 'left' : 'right'} at={end} size={10} />
-  ));
+function AxisEnds({ ends }: { ends: readonly Point[] }) {
+  return ends.map((end, i) => <ChalkCross key={i === 0 ? 'left' : 'right'} at={end} size={10} />);
 }

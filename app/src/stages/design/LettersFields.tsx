@@ -59,6 +59,8 @@ function Unset({ part, onFace }: { part: Part; onFace: (face: Lettering['face'])
 /** A wreath of one of the other parts round a monogram. */
 function Wreaths({ round }: { round: Part }) {
   const { parts, putChosen } = useParts();
+  // How large it is is known once its letters are set.
+  if (!drawnPart(round)) return null;
   const leaves = parts.filter((other) => other.id !== round.id && other.letters === null && drawnPart(other));
   if (leaves.length === 0)
     return (

@@ -1,4 +1,5 @@
 import { formatLength, type SideHold } from '@zt/core';
+import { calledKeys } from '@zt/core/stages/mount/copyKeys';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
@@ -100,10 +101,10 @@ export function MountPanel() {
       </View>
       <TraceFields />
       {mount.copies.length > 0 ? (
-        <Disclosure title={`Keys for no. 2 to ${mount.copies.length + 1}`} label="Keys for the other copies">
-          {mount.copies.map(({ number, hooping, hoopTurnDeg, keys, order }) => (
+        <Disclosure title="Keys for what follows" label="Keys for the other copies">
+          {mount.copies.map(({ number, copy, part, hooping, hoopTurnDeg, keys, order }) => (
             <Stack key={number} gap={4}>
-              <Txt as="label">{`No. ${number}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}° on the piece`}`}</Txt>
+              <Txt as="label">{`Keys of ${calledKeys({ copy, part })}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}° on the piece`}`}</Txt>
               <KeyRow keys={keys} order={order} units={units} />
             </Stack>
           ))}

@@ -3,9 +3,10 @@ import { LAYER_NUMBERS } from '../../catalogue/numbers/layers';
 import type { Thing } from '../../model/deed';
 import type { HouseRules } from '../../model/houseRules';
 import type { ChoicePart } from '../../model/ticket/layers';
-import { type HoopPlan, hoopingCount } from '../../stages/hoop/planHoop';
+import type { HoopPlan } from '../../stages/hoop/planHoop';
 import type { LayersPlan } from '../../stages/layers/planLayers';
 import type { Results } from '../planned';
+import { hoopingsOn } from './hoopings';
 
 /** A sheet, film or cover that a ticket asks for. */
 export interface WantedPiece {
@@ -36,12 +37,22 @@ const beyond = ({ widthMm, heightMm }: Size, mm: number): Size => ({
  * past the field, where its edges are pinned or taped out of the way of the foot. Over several copies it covers the field.
  */
 function topperSize(
-  { layers, hoop, facts }: { layers: LayersPlan; hoop: HoopPlan; facts: Size },
+  {
+    layers,
+    hoop,
+    mount,
+    facts,
+  }: { layers: LayersPlan; hoop: HoopPlan; mount: Results['mount']; facts: Size },
   rules: HouseRules,
 ): Size {
-  const { bastingMm, topperHeldBy } = layers;
+  const { topperHeldBy } = layers;
+  const bastingMm = mount ? mount.bastingMm : layers.bastingMm;
   const field = hoop.laid?.verdict.hoop;
-  const isWide = topperHeldBy !== 'basting box' || hoopingCount(hoop) > 1 || hoop.hoopings.length > 0;
+  const isWide =
+    topperHeldBy !== 'basting box' ||
+    bastingMm === null ||
+    hoop.laid?.split != null ||
+    hoop.hoopings.length > 0;
   if (field && isWide)
     return beyond(
       { widthMm: field.fieldWidthMm, heightMm: field.fieldHeightMm },
@@ -51,24 +62,27 @@ function topperSize(
   return beyond(facts, Math.max(edge, (bastingMm ?? 0) + LEAST_CAUGHT_MM));
 }
 
+type WantedOf = Pick<Results, 'piece' | 'layers' | 'hoop' | 'design' | 'place' | 'mount'>;
+
 /**
  * The pieces a ticket's stack is cut from: what is in the ring is the ring and its allowance, what is not the
- * field and its allowance, a film what holds it asks for, a cover the design and its own. Empty while the plan has no hoop.
+ * field and its allowance, a film what holds it asks for, a cover the design and its own, one to each copy. Empty while the plan has no hoop.
  */
 export function wantedPieces(
-  { piece, layers, hoop, design }: Pick<Results, 'piece' | 'layers' | 'hoop' | 'design'>,
+  { piece, layers, hoop, design, place, mount }: WantedOf,
   rules: HouseRules,
 ): WantedPiece[] {
   if (!layers || !hoop?.laid || !hoop.cut || !design.facts) return [];
-  const count = hoopingCount(hoop) * piece.pieces;
+  const count = hoopingsOn({ hoop, mount }) * piece.pieces;
   const { widthMm, heightMm, patch } = hoop.cut;
-  const sheets = layers.stack.flatMap(({ sheet, clamped, name }) => {
+  const stacked = layers.stack.filter(({ sheet }) => sheet !== null);
+  const sheets = stacked.flatMap(({ sheet, clamped, name }, i) => {
     const size = clamped ? { widthMm, heightMm } : patch;
     const serves = clamped ? 'For the ring, with enough to grip all round.' : 'A patch over the whole field.';
     return sheet
       ? [
           {
-            thing: `sheet ${layers.sheets.indexOf(sheet)}` as const,
+            thing: `sheet ${i}` as const,
             type: sheet.stabilizer,
             name,
             ...size,
@@ -78,16 +92,17 @@ export function wantedPieces(
         ]
       : [];
   });
-  const over = (part: ChoicePart & Thing, size: Size, serves: string) => {
+  const over = (part: ChoicePart & Thing, size: Size, serves: string, times = count) => {
     const { id, name } = layers.parts[part].choice;
-    return id === 'none' ? [] : [{ thing: part, type: id, name, ...size, count, serves }];
+    return id === 'none' ? [] : [{ thing: part, type: id, name, ...size, count: times, serves }];
   };
   // Of an order of names they are cut alike, as large as the largest asks.
   const facts = { ...design.facts, ...design.together };
+  const covers = Math.max(1, place?.copies.length ?? 0) * piece.pieces;
   const cover = beyond(facts, numberFor(rules, LAYER_NUMBERS.coverBeyondMm));
   return [
     ...sheets,
-    ...over('topper', topperSize({ layers, hoop, facts }, rules), 'Laid on top of the cloth.'),
-    ...over('cover', cover, 'Over the back, when all is stitched.'),
+    ...over('topper', topperSize({ layers, hoop, mount, facts }, rules), 'Laid on top of the cloth.'),
+    ...over('cover', cover, 'Over the back, when all is stitched.', covers),
   ];
 }

@@ -286,7 +286,7 @@ function safetySteps({ piece: { kind } }: FinishQuestion): FinishStep[] {
 
 /** The steps that these layers leave to do, in the order they allow, and what to look for. */
 export function planFinish(question: FinishQuestion): FinishPlan {
-  const { layers, rules, piece, stitched } = question;
+  const { rules, piece, stitched } = question;
   const atEnd = schoolFor(rules, 'jumps') === 'atEnd';
   return {
     steps: [
@@ -299,7 +299,7 @@ export function planFinish(question: FinishQuestion): FinishPlan {
       ...(stitched.crosses
         ? [step('crosses', { do: 'pick out crosses' }, phrase`Pick out the registration crosses.`)]
         : []),
-      ...(layers.bastingMm === null
+      ...(stitched.boxes === 0
         ? []
         : [
             step(

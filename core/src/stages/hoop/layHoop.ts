@@ -111,6 +111,17 @@ export function layHoop(
   };
 }
 
+/** The same hoop laid elsewhere on the piece, as for another copy: its ring and its field there. */
+export function laidElsewhere(
+  laid: LaidHoop,
+  { centre, onPieceDeg }: { centre: Point; onPieceDeg: number },
+): LaidHoop {
+  const { hoop } = laid.verdict;
+  const pose = { centre, turnDeg: onPieceDeg };
+  const there = { ring: ringOnPiece(hoop, pose), field: fieldOnPiece(hoop, pose) };
+  return { ...laid, ...there, centre, onPieceDeg, split: null };
+}
+
 function crookedMost(hull: Polygon, field: Field, pose: Pose): number | null {
   if (whyDesignDoesNotFit(hull, field, pose)) return null;
   const { clockwiseDeg, counterDeg } = crookedRoom(hull, field, pose);

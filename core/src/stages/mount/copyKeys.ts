@@ -25,6 +25,12 @@ export interface CopyKeys {
   order: KeyStep[];
 }
 
+/** "no. 2", "part 3", "part 3 of no. 2": what the keys are for. */
+export function calledKeys({ copy, part }: Pick<CopyKeys, 'copy' | 'part'>): string {
+  if (part === null) return `no. ${copy}`;
+  return copy === 1 ? `part ${part}` : `part ${part} of no. ${copy}`;
+}
+
 /**
  * The keys of every copy but the first, each seen from "centred, upright" in its own hooping: the hoop keeps its turn
  * on the piece, so a copy that is turned is turned by keys; where it then leaves the field, the

@@ -1,6 +1,8 @@
-import { add, fullTurnDeg, type Point, rotate, subtract } from '../../base/geometry/point';
+import { add, fullTurnDeg, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
-import type { MachineDeed } from '../../model/deed';
+import { numberFor } from '../../catalogue/houseNumber';
+import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
+import type { DeedOf, MachineDeed } from '../../model/deed';
 import { type Finding, finding } from '../../model/finding';
 import type { HouseRules } from '../../model/houseRules';
 import { because, type Reason } from '../../model/reason';
@@ -9,7 +11,7 @@ import type { MarkId, MountInput } from '../../model/ticket/mount';
 import type { Fabric } from '../../model/ticket/piece';
 import type { DesignFacts } from '../design/designFacts';
 import { bastingBox } from '../hoop/basting';
-import type { Miss } from '../hoop/fit';
+import { type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
 import type { LaidHoop } from '../hoop/layHoop';
 import type { HoopPlan } from '../hoop/planHoop';
@@ -21,14 +23,14 @@ import type { PlacePlan } from '../place/planPlace';
 import { type CopyKeys, copyKeys, partKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
 import { type Display, displayFor, looksFindings } from './display';
-import { designAtKeys, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
+import { designAtKeys, hullAsKeyed, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
 import { planTrace, type TracePlan } from './trace';
 
 export interface Check {
   id: string;
   text: Phrase;
   caution: Phrase | null;
-  deed: MachineDeed;
+  deed: MachineDeed | DeedOf<'fasten'>;
 }
 
 export interface MountPlan {
@@ -50,6 +52,8 @@ export interface MountPlan {
   marksAt: Readonly<Record<MarkId, Point>>;
   /** Where each mark of the piece should be found on the hoop's grid, mm. */
   marksShould: Readonly<Record<MarkId, Point>>;
+  /** How far outside the design a basting box is stitched, as the hoop really lies, mm; null where none is. */
+  bastingMm: number | null;
   /** The foot swept round the design, against the ring and what lies on the hoop. */
   trace: TracePlan;
   checklist: Check[];
@@ -94,16 +98,18 @@ export const topperWords = (name: string, { topperHeldBy }: Pick<LayersPlan, 'to
   phrase`${name} on top: ${HELD_ON_TOP[topperHeldBy ?? 'pins']}.`;
 
 /** In the order of the hands: power is off for the needle, and what is entered later would be lost with it. */
-function checklistOf(q: MountQuestion): Check[] {
-  const check = (id: string, deed: MachineDeed, text: Phrase, caution: Phrase | null = null): Check => ({
+function checklistOf(q: MountQuestion, bastingMm: number | null): Check[] {
+  const check = (id: string, deed: Check['deed'], text: Phrase, caution: Phrase | null = null): Check => ({
     id,
     text,
     caution,
     deed,
   });
   const topper = q.layers.parts.topper.choice;
-  const heldBy = q.layers.topperHeldBy ?? 'pins';
-  const { bastingMm } = q.layers;
+  // As the hoop lies there may be no room for the basting box that was planned.
+  const isTaped = bastingMm === null && q.layers.bastingMm !== null;
+  const heldBy =
+    isTaped && q.layers.topperHeldBy === 'basting box' ? 'tape' : (q.layers.topperHeldBy ?? 'pins');
   const { split } = q.hoop.laid;
   const place = split?.split.byPositions ? split.index + 1 : null;
   return [
@@ -147,13 +153,28 @@ function checklistOf(q: MountQuestion): Check[] {
     // Over cloth that is still to be laid and trimmed it comes later (`topperAfter`).
     ...(topper.id === 'none' || q.facts.cloths.length > 0
       ? []
-      : [check('topper', { do: 'lay topper', by: heldBy }, topperWords(topper.name, q.layers))]),
+      : [
+          check(
+            'topper',
+            { do: 'lay topper', by: heldBy },
+            topperWords(topper.name, { topperHeldBy: heldBy }),
+          ),
+        ]),
     check(
       'trace',
       { do: 'trace' },
       phrase`Trace run: the foot clears ring, clips and magnets.`,
       phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
     ),
+    ...(isTaped
+      ? [
+          check(
+            'tape',
+            { do: 'fasten', by: 'tape' },
+            phrase`No room for a basting box: tape the piece at the ring's edge, outside the field.`,
+          ),
+        ]
+      : []),
     ...(bastingMm === null
       ? []
       : [
@@ -341,6 +362,34 @@ function sampleReasons({ sample: { right, down } }: MountInput): Reason[] {
   ];
 }
 
+/** The basting box as the design is keyed, mirrored or in a hoop that lies crooked: as far out as it stays in the field, null where it has no room. */
+function bastingAsKeyed({ layers, facts, hoop, rules }: MountQuestion, keys: Keys): number | null {
+  const planned = layers.bastingMm;
+  if (planned === null) return null;
+  const field = fieldOf(hoop.laid.verdict.hoop);
+  const outline = hullAsKeyed(facts, keys);
+  const nearer = Math.min(planned, numberFor(rules, HOOP_NUMBERS.bastingNearerMm));
+  return (
+    [planned, nearer].find(
+      (mm) => whyDesignDoesNotFit(bastingBox(outline, mm), field, { turnDeg: 0, ...ORIGIN }) === null,
+    ) ?? null
+  );
+}
+
+/** What was to be basted and has no room, as the hoop lies. */
+function bastingFindings({ layers }: MountQuestion, bastingMm: number | null): Finding[] {
+  if (layers.bastingMm === null || bastingMm !== null) return [];
+  const film = layers.topperHeldBy === 'basting box' ? phrase` and cut the film past the field` : phrase``;
+  return [
+    finding(
+      'mount',
+      'mount-basting-misses',
+      'warn',
+      phrase`As the hoop lies a basting box would leave the field: hoop it again, or tape the piece${film}.`,
+    ),
+  ];
+}
+
 /** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */
 export function planMount(input: MountInput, q: MountQuestion): MountPlan {
   const turnDeg = q.hoop.laid.turnDeg;
@@ -358,7 +407,7 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     mirror: input.mirror,
   });
   const keys = crooked?.keys ?? asPlanned.keys;
-  const { bastingMm } = q.layers;
+  const bastingMm = bastingAsKeyed(q, keys);
   const trace = planTrace(
     // The foot follows the basting box too.
     bastingMm === null ? q.facts : { ...q.facts, hull: bastingBox(q.facts.hull, bastingMm) },
@@ -381,12 +430,14 @@ export function planMount(input: MountInput, q: MountQuestion): MountPlan {
     trace,
     marksAt: marksOf(q.place, q.facts),
     marksShould: marksShould(q),
-    checklist: checklistOf(q),
+    bastingMm,
+    checklist: checklistOf(q, bastingMm),
     findings: [
       ...unreadFindings(q.machine),
       ...mountFindings(q, chosen, input.mirror),
       ...(crooked?.keys ? [] : missFindings(asPlanned.miss, input.mirror)),
       ...(crooked?.findings ?? []),
+      ...bastingFindings(q, bastingMm),
       ...trace.findings,
     ],
     reasons: [

@@ -1,8 +1,8 @@
 import { numberFor } from '../../catalogue/houseNumber';
 import { WORK_NUMBERS as W } from '../../catalogue/numbers/work';
 import type { HouseRules } from '../../model/houseRules';
+import { hoopingsOn } from '../../planner/hands/hoopings';
 import type { Plan } from '../../planner/planned';
-import { hoopingCount } from '../../stages/hoop/planHoop';
 import type { StitchPlan } from '../../stages/stitch/planStitch';
 
 type Numbers = typeof W;
@@ -56,9 +56,9 @@ function atMachine({ timeline, stitchings }: StitchPlan, pieces: number) {
 }
 
 /** What a run comes to; null while it is not known how it is held or stitched. */
-export function runFacts({ piece, hoop, stitch }: Plan, rules: HouseRules): RunFacts | null {
+export function runFacts({ piece, hoop, mount, stitch }: Plan, rules: HouseRules): RunFacts | null {
   if (!hoop?.laid || !stitch) return null;
-  const hoopings = hoopingCount(hoop);
+  const hoopings = hoopingsOn({ hoop, mount });
   const { pieces } = piece;
   return {
     pieces,

@@ -3,11 +3,12 @@ import { type DayTicket, workId } from '../../model/day';
 import type { HouseRules } from '../../model/houseRules';
 import type { Hoop, Machine, Shelf } from '../../model/shelf';
 import type { Ticket } from '../../model/ticket';
+import { hoopingsOn } from '../../planner/hands/hoopings';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
 import { titleOf } from '../../planner/titleOf';
 import { machineFor } from '../../stages/hoop/machineFor';
-import { type HoopPlan, hoopingCount } from '../../stages/hoop/planHoop';
+import type { HoopPlan } from '../../stages/hoop/planHoop';
 import type { Timeline } from '../../stages/stitch/timeline';
 import { handsWork } from '../cost/runFacts';
 import { runPieces } from './runPieces';
@@ -133,7 +134,7 @@ function oneHooping(ticket: Ticket, { shelf, rules, kinds }: Bench): OneHooping 
   const machine = chosen && machineFor(ticket.mount, chosen, shelf);
   const why = whyNot(plan, machine);
   if (why || !hoop || !stitch || !machine || !chosen) return { why: why ?? phrase`it has no hoop` };
-  const hoopings = hoopingCount(hoop);
+  const hoopings = hoopingsOn(plan);
   const { firstS, runs } = runsOf(stitch.timeline);
   const [prepare, hooped, mount, takeOff, finish] = handsWork({ method: hoop.method, hoopings }, rules).map(
     ({ minutes }) => minutes * S_A_MINUTE,

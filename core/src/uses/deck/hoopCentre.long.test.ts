@@ -1,49 +1,13 @@
 import { add, type Point, rotate } from '../../base/geometry/point';
-import { say } from '../../base/units/phrase';
 import { planTicket } from '../../planner/plan';
 import type { Plan } from '../../planner/planned';
 import type { Keys } from '../../stages/mount/keys';
 import { casesOf } from '../../testing/cases';
+import { hoopedFurther, markedBy } from '../../testing/followWords';
 import { report } from '../../testing/report';
 import { SAMPLE_RULES } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
 import { deckOf, jobSteps } from './jobSteps';
-import type { Step } from './step';
-
-const WAYS: Record<string, Point> = {
-  left: { x: -1, y: 0 },
-  right: { x: 1, y: 0 },
-  up: { x: 0, y: -1 },
-  down: { x: 0, y: 1 },
-};
-
-/** Of the axis line and the line square to it, the ways there are to go; the one that is meant leads most as it is said. */
-function unitAlong(axisDeg: number, word: string, how: string): Point {
-  const a = ((how === 'along' ? axisDeg : axisDeg + 90) * Math.PI) / 180;
-  const line = { x: Math.cos(a), y: Math.sin(a) };
-  const said = WAYS[word] as Point;
-  const sign = line.x * said.x + line.y * said.y > 0 ? 1 : -1;
-  return { x: line.x * sign, y: line.y * sign };
-}
-
-/** Where a hand marks the hoop centre that does what the steps say, with nothing but the chalked marks before it. */
-function markedBy(steps: readonly Step[], { centre, axisEnds: [left, right] }: NonNullable<Plan['place']>) {
-  const step = steps.find(({ id }) => id === 'hoop centre');
-  if (!step) return centre;
-  const axisDeg = (Math.atan2(right.y - left.y, right.x - left.x) * 180) / Math.PI;
-  return goneFrom(centre, axisDeg, step);
-}
-
-/** Where a hand comes that goes from a mark as a step says. */
-function goneFrom(mark: Point, axisDeg: number, step: Step): Point {
-  const text = say(step.text, { system: 'mm' });
-  const legs = [...text.matchAll(/([\d.]+) mm (left|right|up|down) (along|square)/g)];
-  expect(legs.length).toBeGreaterThan(0);
-  return legs.reduce((at, [, by, word = '', how = '']) => {
-    const unit = unitAlong(axisDeg, word, how);
-    return { x: at.x + unit.x * Number(by), y: at.y + unit.y * Number(by) };
-  }, mark);
-}
 
 /** Where a machine stitches the middle of a design in a hoop: the file centred, turned and mirrored about it, then moved. */
 function stitchedAt(
@@ -93,34 +57,13 @@ it('every further copy and part lands on its own marks, hooped as its steps say 
     const steps = jobSteps(plan, rules);
     const first = markedBy(deckOf('hoop', plan, rules), place);
     const copies = place.copies.length > 0 ? place.copies : [place];
-    let hands = { at: first, onPieceDeg: hoop.laid.onPieceDeg };
     const stitched = new Map([[(hoop.laid.split?.index ?? 0) + 1, stitchedAt(plan, first)]]);
-    for (const step of steps.filter(({ phase }) => phase === 'further copies')) {
-      const text = say(step.text, { system: 'mm' });
-      if (step.id.startsWith('turn '))
-        hands = {
-          ...hands,
-          onPieceDeg: hoop.laid.onPieceDeg + Number(/Turn the hoop ([\d.-]+)°/.exec(text)?.[1]),
-        };
-      if (step.id.startsWith('off ')) hands = { ...hands, onPieceDeg: hoop.laid.onPieceDeg };
-      if (step.id.startsWith('hoop centre ') || step.id.startsWith('notches ')) {
-        const from = copies[Number(/centre mark(?: and both axis marks)? of no\. (\d+)/.exec(text)?.[1]) - 1];
-        if (step.id.startsWith('hoop centre ') || /centre mark/.test(text)) {
-          rehooped += 1;
-          if (!from) throw new Error(`no mark in: ${text}`);
-          const at = / go /.test(text) ? goneFrom(from.centre, from.turnDeg, step) : from.centre;
-          hands = { ...hands, at };
-        }
-      }
-      if (step.keys !== null) {
-        const copy = mount.copies.find(({ number }) => number === step.keys);
-        if (!copy) throw new Error(`no keys for no. ${step.keys}`);
-        const part = hoop.laid.split?.split.parts[(copy.part ?? 0) - 1];
-        stitched.set(
-          step.keys,
-          stitchedAt(plan, hands.at, { keys: copy.keys, onPieceDeg: hands.onPieceDeg }, part?.centre),
-        );
-      }
+    for (const { number, at, onPieceDeg, isHoopedAnew } of hoopedFurther(plan, steps, first)) {
+      const copy = mount.copies.find((one) => one.number === number);
+      if (!copy) throw new Error(`no keys for no. ${number}`);
+      if (isHoopedAnew) rehooped += 1;
+      const part = hoop.laid.split?.split.parts[(copy.part ?? 0) - 1];
+      stitched.set(number, stitchedAt(plan, at, { keys: copy.keys, onPieceDeg }, part?.centre));
     }
     const parts = hoop.laid.split?.split;
     // A hoop that is latched in another place moves its field, and the part keyed in it, by a step of its own.

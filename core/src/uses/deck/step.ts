@@ -39,6 +39,10 @@ export interface Step {
   face: string | null;
   /** A picture of the ring in place of the piece; null for the piece. */
   ring: RingPicture | null;
+  /** Where the hoop lies in a further hooping, piece frame, mm, clockwise; null for where the plan lays it. */
+  hoop: { centre: Point; onPieceDeg: number } | null;
+  /** The axis marks that the hoop is laid on. */
+  axis: [Point, Point] | null;
   /** The reading that is taken in this step, by its id. */
   reading: string | null;
   /** What is chosen in this step, where there is more than one way. */
@@ -60,6 +64,8 @@ export const stepOf = ({ id, phase }: Pick<Act, 'id' | 'phase'>, words: Words): 
   cross: null,
   face: null,
   ring: null,
+  hoop: null,
+  axis: null,
   reading: null,
   choice: null,
   keys: null,

@@ -11,8 +11,8 @@ import {
 } from '../../model/shelf';
 import type { ShelfUse } from '../../model/shelfUse';
 import type { Sheet } from '../../model/ticket/layers';
+import { hoopingsOn } from '../../planner/hands/hoopings';
 import type { Plan } from '../../planner/planned';
-import { hoopingCount } from '../../stages/hoop/planHoop';
 import type { StitchPlan } from '../../stages/stitch/planStitch';
 import { spoolsOf, takeFrom } from '../../stock/spools';
 import { needlesOf, suppliesFor } from '../../stock/supplies';
@@ -82,7 +82,7 @@ function machineUse(stitch: StitchPlan, machine: Machine): ShelfUse {
 export function suppliesNeeded(plan: Plan, rules: HouseRules): { type: SupplyType; amount: number }[] {
   const { stitch, layers, mount, hoop } = plan;
   if (!stitch || !layers || !hoop) return [];
-  const hoopings = hoopingCount(hoop) * plan.piece.pieces;
+  const hoopings = hoopingsOn(plan) * plan.piece.pieces;
   const counted = (uses: (sheet: Sheet) => boolean) => layers.sheets.filter(uses).length * hoopings;
   const sprayed = counted((s) => s.bond === 'sprayed');
   const taped = counted((s) => s.fastening === 'tape');

@@ -5,6 +5,7 @@ import { type Phrase, say } from '../../base/units/phrase';
 import { namesOf } from '../../planner/onTable';
 import { titleOf } from '../../planner/titleOf';
 import { calledName } from '../../stages/design/names/onTable';
+import { calledKeys } from '../../stages/mount/copyKeys';
 import { keyWords } from '../../stages/mount/keyWords';
 import { GRAPHITE, INK, line, type PaperDrawing, type PaperMark, text } from './drawing';
 import { type Block, brokenWords, type MeasureWords, type Row, setInColumns } from './flow';
@@ -131,8 +132,8 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
         : [],
     },
     ...(mount?.copies ?? []).map(
-      ({ number, hooping, hoopTurnDeg, keys, order }): Block => ({
-        heading: `Keys of no. ${number}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}°`}`,
+      ({ copy, part, hooping, hoopTurnDeg, keys, order }): Block => ({
+        heading: `Keys of ${calledKeys({ copy, part })}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}°`}`,
         rows: keyWords(keys, order, units).map(({ name, value }) => ({ words: name, figure: value })),
       }),
     ),

@@ -1,9 +1,9 @@
 import { distance } from '../../../base/geometry/point';
-import type { Act, Deed, Hooping } from '../../../model/deed';
+import type { Act, Deed } from '../../../model/deed';
 import type { HouseRules } from '../../../model/houseRules';
-import type { CopyKeys } from '../../../stages/mount/copyKeys';
 import type { Results } from '../../planned';
 import { actOf } from '../actOf';
+import { hoopingsAfter, type OneHooping } from '../hoopings';
 import { bondActs } from './before';
 import {
   fastenDeeds,
@@ -17,52 +17,6 @@ import {
 } from './hoop';
 import { stitchesOf } from './machine';
 
-/** Nearer than this two hoop centres are one: a hand lays no hoop finer, mm. */
-const SAME_MM = 0.1;
-
-/** What is stitched while the piece stays in the hoop as it is. */
-interface OneHooping {
-  hooping: Hooping;
-  keys: CopyKeys[];
-  /** Whether it goes on in the hooping of the first copy. */
-  isFirst: boolean;
-  /** Whether the cloth stays in the hoop, which is latched in another place. */
-  isMoved: boolean;
-}
-
-const isSameHooping = (a: CopyKeys, b: CopyKeys): boolean =>
-  distance(a.hoopAt, b.hoopAt) < SAME_MM && a.onPieceDeg === b.onPieceDeg;
-
-/** What is stitched after the first copy, hooping by hooping: those of the first one, then the others in their order. */
-function hoopingsAfter({ hoop: { laid }, mount }: HoopFacts): OneHooping[] {
-  const groups: CopyKeys[][] = [];
-  for (const copy of mount.copies) {
-    const group = groups.find(([first]) => first && isSameHooping(first, copy));
-    if (group) group.push(copy);
-    else groups.push([copy]);
-  }
-  const isOfFirst = ([one]: CopyKeys[]) =>
-    one !== undefined &&
-    one.hoopTurnDeg === 0 &&
-    one.part === null &&
-    distance(one.hoopAt, laid.centre) < SAME_MM;
-  const inOrder = groups.sort((a, b) => Number(isOfFirst(b)) - Number(isOfFirst(a)));
-  const byPositions = laid.split?.split.byPositions ?? false;
-  let number = 1;
-  return inOrder.map((keys): OneHooping => {
-    const [first] = keys;
-    const isFirst = isOfFirst(keys);
-    if (!isFirst) number += 1;
-    const copies = [...new Set(keys.map(({ copy }) => copy))];
-    return {
-      hooping: { number, copies, part: first?.part ?? null },
-      keys,
-      isFirst,
-      isMoved: byPositions && (first?.part ?? 1) > 1,
-    };
-  });
-}
-
 /** Off the machine and out of the hoop, and into it again about other copies or the next part. */
 function hoopAgain(facts: HoopFacts, results: Results, { hooping, keys }: OneHooping): Act[] {
   const { place, layers } = facts;
@@ -74,6 +28,7 @@ function hoopAgain(facts: HoopFacts, results: Results, { hooping, keys }: OneHoo
   if (!near) return [];
   const act = (id: string, deed: Deed) => actOf('further copies', id, deed, { hooping, copy: near.copy });
   const mark = centreOf(near.copy);
+  const { onPieceDeg } = near;
   const legs = legsTo(near.hoopAt, mark, (place.copies[near.copy - 1] ?? place).turnDeg);
   const floated = isFloated(facts);
   const loose = looseUnder(facts);
@@ -85,10 +40,16 @@ function hoopAgain(facts: HoopFacts, results: Results, { hooping, keys }: OneHoo
     ...(loose.length === 0 ? [] : [act(`sheet ${n}`, { do: 'lay under', sheets: loose })]),
     ...(near.hoopTurnDeg === 0 ? [] : [act(`turn ${n}`, { do: 'turn hoop', deg: near.hoopTurnDeg })]),
     ...(legs.length === 0
-      ? [act(`notches ${n}`, { do: 'lay hoop', on: 'marks', at: mark })]
+      ? [act(`notches ${n}`, { do: 'lay hoop', on: 'marks', at: mark, onPieceDeg })]
       : [
-          act(`hoop centre ${n}`, { do: 'find hoop centre', from: near.copy, legs, at: near.hoopAt }),
-          act(`notches ${n}`, { do: 'lay hoop', on: 'hoop centre', at: near.hoopAt }),
+          act(`hoop centre ${n}`, {
+            do: 'find hoop centre',
+            from: near.copy,
+            legs,
+            at: near.hoopAt,
+            onPieceDeg,
+          }),
+          act(`notches ${n}`, { do: 'lay hoop', on: 'hoop centre', at: near.hoopAt, onPieceDeg }),
         ]),
     act(
       `${floated ? 'smooth' : 'close'} ${n}`,

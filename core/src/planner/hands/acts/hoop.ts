@@ -132,13 +132,14 @@ export const axisDegOf = ([left, right]: readonly [Point, Point]): number =>
 const onTheMarks: Acts = (facts) => {
   const { hoop, place, layers } = facts;
   const at = centreOf(boxOf(hoop.laid.ring));
+  const { onPieceDeg } = hoop.laid;
   const legs = legsTo(at, place.centre, axisDegOf(place.axisEnds));
   const found: Act[] =
     legs.length === 0
-      ? [act('notches', { do: 'lay hoop', on: 'marks', at: place.centre })]
+      ? [act('notches', { do: 'lay hoop', on: 'marks', at: place.centre, onPieceDeg })]
       : [
-          act('hoop centre', { do: 'find hoop centre', from: 1, legs, at }),
-          act('notches', { do: 'lay hoop', on: 'hoop centre', at }),
+          act('hoop centre', { do: 'find hoop centre', from: 1, legs, at, onPieceDeg }),
+          act('notches', { do: 'lay hoop', on: 'hoop centre', at, onPieceDeg }),
         ];
   return isFloated(facts) ? [...found, act('smooth', { do: 'smooth', basteMm: layers.bastingMm })] : found;
 };

@@ -3,10 +3,10 @@ import type { Act, Leg } from '../../../model/deed';
 import type { Sheet } from '../../../model/ticket/layers';
 import { hoopKindOf } from '../../../stages/hoop/kinds';
 import { isA } from '../../../stages/piece/geometry';
+import { axisEnds } from '../../../stages/place/marks/axis';
 import {
   allOf,
   atHoop,
-  calledOf,
   IRON,
   isFirst,
   nameAt,
@@ -87,34 +87,45 @@ function wayWords(legs: readonly Leg[]): Phrase {
   return said.flatMap((leg, i) => (i === 0 ? leg : [', then ', ...leg]));
 }
 
-const findHoopCentre: SayDeed<'find hoop centre'> = ({ deed, act }) =>
-  isFirst(act)
+/** The hoop as it lies on the piece, with the axis of the copy that it is laid on. */
+function drawnHoop({ deed, act, plan }: Said<'find hoop centre'> | Said<'lay hoop'>) {
+  const { place, design } = plan;
+  const spot = place?.copies[act.copy - 1] ?? place;
+  return {
+    ring: 'notches' as const,
+    cross: deed.at,
+    hoop: isFirst(act) ? null : { centre: deed.at, onPieceDeg: deed.onPieceDeg },
+    axis: spot && design.facts ? axisEnds({ facts: design.facts, ...spot }) : null,
+  };
+}
+
+const findHoopCentre: SayDeed<'find hoop centre'> = (said) => {
+  const { deed, act } = said;
+  return isFirst(act)
     ? {
         text: phrase`Mark the hoop centre: from the centre mark go ${wayWords(deed.legs)}.`,
         hint: phrase`The design is not in the middle of this hoop: the machine settings move it onto its marks.`,
-        ring: 'notches',
-        cross: deed.at,
+        ...drawnHoop(said),
       }
     : {
         text: phrase`Hoop centre for ${allOf(act)}: from the centre mark of no. ${String(deed.from)} go ${wayWords(deed.legs)}.`,
-        cross: deed.at,
+        ...drawnHoop(said),
       };
+};
 
-const layHoop: SayDeed<'lay hoop'> = ({ deed: { on, at }, act }) => {
-  const of = isFirst(act) ? '' : ` of ${calledOf({ ...act, hooping: { ...act.hooping, part: null } })}`;
-  const picture = isFirst(act) ? ({ ring: 'notches' } as const) : {};
-  return on === 'marks'
+const layHoop: SayDeed<'lay hoop'> = (said) => {
+  const { deed, act } = said;
+  const of = isFirst(act) ? '' : ` of no. ${act.copy}`;
+  return deed.on === 'marks'
     ? {
         text: phrase`Align the hoop's notches with the centre mark and both axis marks${of}.`,
         hint: phrase`A grid helps: lay its cross on the centre mark.`,
-        ...picture,
-        cross: at,
+        ...drawnHoop(said),
       }
     : {
         text: phrase`Centre the hoop on the hoop centre, its sides parallel to the axis line${of}.`,
         hint: phrase`A grid helps: lay its cross on the hoop centre.`,
-        ...picture,
-        cross: at,
+        ...drawnHoop(said),
       };
 };
 

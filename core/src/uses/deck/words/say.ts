@@ -6,6 +6,7 @@ import type { HouseRules } from '../../../model/houseRules';
 import type { Sheet } from '../../../model/ticket/layers';
 import { type HoopFacts, hoopFacts } from '../../../planner/hands/acts/hoop';
 import type { Plan } from '../../../planner/planned';
+import { calledKeys } from '../../../stages/mount/copyKeys';
 import type { Words } from '../step';
 
 /** What a deed is said with: the act it is, and the plan that has the names of things. */
@@ -53,11 +54,9 @@ export function nameAt(place: number, { layers }: Pick<Plan, 'layers'>): string 
   return sheet ? nameOf(sheet) : 'sheet';
 }
 
-/** "no. 2", "part 3", "part 3 of no. 2": what is in the hoop. */
-export function calledOf({ hooping: { part }, copy }: Pick<Act, 'hooping' | 'copy'>): string {
-  if (part === null) return `no. ${copy}`;
-  return copy === 1 ? `part ${part}` : `part ${part} of no. ${copy}`;
-}
+/** What is in the hoop: a copy, or a part of one. */
+export const calledOf = ({ hooping: { part }, copy }: Pick<Act, 'hooping' | 'copy'>): string =>
+  calledKeys({ copy, part });
 
 /** "no. 2", "no. 2 and 3", "no. 2, 3 and 4"; a part of a split design by its own name. */
 export function allOf(act: Act): string {
