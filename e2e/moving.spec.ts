@@ -85,6 +85,6 @@ test('each of four corners has its own keys on Mount', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-12/mount');
   await page.getByRole('button', { name: 'Keys for the other copies' }).click();
-  for (const number of [2, 3, 4]) await ticket.reads(new RegExp(`^No\\. ${number}, hooping \\d`));
+  for (const number of [2, 3, 4]) await ticket.reads(new RegExp(`^Keys of no\\. ${number}, hooping \\d`));
   await ticket.saved();
 });

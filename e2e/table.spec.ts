@@ -59,12 +59,12 @@ test('the checks and colours that were gone through at the table are ticked in t
 }) => {
   const at = await putTicket(page, { ...exampleB(), id: 'deck-ticks-stages', name: 'Ticked' });
   await page.goto(`${at}/card/mount`);
-  await expect(cardText(page)).toHaveText(/^Carriage free/);
+  await expect(cardText(page)).toHaveText(/laid out in order/);
   await nextStep(page).click();
-  await expect(cardText(page)).toHaveText(/^Reach under/);
+  await expect(cardText(page)).toHaveText(/needle in\.$/);
   await page.getByRole('button', { name: 'Stop here' }).click();
-  await expect(page.getByRole('checkbox', { name: /^Carriage free/ })).toBeChecked();
-  await expect(page.getByRole('checkbox', { name: /^Reach under/ })).not.toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /laid out in order/ })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /needle in\.$/ })).not.toBeChecked();
 });
 
 test('a reading is taken on its card, and a step is read aloud by the device’s own voice', async ({

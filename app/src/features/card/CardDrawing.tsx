@@ -46,7 +46,7 @@ function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: Displ
       over={
         <>
           {laid ? <HoopLayer laid={laid} /> : null}
-          {laid ? <AxisEnds ends={card.axis ?? plan.place?.axisEnds ?? []} /> : null}
+          {laid ? <Marks at={card.marks.length > 0 ? card.marks : (plan.place?.axisEnds ?? [])} /> : null}
           {tape ? (
             <Dimension from={tape.from} to={tape.to} text={card.figure ? say([card.figure], units) : ''} />
           ) : null}
@@ -57,7 +57,7 @@ function PieceCard({ card, plan, units }: { card: Step; plan: Plan; units: Displ
   );
 }
 
-/** The chalked axis through the hoop's notches. */
-function AxisEnds({ ends }: { ends: readonly Point[] }) {
-  return ends.map((end, i) => <ChalkCross key={i === 0 ? 'left' : 'right'} at={end} size={10} />);
+/** The chalked marks that the hoop is laid on. */
+function Marks({ at }: { at: readonly Point[] }) {
+  return at.map((mark, i) => <ChalkCross key={i} at={mark} size={10} />);
 }

@@ -6,6 +6,7 @@ import { KeyRow } from '../../components/KeyRow';
 import { LengthField } from '../../components/ui/LengthField';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
+import { unbroken } from '../../components/unbroken';
 import { usePlan, useTicket, useTicketActs, useUnits } from '../../hooks/useTicket';
 import { WayRoundChoice } from '../../stages/mount/WayRoundChoice';
 import { MethodChoice } from '../../stages/place/MethodChoice';
@@ -74,7 +75,7 @@ export function StepWords({ step, done, onNext }: { step: Step; done: boolean; o
   return (
     <Stack gap={10}>
       <Txt as="step" style={{ color: LAMP }} live testID="card-text">
-        {say(step.text, units)}
+        {unbroken(say(step.text, units))}
       </Txt>
       {step.figure && step.reading === null ? (
         <Txt as="huge" style={{ color: YELLOW }} testID="card-figure">
@@ -88,12 +89,12 @@ export function StepWords({ step, done, onNext }: { step: Step; done: boolean; o
       {step.choice ? <ChoiceOfStep choice={step.choice} /> : null}
       {step.hint && step.reading === null ? (
         <Txt as="aside" style={{ color: LAMP }}>
-          {say(step.hint, units)}
+          {unbroken(say(step.hint, units))}
         </Txt>
       ) : null}
       {step.caution ? (
         <Txt as="aside" style={{ color: YELLOW }}>
-          {say(step.caution, units)}
+          {unbroken(say(step.caution, units))}
         </Txt>
       ) : null}
       {done ? (

@@ -41,8 +41,8 @@ export interface Step {
   ring: RingPicture | null;
   /** Where the hoop lies in a further hooping, piece frame, mm, clockwise; null for where the plan lays it. */
   hoop: { centre: Point; onPieceDeg: number } | null;
-  /** The axis marks that the hoop is laid on. */
-  axis: [Point, Point] | null;
+  /** The marks that the hoop is laid on, piece frame, mm. */
+  marks: Point[];
   /** The reading that is taken in this step, by its id. */
   reading: string | null;
   /** What is chosen in this step, where there is more than one way. */
@@ -65,7 +65,7 @@ export const stepOf = ({ id, phase }: Pick<Act, 'id' | 'phase'>, words: Words): 
   face: null,
   ring: null,
   hoop: null,
-  axis: null,
+  marks: [],
   reading: null,
   choice: null,
   keys: null,

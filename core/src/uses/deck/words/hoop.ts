@@ -87,7 +87,7 @@ function wayWords(legs: readonly Leg[]): Phrase {
   return said.flatMap((leg, i) => (i === 0 ? leg : [', then ', ...leg]));
 }
 
-/** The hoop as it lies on the piece, with the axis of the copy that it is laid on. */
+/** The hoop as it lies on the piece, with the marks of the copy that it is laid on. */
 function drawnHoop({ deed, act, plan }: Said<'find hoop centre'> | Said<'lay hoop'>) {
   const { place, design } = plan;
   const spot = place?.copies[act.copy - 1] ?? place;
@@ -95,9 +95,12 @@ function drawnHoop({ deed, act, plan }: Said<'find hoop centre'> | Said<'lay hoo
     ring: 'notches' as const,
     cross: deed.at,
     hoop: isFirst(act) ? null : { centre: deed.at, onPieceDeg: deed.onPieceDeg },
-    axis: spot && design.facts ? axisEnds({ facts: design.facts, ...spot }) : null,
+    marks: spot && design.facts ? [...axisEnds({ facts: design.facts, ...spot }), spot.centre] : [],
   };
 }
+
+/** The figure of the only leg; two of them stand in the sentence. */
+const onlyLeg = ([leg, other]: readonly Leg[]) => (leg && !other ? { figure: mm(leg.mm) } : {});
 
 const findHoopCentre: SayDeed<'find hoop centre'> = (said) => {
   const { deed, act } = said;
@@ -106,10 +109,12 @@ const findHoopCentre: SayDeed<'find hoop centre'> = (said) => {
         text: phrase`Mark the hoop centre: from the centre mark go ${wayWords(deed.legs)}.`,
         hint: phrase`The design is not in the middle of this hoop: the machine settings move it onto its marks.`,
         ...drawnHoop(said),
+        ...onlyLeg(deed.legs),
       }
     : {
         text: phrase`Hoop centre for ${allOf(act)}: from the centre mark of no. ${String(deed.from)} go ${wayWords(deed.legs)}.`,
         ...drawnHoop(said),
+        ...onlyLeg(deed.legs),
       };
 };
 

@@ -1,5 +1,6 @@
 import { count, minutes, mm, type Phrase, phrase } from '../../../base/units/phrase';
 import type { MachineDeed } from '../../../model/deed';
+import { wantedPieces } from '../../../planner/hands/wantedPieces';
 import { topperWords } from '../../../stages/mount/planMount';
 import type { Words } from '../step';
 import {
@@ -27,9 +28,14 @@ function checked({ act, plan: { mount } }: AnySaid): Words {
 
 const layTopper: SayDeed<'lay topper'> = (said) => {
   const { layers } = atHoop(said);
-  const isAfterCloth = / topper$/.test(said.act.id);
+  const isAfterCloth = /^(cloth|copy \d+ cloth) .* topper$/.test(said.act.id);
+  const film = wantedPieces(said.plan, said.rules).find(({ thing }) => thing === 'topper');
   return {
-    text: topperWords(layers.parts.topper.choice.name, layers),
+    ...(isFirst(said.act) && !isAfterCloth
+      ? checked(said)
+      : { text: topperWords(layers.parts.topper.choice.name, layers) }),
+    ring: 'sheet',
+    cut: film ? { widthMm: film.widthMm, heightMm: film.heightMm } : null,
     ...(isAfterCloth
       ? {
           hint: phrase`Not before: the iron or scissors would spoil it.`,
