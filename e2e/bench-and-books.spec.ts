@@ -55,7 +55,7 @@ test('the logbook filters by piece, fabric, method and outcome, and opens an ent
   await ticket.reads('How it was marked');
 });
 
-test('a hoop is added to the shelf, measured, judged, taken off and put back', { tag: '@wide' }, async ({
+test('a hoop is added to the shelf, measured, judged, taken off and put back', { tag: '@wide-deep' }, async ({
   page,
 }) => {
   const ticket = onTicket(page);

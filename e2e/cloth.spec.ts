@@ -19,7 +19,7 @@ const bare = (ticket: Ticket): Ticket => ({
 });
 
 test('a word of cloth, cut before: from Design to the cut file, the cutter, the stops, and Finish', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   const at = await copyOf(page, 'demo-ticket-02', bare);
@@ -99,9 +99,9 @@ test('a word of cloth, cut before: from Design to the cut file, the cutter, the 
   await ticket.reads('No raw edge of the appliqué looks out past its stitches, and none of it lifts.');
 });
 
-test('shapes are put to the cloth one by one, trimmed in the hoop, and patterns are printed', async ({
-  page,
-}) => {
+test('shapes are put to the cloth one by one, trimmed in the hoop, and patterns are printed', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const at = await copyOf(page, 'demo-ticket-03');
   await page.goto(`${at}/design`);

@@ -301,9 +301,9 @@ test(
   },
 );
 
-test('several parts are lined up, spread, put in a ring; one thread is one stop, and may be stitched sooner', async ({
-  page,
-}) => {
+test('several parts are lined up, spread, put in a ring; one thread is one stop, and may be stitched sooner', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Napkin', {
     'side to side': 450,
     'hem to hem': 450,

@@ -107,7 +107,7 @@ test('what is promised and cannot be done is said; it is put off, and put back',
 });
 
 test('a piece is dragged to the front and stays pinned there, and a calendar takes the day', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   await shopAtNine(page, [crests(3), exampleB()]);
   const last = page.getByTestId('on-machine-4');
@@ -145,7 +145,7 @@ test('a piece is dragged to the front and stays pinned there, and a calendar tak
   await expect(page.getByRole('region', { name: 'No. 3' })).toContainText(called);
 });
 
-test('two benches that plan at once lose nothing; a shop that is closed says so', async ({
+test('two benches that plan at once lose nothing; a shop that is closed says so', { tag: '@deep' }, async ({
   page,
   browser,
   baseURL,

@@ -77,7 +77,7 @@ test('colours are added, named, chosen and taken away; the design is resized on 
   await ticket.reads(/Letters 3\/16 in high|Letters 1\/8 in high/);
 });
 
-test('machines, rolls and threads of the shelf can be changed', async ({ page }) => {
+test('machines, rolls and threads of the shelf can be changed', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^Single-needle, flat bed:/ }).click();

@@ -103,7 +103,7 @@ async function wholePiece(page: Page, { press, type }: Way): Promise<void> {
   await expect(page.getByTestId('save-state').filter({ visible: true })).toContainText('saved');
 }
 
-test('a whole piece by the keyboard alone', { tag: '@wide' }, async ({ page }) => {
+test('a whole piece by the keyboard alone', { tag: ['@wide', '@deep'] }, async ({ page }) => {
   const count = { tabs: 0 };
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();

@@ -1,11 +1,9 @@
 import { exampleA } from '@zt/core/testing/samples';
 import { expect, test } from './support/test';
 
-test('all pages of a browser hear what is changed by one connection, and the next hears once that page is closed', async ({
-  context,
-  request,
-  shop,
-}) => {
+test('all pages of a browser hear what is changed by one connection, and the next hears once that page is closed', {
+  tag: '@deep',
+}, async ({ context, request, shop }) => {
   let connections = 0;
   context.on('request', (one) => {
     if (one.url().endsWith('/api/changes')) connections += 1;

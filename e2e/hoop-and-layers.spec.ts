@@ -124,7 +124,7 @@ async function markOf(page: Page, name: string): Promise<{ x: number; y: number 
 }
 
 test('a cloth hooped 3.4° crooked: marks read off the hoop give the keys, or how to hoop it again', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Napkin');

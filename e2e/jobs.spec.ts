@@ -157,7 +157,7 @@ const SCREENS_BEFORE = {
   log: 3.7,
 };
 
-test('what a stage says fits more of it into sight', async ({ page }) => {
+test('what a stage says fits more of it into sight', { tag: '@deep' }, async ({ page }) => {
   const printed: string[] = [];
   let [now, then] = [0, 0];
   for (const [stage, before] of Object.entries(SCREENS_BEFORE)) {

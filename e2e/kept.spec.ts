@@ -2,9 +2,9 @@ import { createClient } from '@libsql/client';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
-test('what goes past a bound stays in its field, is named, and the ticket around it saves', async ({
-  page,
-}) => {
+test('what goes past a bound stays in its field, is named, and the ticket around it saves', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Hand towel');
   await ticket.fill('Promised for', '2026-02-31');
@@ -170,7 +170,9 @@ test('what cannot be read is set aside on its page, mended or taken away and put
   await expect(page.getByText('is set aside')).toHaveCount(0);
 });
 
-test('a house number past its bound stays in its field, and the one before is followed', async ({ page }) => {
+test('a house number past its bound stays in its field, and the one before is followed', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/rules');
   await page.getByRole('button', { name: /^Numbers/ }).click();

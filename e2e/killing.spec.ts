@@ -48,7 +48,7 @@ const heldIn = (page: Page) =>
 
 test(
   'killed while its outbox is sending, the browser sends all of it once it is opened again, and nothing twice',
-  { tag: '@long' },
+  { tag: ['@long', '@deep'] },
   async ({ browserName: _ }, { project }) => {
     test.setTimeout(KILLS * CYCLE_MS + 60_000);
     const shop = await openShop();

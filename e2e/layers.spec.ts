@@ -31,9 +31,9 @@ test('overruling cut-away with wash-away on a knit under a dense design: the war
   await ticket.saved();
 });
 
-test('switching “always two” says at once which tickets change, and the rules can be searched', async ({
-  page,
-}) => {
+test('switching “always two” says at once which tickets change, and the rules can be searched', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/rules');
   await page.getByRole('radio', { name: 'always two' }).click();
@@ -304,9 +304,9 @@ test('supplies: one that is used up is on the shopping list, and the ticket has 
   await ticket.saved();
 });
 
-test('a supply is added for one machine, and what is in each needle is set on the shelf', async ({
-  page,
-}) => {
+test('a supply is added for one machine, and what is in each needle is set on the shelf', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Add a supply' }).click();
@@ -423,7 +423,9 @@ test('threads come from a list and go out as one; a list that cannot be read say
   await expect(page.getByRole('heading', { name: `Threads: ${before}` })).toBeVisible();
 });
 
-test('what is to be bought counts the whole bench, however long it is', async ({ page }) => {
+test('what is to be bought counts the whole bench, however long it is', { tag: '@deep' }, async ({
+  page,
+}) => {
   const shop = await openShop();
   for (let i = 0; i < 45; i++) {
     const isLast = i === 44;

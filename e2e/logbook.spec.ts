@@ -25,7 +25,7 @@ async function logged(page: Page, id: string, changed: (ticket: Ticket) => Ticke
 }
 
 test('a floated tee that puckered is logged by tapping where, and changes what is said of the next like it', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   const [bad, next] = [
@@ -130,7 +130,7 @@ test('pieces that speak against the rule say so, take another stack, and become 
 });
 
 test('photos are turned right, made small and plain; what is none is refused in words; one taken away comes back', {
-  tag: '@long',
+  tag: ['@long', '@deep'],
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/log`);

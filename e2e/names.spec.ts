@@ -20,7 +20,7 @@ const NAMES = [
 ];
 
 test('twelve names for napkins come from a pasted list, one too long: each with its own marks, page and stops', {
-  tag: '@wide',
+  tag: ['@wide', '@deep'],
 }, async ({ page, request }) => {
   test.setTimeout(240_000);
   const ticket = onTicket(page);

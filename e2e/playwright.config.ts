@@ -1,5 +1,11 @@
 import { defineConfig } from '@playwright/test';
 
+/**
+ * What goes deep into one thing (`@deep`), and flows that are seen wide besides (`@wide-deep`), run with all cases of what is
+ * enumerated, in `npm run test:long`: docs/browser-tests.md says what each of them proves.
+ */
+const LONG = process.env.LONG === '1';
+
 export default defineConfig({
   testDir: '.',
   globalSetup: './support/seeded.ts',
@@ -33,10 +39,15 @@ export default defineConfig({
   projects: [
     {
       name: 'phone',
-      grepInvert: /@only-wide/,
+      grepInvert: LONG ? /@only-wide/ : /@only-wide|@deep/,
       use: { viewport: { width: 390, height: 844 }, hasTouch: true },
     },
     // What is laid out or worked in another way where there is room; all else is the same there.
-    { name: 'wide', grep: /@wide|@only-wide/, use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'wide',
+      grep: LONG ? /@wide|@only-wide/ : /@wide(?!-deep)|@only-wide/,
+      ...(LONG ? {} : { grepInvert: /@deep/ }),
+      use: { viewport: { width: 1280, height: 800 } },
+    },
   ],
 });

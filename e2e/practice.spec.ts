@@ -20,7 +20,7 @@ const machine = (page: Page) => {
 };
 
 test('a full run on the practice machine: refusals, trace, colours, and a bobbin change', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-03/mount');

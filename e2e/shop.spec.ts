@@ -38,9 +38,9 @@ const fill = async (page: Page, label: string, text: string) => {
 const orderNow = async (page: Page, id: string): Promise<Order> =>
   (await (await page.request.get(`/api/orders/${id}`)).json()).order;
 
-test('twenty tees in five sizes with names, from the quote to being handed over and paid', async ({
-  page,
-}) => {
+test('twenty tees in five sizes with names, from the quote to being handed over and paid', {
+  tag: '@deep',
+}, async ({ page }) => {
   test.setTimeout(240_000);
   const put = (['machines', 'hoops', 'materials', 'threads'] as const).flatMap((noun) =>
     SAMPLE_SHELF[noun].map((item) => ({ noun, item })),

@@ -2,9 +2,9 @@ import type { Shelf } from '@zt/core';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { fillIn, onTicket, unfold } from './support/ticket';
 
-test('a list as a spreadsheet writes it: the encoding is asked about, bad lines are named, one step undoes it', async ({
-  page,
-}) => {
+test('a list as a spreadsheet writes it: the encoding is asked about, bad lines are named, one step undoes it', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   const latin = Buffer.from(

@@ -3,7 +3,7 @@ import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
 /** Worked example A: a T-shirt carried from new to log, with its figures as they stand on the screen. */
-test('a T-shirt with a left chest design, from bare cloth to the logbook', { tag: '@wide' }, async ({
+test('a T-shirt with a left chest design, from bare cloth to the logbook', { tag: '@wide-deep' }, async ({
   page,
   request,
 }) => {

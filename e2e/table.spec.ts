@@ -7,7 +7,7 @@ const cardText = (page: Page) => page.getByTestId('card-text');
 const nextStep = (page: Page) => page.getByRole('button', { name: 'Next step' });
 
 test('one deck goes from where the job stands to the logbook, ticks what was gone through, and is resumed elsewhere', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page, context }) => {
   const at = await putTicket(page, { ...exampleA(), id: 'deck-from-end-to-end', name: 'All the way' });
   await page.goto(`${at}/place`);
@@ -304,7 +304,7 @@ test('a wide screen is a workbench: a board by what is next, a rail, and a sheet
 });
 
 test('shelf and logbook are tables with pictures on a wide screen, sorted by their columns, and gone through by arrows', {
-  tag: '@only-wide',
+  tag: ['@only-wide', '@deep'],
 }, async ({ page }) => {
   await page.goto('/shelf');
   const hoops = page.getByRole('table', { name: 'Hoops' });

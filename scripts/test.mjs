@@ -121,7 +121,7 @@ await timed('browser', () => {
   }
   const output = join(ROOT, '.build/playwright.json');
   rmSync(output, { force: true });
-  const which = isLong ? ['--grep', '@long'] : [];
+  const which = isLong ? ['--grep', '@long|@deep|@wide-deep'] : [];
   check('browser tests', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts', ...which], {
     env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: output },
   });

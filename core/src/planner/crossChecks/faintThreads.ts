@@ -7,7 +7,7 @@ import type { HouseRules } from '../../model/houseRules';
 import type { DesignFacts } from '../../stages/design/designFacts';
 import { isSeenOn } from '../../stock/fromShelf';
 
-/** Threads that run together with the cloth, said where the colours are chosen and where the place is: on both stages. */
+/** Threads that run together with the cloth, said where the colours are chosen. */
 export function faintThreads(ground: string, facts: DesignFacts | null, rules: HouseRules): Finding[] {
   const faint = (facts?.stops ?? []).filter(({ hex }) => !isSeenOn(ground, hex, rules));
   const [first] = faint;
@@ -17,7 +17,5 @@ export function faintThreads(ground: string, facts: DesignFacts | null, rules: H
     faint.length === facts.stops.length && faint.length > 1 ? 'All its threads are' : `${first.name} is`;
   const text = phrase`${which} near the colour of the cloth: ${count(Math.round(apart))} apart in lightness, seen from ${count(numberFor(rules, LAYER_NUMBERS.leastContrast))}. The drawing shows it with a fine line.`;
   const severity = faint.length === facts.stops.length ? 'warn' : 'note';
-  return (['design', 'place'] as const).map((stage) =>
-    finding(stage, `${stage}-faint-thread`, severity, text),
-  );
+  return [finding('design', 'design-faint-thread', severity, text)];
 }

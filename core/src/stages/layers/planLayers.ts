@@ -305,7 +305,8 @@ const slipUnder = (): Mend => ({
 function riskFindings(sheets: readonly Sheet[], topper: string, facts: LayerFacts): Finding[] {
   const found: Finding[] = [];
   const warn = (code: string, text: Phrase) => found.push(finding('layers', code, 'warn', text));
-  if (facts.drapes && facts.rank >= 2)
+  // What is stretched over a filling does not hang.
+  if (facts.drapes && !facts.satOn && facts.rank >= 2)
     found.push(
       finding(
         'layers',

@@ -40,7 +40,9 @@ export function fitCentreLine(
     Math.abs(leanDeg) >= numberFor(rules, PIECE_NUMBERS.unevenDeg) ||
     Math.abs(grain ? leanDegOf(grain) : 0) >= numberFor(rules, PIECE_NUMBERS.unevenDeg) ||
     middles.some((m) => Math.abs(m.x) >= numberFor(rules, PIECE_NUMBERS.unevenMm));
-  const usedSchool = schoolFor(rules, 'centreLine');
+  const asked = schoolFor(rules, 'centreLine');
+  // Without a reading of the grain there is no line of it to follow.
+  const usedSchool = asked === 'grain' && !grain ? 'wearers' : asked;
   const bySchool = { wearers: STRAIGHT, seams, grain: grain ?? STRAIGHT };
   const used = uneven ? bySchool[usedSchool] : STRAIGHT;
   return { seams, grain, leanDeg, offsetMm: seams.offset, uneven, used, usedSchool };
