@@ -105,7 +105,7 @@ test('a deck of cards for each stage that has one', async ({ page }) => {
     ['hoop', /^Cut 5 of the cut-away, medium: 7 1\/16 in × /],
     ['place', /^Wash and press it first/],
     ['layers', /^Cut 5 of the cut-away, medium/],
-    ['mount', /Carriage free before you mount the hoop/],
+    ['mount', /laid out in order/],
     ['stitch', /^Colour 1:/],
     ['finish', /Off the machine; loosen the ring/],
   ];

@@ -230,13 +230,11 @@ export { isSeenOn, nearestThread, shuffledThreads, toneLadder } from './stock/fr
 export { changeNeedle, needlesOf, SUPPLIES, withNeedle } from './stock/supplies';
 export { type CutFrom, layoutOf } from './uses/cutting/cutting';
 export { type SheetPiece, sheetPieces } from './uses/cutting/sheetPieces';
-export { deckOf } from './uses/deck/jobSteps';
 export type { RingPicture, Step } from './uses/deck/step';
 export type { Advice, StackAdvice, ToldChance } from './uses/evidence/advice';
 export type { EntryFacts, LearnedFacts } from './uses/find/entryFacts';
 export { HOUSE_NUMBERS } from './uses/houseRules/numbers';
 export { answersTo, textOfBelief, textOfNumber } from './uses/houseRules/search';
-export { type ChangedTicket, whatChanges } from './uses/houseRules/whatChanges';
 export { asUsed } from './uses/logbook/asUsed';
 export { drawnFrom, frozenPlan, PLANNER_VERSION } from './uses/logbook/frozenPlan';
 export { shelfUseOf } from './uses/logbook/shelfUse';

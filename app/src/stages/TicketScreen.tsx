@@ -1,7 +1,6 @@
 import {
   answerOf,
   type DisplayUnits,
-  deckOf,
   type Finding,
   isInTheWay,
   STAGE_QUESTIONS,
@@ -10,6 +9,7 @@ import {
   say,
   titleOf,
 } from '@zt/core';
+import { hasActs } from '@zt/core/planner/hands/ofStage';
 import { nameInHand } from '@zt/core/planner/onTable';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { useRouter } from 'expo-router';
@@ -131,7 +131,7 @@ function Foot({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => voi
       <IconPress icon="undo" label="Undo" disabled={past.length === 0} onPress={() => dispatch(undone())} />
       <IconPress icon="redo" label="Redo" disabled={future.length === 0} onPress={() => dispatch(redone())} />
       <Stack grow />
-      {deckOf(stage, plan, rules).length > 0 ? (
+      {hasActs(stage, plan, rules) ? (
         <Press
           title={narrow ? 'Table' : 'At the table'}
           label="At the table"

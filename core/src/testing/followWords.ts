@@ -72,7 +72,8 @@ export function hoopedFurther(
     if (step.id.startsWith('turn '))
       onPieceDeg = planned + Number(/Turn the hoop ([\d.-]+)°/.exec(text)?.[1]);
     if (/^(hoop centre|notches) /.test(step.id) && /centre mark/.test(text)) {
-      const from = copies[Number(/centre mark(?: and both axis marks)? of no\. (\d+)/.exec(text)?.[1]) - 1];
+      const from =
+        copies[Number(/centre mark(?: and both axis marks)? of no\. (\d+)/.exec(text)?.[1] ?? 1) - 1];
       if (!from) throw new Error(`no mark in: ${text}`);
       at = / go /.test(text) ? goneFrom(from.centre, from.turnDeg, step, units) : from.centre;
     }

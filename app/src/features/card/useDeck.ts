@@ -1,7 +1,7 @@
-import { deckOf, isInTheWay, type Stage, type Step, type Ticket } from '@zt/core';
+import { isInTheWay, type Stage, type Step, type Ticket } from '@zt/core';
 import { nameInHand } from '@zt/core/planner/onTable';
 import { isDone, nextToDo, STAGE_OF, tickOff } from '@zt/core/uses/deck/done';
-import { jobSteps } from '@zt/core/uses/deck/jobSteps';
+import { deckOf, jobSteps } from '@zt/core/uses/deck/jobSteps';
 import { tickAt, withTick } from '@zt/core/uses/logbook/ticked';
 import { useEffect, useRef, useState } from 'react';
 import { usePlan, useRules, useTicket, useTicketActs } from '../../hooks/useTicket';

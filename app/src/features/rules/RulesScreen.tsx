@@ -1,7 +1,6 @@
 import {
   answersTo,
   BELIEFS,
-  type ChangedTicket,
   HOUSE_NUMBERS,
   type HouseNumber,
   type HouseRules,
@@ -16,6 +15,7 @@ import {
 } from '@zt/core';
 import type { HowFar } from '@zt/core/base/inSteps';
 import { minorDigits } from '@zt/core/base/units/money';
+import type { ChangedTicket } from '@zt/core/uses/houseRules/whatChanges';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

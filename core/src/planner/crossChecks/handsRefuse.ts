@@ -5,7 +5,7 @@ import { EMPTY_HOOP } from '../../model/ticket/hoop';
 import { jobOf } from '../hands/job';
 import { jobActs } from '../hands/jobActs';
 import { obey } from '../hands/obey';
-import { REFUSALS, type RefusalCode } from '../hands/refusal';
+import { type RefusalCode, refusalOf } from '../hands/refusal';
 import type { Results } from '../planned';
 import type { Given } from '../stage';
 
@@ -99,7 +99,7 @@ export function handsRefuse(given: Given, results: Results, replan: (given: Give
   return refusedOf(given, results)
     .filter((code) => !(SAID[code] ?? []).some((other) => said.has(other)))
     .map((code) => {
-      const [stage, text] = REFUSALS[code];
+      const [stage, text] = refusalOf(code);
       return finding(stage, `hands-${code}`, 'stop', text, { mends: mendsFor(code, given, results, replan) });
     });
 }

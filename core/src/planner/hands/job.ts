@@ -6,7 +6,6 @@ import type { Act } from '../../model/deed';
 import type { HouseRules } from '../../model/houseRules';
 import type { LaidHoop } from '../../stages/hoop/layHoop';
 import type { LayersPlan } from '../../stages/layers/planLayers';
-import { isA } from '../../stages/piece/geometry';
 import { holesStay } from '../../stages/piece/holesStay';
 import type { Results } from '../planned';
 import type { RefusalCode } from './refusal';
@@ -28,7 +27,6 @@ export interface Job {
   hasCloth: boolean;
   takesIron: boolean;
   holesStay: boolean;
-  isWornOnSkin: boolean;
   copies: readonly Spot[];
   /** What is stitched of each part, about the design's centre, in its own turn, and where its file's centre lies; one where it is whole. */
   parts: readonly { hull: readonly Point[]; fileCentre: Point }[];
@@ -59,7 +57,6 @@ export function jobOf(
     hasCloth: piece.fabric.structure !== 'no cloth',
     takesIron: piece.fabric.iron !== 'no',
     holesStay: holesStay(piece.fabric),
-    isWornOnSkin: isA(piece.kind, 'baby'),
     copies: place.copies.length > 0 ? place.copies : [place],
     parts: split
       ? split.split.parts.map(({ hull, centre }) => ({ hull, fileCentre: centre }))

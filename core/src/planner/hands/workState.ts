@@ -49,11 +49,8 @@ export interface WorkState {
   laid: Set<string>;
   trimmed: Set<string>;
   stitched: Stitched[];
-  basted: number;
   /** What is still on the piece when it is taken out, by the places of its sheets; how many times. */
   left: { sheets: Map<number, number>; topper: boolean; filmRest: boolean; boxes: number; crosses: boolean };
-  isCovered: boolean;
-  isFinished: boolean;
 }
 
 /** The table before anything is done. */
@@ -85,8 +82,5 @@ export const atStart = (): WorkState => ({
   laid: new Set(),
   trimmed: new Set(),
   stitched: [],
-  basted: 0,
   left: { sheets: new Map(), topper: false, filmRest: false, boxes: 0, crosses: false },
-  isCovered: false,
-  isFinished: false,
 });

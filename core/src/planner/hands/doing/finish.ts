@@ -36,7 +36,6 @@ const cover: DoDeed<'cover'> = ({ by }, hands) => {
     iron(hands);
     if (state.isWet) refuse('wet-fused');
   }
-  state.isCovered = true;
 };
 
 export const DO_FINISH: DoDeeds<FinishDeed['do']> = {

@@ -21,7 +21,11 @@ import {
 const kindIn = (said: Pick<Said<'close'>, 'plan' | 'rules'>) =>
   hoopKindOf(atHoop(said).hoop.laid.verdict.hoop);
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const AS_BEFORE = phrase`As for no. 1.`;
+const AS_BEFORE = phrase`As before.`;
+
+/** Which of several copies a mark is of; of one there is nothing to say. */
+const ofCopy = (copy: number, { place }: Pick<Said<'close'>['plan'], 'place'>): string =>
+  place && place.copies.length > 1 ? ` of no. ${copy}` : '';
 
 const bracket: SayDeed<'turn bracket'> = (said) => {
   const { hoop, mount } = atHoop(said);
@@ -46,7 +50,7 @@ const hoopSheets: SayDeed<'hoop sheets'> = (said) => {
         caution: closeCaution,
       }
     : {
-        text: phrase`Hoop ${names.replaceAll('the ', 'a new ')} alone, as for no. 1.`,
+        text: phrase`Hoop ${names.replaceAll('the ', 'a new ')} alone, as before.`,
         hint,
         ring: 'sheet',
         caution: closeCaution,
@@ -73,7 +77,7 @@ const layUnder: SayDeed<'lay under'> = ({ deed, act, plan }) => {
   return isFirst(act)
     ? { text: phrase`Lay ${names} under the cloth, over the lower ring on all sides.`, ring: 'inside' }
     : {
-        text: phrase`Put ${names.replaceAll('the ', 'a new ')} under the cloth, as for no. 1.`,
+        text: phrase`Put ${names.replaceAll('the ', 'a new ')} under the cloth, as before.`,
         ring: 'sheet',
       };
 };
@@ -112,7 +116,7 @@ const findHoopCentre: SayDeed<'find hoop centre'> = (said) => {
         ...onlyLeg(deed.legs),
       }
     : {
-        text: phrase`Hoop centre for ${allOf(act)}: from the centre mark of no. ${String(deed.from)} go ${wayWords(deed.legs)}.`,
+        text: phrase`Hoop centre for ${allOf(act)}: from the centre mark${ofCopy(deed.from, said.plan)} go ${wayWords(deed.legs)}.`,
         ...drawnHoop(said),
         ...onlyLeg(deed.legs),
       };
@@ -120,7 +124,7 @@ const findHoopCentre: SayDeed<'find hoop centre'> = (said) => {
 
 const layHoop: SayDeed<'lay hoop'> = (said) => {
   const { deed, act } = said;
-  const of = isFirst(act) ? '' : ` of no. ${act.copy}`;
+  const of = isFirst(act) ? '' : ofCopy(act.copy, said.plan);
   return deed.on === 'marks'
     ? {
         text: phrase`Align the hoop's notches with the centre mark and both axis marks${of}.`,

@@ -1,5 +1,4 @@
 import { count, minutes, mm, type Phrase, phrase } from '../../../base/units/phrase';
-import type { MachineDeed } from '../../../model/deed';
 import { wantedPieces } from '../../../planner/hands/wantedPieces';
 import { topperWords } from '../../../stages/mount/planMount';
 import type { Words } from '../step';
@@ -20,9 +19,11 @@ const sentence = ([first, ...rest]: Phrase): Phrase => {
   return [begun, ...rest, '.'];
 };
 
-/** As the checklist of the machine has it. */
-function checked({ act, plan: { mount } }: AnySaid): Words {
-  const check = mount?.checklist.find(({ id }) => act.id === `check ${id}`);
+/** As the checklist of the machine has it, or the finish. */
+export function checked({ act, plan: { mount, finish } }: AnySaid): Words {
+  const check =
+    mount?.checklist.find(({ id }) => act.id === `check ${id}`) ??
+    finish?.steps.find(({ id }) => act.id === `finish ${id}`);
   return { text: check?.text ?? [], caution: check?.caution ?? null };
 }
 
@@ -120,22 +121,15 @@ const baste: SayDeed<'baste'> = (said) =>
         caution: MOVING,
       };
 
-export const SAY_MACHINE: SayDeeds<MachineDeed['do'] | 'enter keys' | 'stitch' | 'lay cloth' | 'trim cloth'> =
-  {
-    'lay out threads': checked,
-    'fit needle': checked,
-    'fill bobbin': checked,
-    'free the carriage': checked,
-    'reach under': checked,
-    latch,
-    'needle over mark': checked,
-    'see the top': checked,
-    'clear the field': checked,
-    'lay topper': layTopper,
-    trace,
-    baste,
-    'enter keys': enterKeys,
-    stitch,
-    'lay cloth': atCloth,
-    'trim cloth': atCloth,
-  };
+export const SAY_MACHINE: SayDeeds<
+  'latch' | 'lay topper' | 'trace' | 'baste' | 'enter keys' | 'stitch' | 'lay cloth' | 'trim cloth'
+> = {
+  latch,
+  'lay topper': layTopper,
+  trace,
+  baste,
+  'enter keys': enterKeys,
+  stitch,
+  'lay cloth': atCloth,
+  'trim cloth': atCloth,
+};
