@@ -1,13 +1,5 @@
-import {
-  answersTo,
-  BELIEFS,
-  type Belief,
-  type HouseRules,
-  QUESTIONS,
-  schoolFor,
-  schoolsOf,
-  textOfBelief,
-} from '@zt/core';
+import { BELIEFS, type Belief, type HouseRules, QUESTIONS, schoolFor, schoolsOf } from '@zt/core';
+import { answersTo, textOfBelief } from '@zt/core/uses/houseRules/search';
 import { useState } from 'react';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';

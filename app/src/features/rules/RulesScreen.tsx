@@ -1,5 +1,4 @@
 import {
-  answersTo,
   BELIEFS,
   HOUSE_NUMBERS,
   type HouseNumber,
@@ -11,10 +10,10 @@ import {
   say,
   schoolFor,
   schoolsOf,
-  textOfNumber,
 } from '@zt/core';
 import type { HowFar } from '@zt/core/base/inSteps';
 import { minorDigits } from '@zt/core/base/units/money';
+import { answersTo, textOfNumber } from '@zt/core/uses/houseRules/search';
 import type { ChangedTicket } from '@zt/core/uses/houseRules/whatChanges';
 import { Link } from 'expo-router';
 import { useState } from 'react';
