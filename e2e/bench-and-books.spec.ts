@@ -1,9 +1,9 @@
 import { expect, test } from './support/test';
 import { copyOf, fillIn, onTicket } from './support/ticket';
 
-test('the bench shows each ticket, its stage and its worst finding, and finds one', { tag: '@wide' }, async ({
-  page,
-}) => {
+test('the bench shows each ticket, its stage and its worst finding, and finds one', {
+  tag: '@wide-deep',
+}, async ({ page }) => {
   await page.goto('/');
   await expect(page.getByText(/15 pieces, \d+ min of stitching/)).toBeVisible();
   const rows = page.getByRole('link', { name: /: / });
@@ -55,9 +55,9 @@ test('the logbook filters by piece, fabric, method and outcome, and opens an ent
   await ticket.reads('How it was marked');
 });
 
-test('a hoop is added to the shelf, measured, judged, taken off and put back', { tag: '@wide-deep' }, async ({
-  page,
-}) => {
+test('a hoop is added to the shelf, measured, judged, taken off and put back', {
+  tag: ['@wide', '@deep'],
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await expect(page.getByRole('heading', { name: 'Hoops: 10' })).toBeVisible();

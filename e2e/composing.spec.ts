@@ -66,9 +66,9 @@ async function putAt(page: Page, [x, left]: [string, 'left' | 'right'], y: strin
   await fillIn(textbox(page, 'up or down'), y);
 }
 
-test('a name with two mirrored sprigs comes closer to fit 100 × 100, its letters kept together', async ({
-  page,
-}) => {
+test('a name with two mirrored sprigs comes closer to fit 100 × 100, its letters kept together', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Hand towel', {
     'side to side': 480,
     'border band, height': 45,
@@ -145,7 +145,7 @@ test('a monogram of three letters in a ring goes onto a towel', async ({ page })
   expect(planned.design.findings.filter(({ severity }) => severity === 'next')).toEqual([]);
 });
 
-test('a wreath of leaves goes round a monogram, as many as have room', async ({ page }) => {
+test('a wreath of leaves goes round a monogram, as many as have room', { tag: '@deep' }, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Hand towel', {
     'side to side': 480,
     'border band, height': 45,
@@ -167,9 +167,9 @@ test('a wreath of leaves goes round a monogram, as many as have room', async ({ 
   for (const one of far) expect(Math.abs(one - (far[0] ?? 0))).toBeLessThan(0.5);
 });
 
-test('what cannot be set is said in words, with the typefaces that could; nothing typed is lost', async ({
-  page,
-}) => {
+test('what cannot be set is said in words, with the typefaces that could; nothing typed is lost', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Napkin', {});
   await button(page, 'Add letters').click();
   const letters = textbox(page, 'letters');
@@ -203,9 +203,9 @@ test('what cannot be set is said in words, with the typefaces that could; nothin
   await ticket.saved();
 });
 
-test('small letters are judged one by one, and a larger height is offered that mends them', async ({
-  page,
-}) => {
+test('small letters are judged one by one, and a larger height is offered that mends them', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Napkin', {});
   await button(page, 'Add letters').click();
   await fillIn(textbox(page, 'letters'), 'Hannah');
@@ -223,7 +223,7 @@ test('small letters are judged one by one, and a larger height is offered that m
 
 test(
   'parts are taken on the sheet: dragged, turned by their handle, nudged by keys; each is one step to undo',
-  { tag: '@wide' },
+  { tag: '@wide-deep' },
   async ({ page }, { project }) => {
     const ticket = await startedAtDesign(page, 'Napkin', {});
     await button(page, 'Add letters').click();
@@ -353,7 +353,7 @@ test('several parts are lined up, spread, put in a ring; one thread is one stop,
   expect(Math.abs((last?.at.x ?? 9) - 0)).toBeLessThan(1);
 });
 
-test('of thirty parts one is dragged, and no other moves', { tag: '@wide' }, async ({ page }) => {
+test('of thirty parts one is dragged, and no other moves', { tag: '@wide-deep' }, async ({ page }) => {
   const id = `thirty-parts-${crypto.randomUUID()}`;
   const letters = await setInNode('Pennyscar');
   const parts = Array.from({ length: 30 }, (_, i) => ({
@@ -383,7 +383,9 @@ test('of thirty parts one is dragged, and no other moves', { tag: '@wide' }, asy
   await page.request.delete(`/api/tickets/${id}`);
 });
 
-test('a size off the machine has its stitches by colour: they are counted together', async ({ page }) => {
+test('a size off the machine has its stitches by colour: they are counted together', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Napkin', {});
   await fillIn(textbox(page, 'design width'), '60');
   await fillIn(textbox(page, 'design height'), '40');

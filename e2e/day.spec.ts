@@ -85,7 +85,9 @@ test('a day is planned, done step by step, and planned anew when it runs late', 
   await expect(now(page)).toContainText(/Hoop no\. 2|At the machine, no\. 1, .*: change to yellow/);
 });
 
-test('what is promised and cannot be done is said; it is put off, and put back', async ({ page }) => {
+test('what is promised and cannot be done is said; it is put off, and put back', { tag: '@deep' }, async ({
+  page,
+}) => {
   await shopAtNine(page, [{ ...crests(40), due: '2026-11-27' }, exampleB()]);
   await expect(
     page.getByText(
@@ -180,7 +182,7 @@ test('two benches that plan at once lose nothing; a shop that is closed says so'
 });
 
 test('the sheets of the bench are laid out together, cut by cut, and printed; bare pieces are bought with spares', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const order = { id: 'order-of-crests', name: 'Regatta', state: 'agreed' };
   const ordered = {
@@ -218,9 +220,9 @@ test('the sheets of the bench are laid out together, cut by cut, and printed; ba
   await expect(page.getByRole('link', { name: 'Shopping list as a table (CSV)' })).toBeVisible();
 });
 
-test('an order of thousands: what is too much for one ticket, one day or one cut plan is said, and counted', async ({
-  page,
-}) => {
+test('an order of thousands: what is too much for one ticket, one day or one cut plan is said, and counted', {
+  tag: '@deep',
+}, async ({ page }) => {
   const thousands = [1, 2, 3].map((n) => ({ ...crests(1000), id: `ticket-of-thousand-${n}` }));
   await shopAtNine(page, thousands);
   await expect(page.getByText(/^60 pieces, done /)).toBeVisible();

@@ -92,7 +92,9 @@ test('a drawing that cannot be used is refused in words, runs nothing and loses 
   expect(await page.evaluate(() => 'hurt' in window)).toBe(false);
 });
 
-test('a drawing that says nothing of its size is asked about, with what the hoops hold', async ({ page }) => {
+test('a drawing that says nothing of its size is asked about, with what the hoops hold', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Napkin');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -148,10 +150,9 @@ const COLUMN = svg(
   '<rect x="5" y="5" width="50" height="12" fill="#1F3A5F"/><rect x="5" y="20" width="50" height="2" fill="#C8322B"/>',
 );
 
-test('a drawing at another size has the stitches of that size, whoever opens it, and keeps the threads chosen', async ({
-  page,
-  request,
-}) => {
+test('a drawing at another size has the stitches of that size, whoever opens it, and keeps the threads chosen', {
+  tag: '@deep',
+}, async ({ page, request }) => {
   const ticket = onTicket(page);
   const rules = await (await request.get('/api/rules')).json();
   await ticket.start('T-shirt');
@@ -200,7 +201,7 @@ test('a drawing at another size has the stitches of that size, whoever opens it,
   await request.put('/api/rules', { data: { rules } });
 });
 
-test('any width that a design may have is taken, and none beyond', async ({ page }) => {
+test('any width that a design may have is taken, and none beyond', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('T-shirt');
   await page.getByRole('radio', { name: 'millimetres' }).click();

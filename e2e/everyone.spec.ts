@@ -42,7 +42,7 @@ test('keys act where they belong: on a choice they choose, on a tick they tick, 
   await ticket.saved();
 });
 
-test('letters that act by themselves can be turned off on a device', async ({ page }) => {
+test('letters that act by themselves can be turned off on a device', { tag: '@deep' }, async ({ page }) => {
   await page.goto('/rules');
   await page.getByRole('link', { name: 'Keys of the keyboard' }).click();
   await page.getByRole('checkbox', { name: 'Letters do something by themselves on this device' }).click();
@@ -56,7 +56,7 @@ test('letters that act by themselves can be turned off on a device', async ({ pa
 });
 
 test('the focus stays near: at the panel that was gone to, by the button that can be pressed no more', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.startByHand('Bath towel');

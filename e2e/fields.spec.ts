@@ -29,7 +29,7 @@ test('the cloth on this ticket differs from the library’s, and every plan foll
   await ticket.saved();
 });
 
-test('an uneven piece: heights are added, read and taken away again', async ({ page }) => {
+test('an uneven piece: heights are added, read and taken away again', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/piece');
   await page.getByRole('button', { name: 'Is it cut straight?' }).click();
@@ -98,7 +98,7 @@ test('machines, rolls and threads of the shelf can be changed', { tag: '@deep' }
   await ticket.fill('hours on the needle', '5.5');
 });
 
-test('a deck of cards for each stage that has one', async ({ page }) => {
+test('a deck of cards for each stage that has one', { tag: '@deep' }, async ({ page }) => {
   const first: [string, RegExp][] = [
     // All of it is measured: the hands go on with the next.
     ['piece', /^Straight across the hem/],

@@ -18,7 +18,7 @@ async function takeAndMove(page: Page, drawn: Locator, by: { x: number; y: numbe
 }
 
 test('a chalked mark is dragged on the drawn hoop under a glass, then nudged by half a millimetre', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/mount`);

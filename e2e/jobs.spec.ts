@@ -132,7 +132,7 @@ async function wholeJob(page: Page, job: Job): Promise<{ taps: number; swipes: n
   return count;
 }
 
-for (const job of someOf(JOBS, 4))
+for (const job of someOf(JOBS, 8))
   test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, { tag: '@long' }, async ({
     page,
   }) => {

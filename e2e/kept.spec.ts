@@ -44,7 +44,7 @@ test('a mark read far off the hoop’s grid is kept as typed and stops the keys,
   await ticket.saved();
 });
 
-test('a length typed slowly is taken whole, never half', async ({ page }) => {
+test('a length typed slowly is taken whole, never half', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Bath towel');
   const field = page.getByRole('textbox', { name: 'side to side', exact: true });
@@ -98,9 +98,9 @@ test.describe('a ticket that the server does not take', () => {
   });
 });
 
-test('a figure on the shelf past its bound stays with its item, and the hoop is not planned with', async ({
-  page,
-}) => {
+test('a figure on the shelf past its bound stays with its item, and the hoop is not planned with', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Add a hoop' }).click();
@@ -116,7 +116,7 @@ test('a figure on the shelf past its bound stays with its item, and the hoop is 
   await page.getByRole('button', { name: 'Take it off the shelf' }).click();
 });
 
-test('a ticket taken off the bench elsewhere is kept, stays off, and is put back', async ({
+test('a ticket taken off the bench elsewhere is kept, stays off, and is put back', { tag: '@deep' }, async ({
   page,
   request,
   baseURL,
@@ -189,9 +189,9 @@ test('a house number past its bound stays in its field, and the one before is fo
   await expect(field).toHaveValue(/ in$/);
 });
 
-test('a drawing no hoop takes is refused in words, and one with edges on each other is read', async ({
-  page,
-}) => {
+test('a drawing no hoop takes is refused in words, and one with edges on each other is read', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Hand towel');
   await ticket.stage('Design');

@@ -62,10 +62,9 @@ async function putOffcutsAway(request: APIRequestContext, stabilizer: Stabilizer
   await request.post('/api/shelf', { data: { put } });
 }
 
-test('a missing stabilizer has its substitute with what it costs in risk, and stands on the shopping list', async ({
-  page,
-  request,
-}) => {
+test('a missing stabilizer has its substitute with what it costs in risk, and stands on the shopping list', {
+  tag: '@deep',
+}, async ({ page, request }) => {
   const ticket = onTicket(page);
   await putOffcutsAway(request, 'cut-away');
   await page.goto('/shelf');
@@ -211,7 +210,9 @@ test('colours come from the threads owned: nearest, a ladder of one tone, a shuf
   await ticket.saved();
 });
 
-test('colours like a picture: its own colours, as the nearest threads owned', async ({ page }) => {
+test('colours like a picture: its own colours, as the nearest threads owned', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-12/design');
   await page.getByRole('button', { name: 'Colours from the shelf' }).click();
@@ -257,7 +258,9 @@ test('the needle’s hours are told, a new one counts from nothing, and that can
   await expect(hours).toHaveText(before);
 });
 
-test('each needle of a many-needle machine has its hours and the thread on it', async ({ page }) => {
+test('each needle of a many-needle machine has its hours and the thread on it', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-10/mount');
   const arm = page.getByRole('radio', { name: 'Six-needle, free arm' });
@@ -278,9 +281,9 @@ test('each needle of a many-needle machine has its hours and the thread on it', 
   await ticket.saved();
 });
 
-test('supplies: one that is used up is on the shopping list, and the ticket has the nearest instead', async ({
-  page,
-}) => {
+test('supplies: one that is used up is on the shopping list, and the ticket has the nearest instead', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/layers');
   await ticket.reads('75/11 ballpoint');
@@ -331,7 +334,7 @@ test('a supply is added for one machine, and what is in each needle is set on th
   await ticket.saved();
 });
 
-test('an offcut on the shelf serves before the roll', async ({ page }) => {
+test('an offcut on the shelf serves before the roll', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('radio', { name: 'millimetres' }).click();

@@ -81,9 +81,9 @@ test('a floated tee that puckered is logged by tapping where, and changes what i
   await expect(page.getByTestId('trial')).toContainText('hooped in place of floated, all else as it was.');
 });
 
-test('pieces that speak against the rule say so, take another stack, and become a way of the shop that is switched off again', async ({
-  page,
-}) => {
+test('pieces that speak against the rule say so, take another stack, and become a way of the shop that is switched off again', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const jeans = (t: Ticket): Ticket => ({
     ...t,
@@ -262,9 +262,9 @@ test('one thing is tried on a swatch: what would decide is said, a second change
   await ticket.reads('A swatch');
 });
 
-test('a search is narrowed by facets with their counts, kept under a name, taken off and put back', async ({
-  page,
-}) => {
+test('a search is narrowed by facets with their counts, kept under a name, taken off and put back', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/logbook');
   await ticket.fill('Find a piece', 'gull');
@@ -323,7 +323,7 @@ test('an order is repeated in another size: what will be other is told first', a
   await expect(page.getByRole('heading', { name: /Measure the T-shirt/ })).toBeVisible();
 });
 
-test('entries stand side by side, what differs first', { tag: '@wide' }, async ({ page }) => {
+test('entries stand side by side, what differs first', { tag: '@wide-deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/logbook');
   await page.getByRole('button', { name: 'Compare some' }).click();
@@ -367,7 +367,7 @@ test('the logbook shows itself in pictures, each with its figures', async ({ pag
 test.describe(() => {
   test.use({ allowed: [/status of 400/] });
 
-  test('a document that was changed is refused whole, with its line', async ({ page }) => {
+  test('a document that was changed is refused whole, with its line', { tag: '@deep' }, async ({ page }) => {
     const ticket = onTicket(page);
     const text = await (await page.request.get('/api/export')).text();
     const lines = text.split('\n');
@@ -391,10 +391,9 @@ test.describe(() => {
   });
 });
 
-test('a drill over two days: what was wrong comes back in a while, what was right the days after', async ({
-  page,
-  request,
-}) => {
+test('a drill over two days: what was wrong comes back in a while, what was right the days after', {
+  tag: '@deep',
+}, async ({ page, request }) => {
   const ticket = onTicket(page);
   await page.clock.install({ time: new Date('2026-05-04T09:00:00Z') });
   await page.goto('/logbook');
@@ -448,9 +447,9 @@ function parsed(text: string): { mm: number } {
   return read;
 }
 
-test('of a run one piece came out otherwise; where it lies, what was keyed, counted and tried stand in the entry', async ({
-  page,
-}) => {
+test('of a run one piece came out otherwise; where it lies, what was keyed, counted and tried stand in the entry', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/log`);
   await page.getByRole('button', { name: 'one came out otherwise' }).click();
@@ -495,9 +494,9 @@ test('of a run one piece came out otherwise; where it lies, what was keyed, coun
   await expect(page.getByRole('heading', { name: /Measure the Hand towel/i })).toBeVisible();
 });
 
-test('what was measured fits a number of the house, which is taken and put back; days narrow the logbook down', async ({
-  page,
-}) => {
+test('what was measured fits a number of the house, which is taken and put back; days narrow the logbook down', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const planned = await page.request.post('/api/plan', { data: { ticketId: 'demo-ticket-02' } });
   const { stitch } = (await planned.json()) as { stitch: { topM: number; stitchings: number } };

@@ -38,7 +38,9 @@ test('a design is moved by a tape’s mark and by typed lengths, and rests where
   await ticket.saved();
 });
 
-test('drawings of several tickets opened one after the other keep their own hatching', async ({ page }) => {
+test('drawings of several tickets opened one after the other keep their own hatching', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/');
   for (const name of ['Crew tee, crossed oars', 'Bath towel, monogram']) {

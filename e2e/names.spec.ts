@@ -100,10 +100,9 @@ test('twelve names for napkins come from a pasted list, one too long: each with 
   await ticket.reads(NAMES.join(', '));
 });
 
-test('a list that is broken in places is taken but for those, and letters that no face has are told', async ({
-  page,
-  request,
-}) => {
+test('a list that is broken in places is taken but for those, and letters that no face has are told', {
+  tag: '@deep',
+}, async ({ page, request }) => {
   const ticket = onTicket(page);
   const id = `broken-names`;
   const tee = measuredTicket('t-shirt', 'left-chest', [90, 60]);

@@ -88,7 +88,9 @@ test('with the shop’s computer off a piece is worked on, closed, opened again,
   expect((await asked<LogPage>('/logbook')).entries.map(({ name }) => name)).toContain('Named in the dark');
 });
 
-test('a newer app is offered in the middle of a deck, changes nothing there, and is taken when somebody says so', async () => {
+test('a newer app is offered in the middle of a deck, changes nothing there, and is taken when somebody says so', {
+  tag: '@deep',
+}, async () => {
   const page = await keptPage('/ticket/demo-ticket-01/card/hoop');
   const step = page.getByTestId('card-text').filter({ hasText: /^Fuse|^Spray|^Needle|^Loosen|^Cut/ });
   await page.getByRole('button', { name: 'Next step' }).click();

@@ -18,7 +18,7 @@ const fill = async (page: Page, label: string, text: string) => {
 };
 
 test('an order from asked to paid: a new customer, tickets from the bench, the price it needs, quote and receipt', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const bench = await asked<{ tickets: { ticket: Ticket }[] }>(page, '/tickets');
   const free = bench.tickets.find(({ ticket }) => ticket.orderId === null);

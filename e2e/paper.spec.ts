@@ -39,7 +39,7 @@ test('every sheet of a tiled template and of the ruler proves itself, on Letter 
   }
 });
 
-test('the sheet comes as SVG in millimetres and as a picture', async ({ page }) => {
+test('the sheet comes as SVG in millimetres and as a picture', { tag: '@deep' }, async ({ page }) => {
   await page.goto('/ticket/demo-ticket-02/print');
   for (const [role, name, file] of [
     ['button', 'Sheet as SVG', 'sheet.svg'],

@@ -2,7 +2,7 @@ import { expect, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
 test('a hoodie with a pocket is measured reading by reading, and its chest mark found', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Hoodie with a pocket');
@@ -172,7 +172,9 @@ test('a blank is kept under a name, and measures the next piece', async ({ page 
   ).toBeVisible();
 });
 
-test('a place of our own is kept from where it was moved, and grows with the size', async ({ page }) => {
+test('a place of our own is kept from where it was moved, and grows with the size', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-04/place');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -197,7 +199,7 @@ test('a place of our own is kept from where it was moved, and grows with the siz
   await ticket.saved();
 });
 
-test('the back and the sleeve ask for their own readings', async ({ page }) => {
+test('the back and the sleeve ask for their own readings', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-04/piece');
   await expect(page.getByRole('button', { name: /^sleeve hem/ })).toHaveCount(0);
@@ -217,9 +219,9 @@ test('the back and the sleeve ask for their own readings', async ({ page }) => {
   await ticket.saved();
 });
 
-test('a cushion: a gap from the edge, its strip cut to size, its seam opened and closed again', async ({
-  page,
-}) => {
+test('a cushion: a gap from the edge, its strip cut to size, its seam opened and closed again', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Cushion cover');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -248,7 +250,9 @@ test('a cushion: a gap from the edge, its strip cut to size, its seam opened and
   await ticket.saved();
 });
 
-test('the shop’s own cloth is added to the shelf and offered on a ticket', async ({ page }) => {
+test('the shop’s own cloth is added to the shelf and offered on a ticket', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await expect(page.getByRole('heading', { name: 'Our own cloths: 1' })).toBeVisible();

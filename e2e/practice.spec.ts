@@ -66,9 +66,9 @@ test('a full run on the practice machine: refusals, trace, colours, and a bobbin
   await expect(page.getByTestId('outcome')).toHaveText(/^On its marks: \d(\.\d)? mm off\.$/);
 });
 
-test('a hoodie loaded upside down, its figure facing the pocket: the display says so, the machine shows it', async ({
-  page,
-}) => {
+test('a hoodie loaded upside down, its figure facing the pocket: the display says so, the machine shows it', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-10/place');
   const placements = page.getByRole('button', { name: 'Change the placement' });
@@ -105,9 +105,9 @@ test('a hoodie loaded upside down, its figure facing the pocket: the display say
   await ticket.saved();
 });
 
-test('marks read off the practice machine’s needle, and by tapping the drawn hoop, give the keys', async ({
-  page,
-}) => {
+test('marks read off the practice machine’s needle, and by tapping the drawn hoop, give the keys', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.start('Handkerchief');
   await page.getByRole('radio', { name: 'millimetres' }).click();

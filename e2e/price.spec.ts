@@ -43,9 +43,9 @@ test('a price is taken apart to its lines, tried, and what nobody has priced is 
   await expect(page.getByText(/off a roll .* wide, at the same price for its area/)).toBeVisible();
 });
 
-test('what the bare piece costs is typed on its ticket, in the shop’s money; what it is then made of', async ({
-  page,
-}) => {
+test('what the bare piece costs is typed on its ticket, in the shop’s money; what it is then made of', {
+  tag: '@deep',
+}, async ({ page }) => {
   await page.goto('/ticket/demo-ticket-03/price');
   await expect(page.getByText('It costs more than this: not all of it has a price.')).toHaveCount(0);
   await page.goto('/ticket/demo-ticket-03/piece');
@@ -73,9 +73,9 @@ test('what an hour of hands costs stands among the house numbers', async ({ page
   await expect(page.getByLabel('An hour of hands EUR')).toHaveValue('18');
 });
 
-test('what is cheaper is one tap, and the price follows; what was paid for a thread stands on the shelf', async ({
-  page,
-}) => {
+test('what is cheaper is one tap, and the price follows; what was paid for a thread stands on the shelf', {
+  tag: '@deep',
+}, async ({ page }) => {
   const kept = await page.request.get('/api/tickets/demo-ticket-06');
   const { ticket } = (await kept.json()) as { ticket: { id: string } };
   const id = crypto.randomUUID();

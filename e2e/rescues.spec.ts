@@ -76,7 +76,9 @@ test('moved elements are said at the design, and go back to where the file has t
   await ticket.saved();
 });
 
-test('a design fits a round hoop as an outline though its box does not', async ({ page }) => {
+test('a design fits a round hoop as an outline though its box does not', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await ticket.start('Napkin');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -156,7 +158,9 @@ test('the hoop is dragged by its ring, and hooping it again puts it back', { tag
   await ticket.saved();
 });
 
-test('a hoop is changed by tapping its ring: a usual size, a figure, its bracket', async ({ page }) => {
+test('a hoop is changed by tapping its ring: a usual size, a figure, its bracket', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -211,9 +215,9 @@ test('the ring’s ritual is a deck for this hoop and method, its figures the ti
     expect(deck).toMatch(words);
 });
 
-test('a hoop that is latched in two places takes a long design without being hooped again', async ({
-  page,
-}) => {
+test('a hoop that is latched in two places takes a long design without being hooped again', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('radio', { name: 'millimetres' }).click();

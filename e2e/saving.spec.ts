@@ -34,11 +34,9 @@ test.describe('when the shop’s computer does not answer', () => {
     await expect(page.getByRole('button', { name: 'side to side: 27 9/16 in' })).toBeVisible();
   });
 
-  test('the shop opens when it can, and a first tap on its units keeps its own rules', async ({
-    page,
-    request,
-    baseURL,
-  }) => {
+  test('the shop opens when it can, and a first tap on its units keeps its own rules', {
+    tag: '@deep',
+  }, async ({ page, request, baseURL }) => {
     const own = {
       units: { system: 'in', denominator: 16 },
       schools: { layerCount: 'alwaysTwo' },

@@ -144,7 +144,7 @@ test('twenty tees in five sizes with names, from the quote to being handed over 
   await expect(page.getByRole('link', { name: 'The weeks as a table (CSV)' })).toBeVisible();
 });
 
-test('two designs go on one piece: one bare piece for both', async ({ page }) => {
+test('two designs go on one piece: one bare piece for both', { tag: '@deep' }, async ({ page }) => {
   const order = { id: 'order-of-two-sides', name: 'Front and back', state: 'agreed' };
   await page.request.put(`/api/orders/${order.id}`, { data: { order } });
   for (const [id, name] of [
@@ -200,9 +200,9 @@ test('the first piece of a run is measured, the rest is keyed against it, and it
   await ticket.reads(/^Wind \d+ bobbins for the run\. Change it after pieces \d+(, \d+)+\.$/);
 });
 
-test('a currency and a heading of the shop are typed in House rules, and what is none is kept as typed', async ({
-  page,
-}) => {
+test('a currency and a heading of the shop are typed in House rules, and what is none is kept as typed', {
+  tag: '@deep',
+}, async ({ page }) => {
   await page.goto('/rules');
   await page.getByRole('button', { name: 'Money, and the shop’s heading' }).click();
   await fill(page, 'Currency, by its three letters', 'shells');

@@ -39,7 +39,7 @@ test('a stitch-out is made, played and scrubbed on the sheet, and its thickness 
   await expect(page.getByRole('img', { name: /^How thick the thread lies: at most/ })).toBeVisible();
 });
 
-test('how a colour is stitched changes its stitches, and is undone', async ({ page }) => {
+test('how a colour is stitched changes its stitches, and is undone', { tag: '@deep' }, async ({ page }) => {
   await page.goto('/ticket/demo-ticket-04/stitch');
   await expect(stitchAt(page)).toHaveText(/^stitch \d+ of \d+/);
   const before = await stitchAt(page).textContent();
@@ -144,7 +144,9 @@ function bar(id: string, deg: number) {
   };
 }
 
-test('three columns that cross are a hot spot, and what is offered mends it', async ({ page }) => {
+test('three columns that cross are a hot spot, and what is offered mends it', { tag: '@deep' }, async ({
+  page,
+}) => {
   const address = await copyOf(page, 'demo-ticket-01', (ticket) => ({
     ...ticket,
     design: {
@@ -219,7 +221,9 @@ test('making is stopped and begun again; the ticket stays, and its figures are t
 test.describe('where something fails', () => {
   test.use({ allowed: [/Failed to load resource|ERR_FAILED|Worker/i] });
 
-  test('stitches that cannot be made here are said not to be, and can be tried again', async ({ page }) => {
+  test('stitches that cannot be made here are said not to be, and can be tried again', {
+    tag: '@deep',
+  }, async ({ page }) => {
     await page.route(/\/workers\/stitch-\w+\.js/, (route) => route.abort());
     await page.goto('/ticket/demo-ticket-01/stitch');
     await onTicket(page).reads(/^The stitching could not be worked on here\. Your ticket is as it was\.$/);
@@ -230,7 +234,7 @@ test.describe('where something fails', () => {
 });
 
 test('a stitch file comes in again, is played, and its figures go onto the ticket; a broken one is told by its line', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   const address = await copyOf(page, 'demo-ticket-01');

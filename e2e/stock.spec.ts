@@ -94,9 +94,9 @@ test('a name is kept once', async ({ page, request, baseURL }) => {
   await expect(page.getByRole('button', { name: 'Keep these measurements as: keep' })).toBeDisabled();
 });
 
-test('what was bought is added, and stands in the ledger of the thread with its first count', async ({
-  page,
-}) => {
+test('what was bought is added, and stands in the ledger of the thread with its first count', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/shelf');
   await page.getByRole('button', { name: /^slate: / }).click();
@@ -114,10 +114,9 @@ test('what was bought is added, and stands in the ledger of the thread with its 
   await expectNoSidewaysScroll(page);
 });
 
-test('a thread renamed on two devices is asked about once, and has the name that is chosen; how it was is there', async ({
-  page,
-  request,
-}) => {
+test('a thread renamed on two devices is asked about once, and has the name that is chosen; how it was is there', {
+  tag: '@deep',
+}, async ({ page, request }) => {
   const ticket = onTicket(page);
   const { threads } = (await (await request.get('/api/shelf')).json()) as Shelf;
   const base = threads.find(({ name }) => name === 'white') ?? threads[0];

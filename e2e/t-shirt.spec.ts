@@ -102,7 +102,9 @@ test('a T-shirt with a left chest design, from bare cloth to the logbook', { tag
   await expect(page.getByText('Example A')).toHaveCount(0);
 });
 
-test('a reading that is no length stays as typed, and nothing is planned from it', async ({ page }) => {
+test('a reading that is no length stays as typed, and nothing is planned from it', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await ticket.start('T-shirt');
   await ticket.fill('underarm to underarm', 'two feet');

@@ -112,7 +112,9 @@ test('a reading is taken on its card, and a step is read aloud by the device’s
   await expect(page.getByRole('textbox', { name: 'side to side' })).toHaveValue('27 in');
 });
 
-test('what is chosen in a step is chosen on its card, and the steps after it follow', async ({ page }) => {
+test('what is chosen in a step is chosen on its card, and the steps after it follow', {
+  tag: '@deep',
+}, async ({ page }) => {
   const at = await copyOf(page, 'demo-ticket-02');
   await page.goto(`${at}/card/place`);
   await expect(cardText(page)).toHaveText(/^Wash and press it first/);
@@ -240,23 +242,27 @@ onEmptyShop('an empty shop is set up by pictures, or by the piece that first ask
   await expect(page.getByRole('button', { name: /^One needle, free arm: / })).toBeVisible();
 });
 
-onEmptyShop('the usual kit is one tap, marked as taken as usual until somebody looks', async ({ page }) => {
-  await page.goto('/first');
-  await page.getByRole('button', { name: 'Take the usual kit' }).click();
-  await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
-  // A second tap undoes the first: it is the very thing that was there.
-  const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
-  await flatBed.click();
-  await expect(flatBed).not.toBeChecked();
-  await flatBed.click();
-  await expect(flatBed).toBeChecked();
-  await page.goto('/shelf');
-  const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
-  await machine.click();
-  await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
-  await expect(machine).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
-});
+onEmptyShop(
+  'the usual kit is one tap, marked as taken as usual until somebody looks',
+  { tag: '@deep' },
+  async ({ page }) => {
+    await page.goto('/first');
+    await page.getByRole('button', { name: 'Take the usual kit' }).click();
+    await expect(page.getByRole('button', { name: 'Take the usual kit' })).toHaveCount(0);
+    // A second tap undoes the first: it is the very thing that was there.
+    const flatBed = page.getByRole('checkbox', { name: 'One needle, flat bed' });
+    await flatBed.click();
+    await expect(flatBed).not.toBeChecked();
+    await flatBed.click();
+    await expect(flatBed).toBeChecked();
+    await page.goto('/shelf');
+    const machine = page.getByRole('button', { name: /^One needle, flat bed: .*taken as usual/ });
+    await machine.click();
+    await page.getByRole('button', { name: 'One needle, flat bed is so' }).click();
+    await expect(machine).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /^130 × 180 screw: .*taken as usual/ })).toBeVisible();
+  },
+);
 
 test('a piece of the logbook is made again, measured and placed as it was', async ({ page }) => {
   const ticket = onTicket(page);

@@ -39,7 +39,9 @@ test('a stack is kept from Layers as a way of ours, decides the tickets it appli
   await expect(page.getByText(/Our rowing club way/)).toHaveCount(0);
 });
 
-test('a way that other shops hold is taken on, taken off the list and put back', async ({ page }) => {
+test('a way that other shops hold is taken on, taken off the list and put back', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await page.goto('/rules');
   await page.getByRole('button', { name: /^Ways other shops hold: \d+ to take on/ }).click();
