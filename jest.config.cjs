@@ -26,13 +26,13 @@ const plain = (name, { globals = {}, ...more } = {}) => ({
 
 /** What asks any database the same plain questions, and what asks none: over a database server in the long run only. */
 const READ_ALIKE = [
-  '/(paper|exported|logbook|practice|drawings|cutter|drills|photos|weeks|http)/',
+  '/(paper|exported|logbook|practice|drawings|cutter|drills|photos|weeks|http|devices|orders|day|history)/',
   '/(server|paging|bounds|caching|inTurns|stitchFileSchema)\\.test',
 ];
 
 module.exports = {
-  // One more than jest would take on two cores: the run's own process mostly waits.
-  maxWorkers: '100%',
+  // A third on two cores: what waits for a program to start or for a second try leaves its core to another.
+  maxWorkers: '150%',
   projects: [
     plain('core'),
     plain('server', {

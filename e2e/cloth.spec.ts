@@ -19,7 +19,7 @@ const bare = (ticket: Ticket): Ticket => ({
 });
 
 test('a word of cloth, cut before: from Design to the cut file, the cutter, the stops, and Finish', {
-  tag: '@wide-deep',
+  tag: ['@wide', '@deep'],
 }, async ({ page }) => {
   const ticket = onTicket(page);
   const at = await copyOf(page, 'demo-ticket-02', bare);

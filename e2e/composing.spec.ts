@@ -113,7 +113,7 @@ test('a name with two mirrored sprigs comes closer to fit 100 × 100, its letter
   );
 });
 
-test('a monogram of three letters in a ring goes onto a towel', async ({ page }) => {
+test('a monogram of three letters in a ring goes onto a towel', { tag: '@deep' }, async ({ page }) => {
   const ticket = await startedAtDesign(page, 'Hand towel', {
     'side to side': 480,
     'border band, height': 45,

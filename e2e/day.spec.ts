@@ -109,7 +109,7 @@ test('what is promised and cannot be done is said; it is put off, and put back',
 });
 
 test('a piece is dragged to the front and stays pinned there, and a calendar takes the day', {
-  tag: '@wide-deep',
+  tag: ['@wide', '@deep'],
 }, async ({ page }) => {
   await shopAtNine(page, [crests(3), exampleB()]);
   const last = page.getByTestId('on-machine-4');

@@ -1,5 +1,6 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Locator, Page } from '@playwright/test';
+import { someOf } from '@zt/core/testing/cases';
 import { expect, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
@@ -199,8 +200,10 @@ const PAGES = [
   '/rules',
   '/ticket/demo-ticket-01/card/place',
 ];
-for (const path of PAGES)
-  test(`${path} is whole on small pages: nothing cut off at the side, room to read`, async ({ page }) => {
+for (const path of someOf(PAGES, 3))
+  test(`${path} is whole on small pages: nothing cut off at the side, room to read`, {
+    tag: '@long',
+  }, async ({ page }) => {
     // What is fetched later brings headings of its own.
     await page.goto(path, { waitUntil: 'networkidle' });
     await expect(page.getByRole('heading').last()).toBeVisible();

@@ -85,7 +85,7 @@ plain('real drawings are read as a browser shows them', { tag: '@long' }, async 
   await page.setContent('<canvas></canvas>');
   const all = realDrawings();
   expect(all.length).toBeGreaterThanOrEqual(300);
-  const drawings = someOf(all, 48);
+  const drawings = someOf(all, 96);
   const refused: string[] = [];
   const named: string[] = [];
   const wrong: string[] = [];

@@ -1,6 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
 import { PIECE_KINDS } from '@zt/core';
-import { someOf } from '@zt/core/testing/cases';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
@@ -132,8 +131,8 @@ async function wholeJob(page: Page, job: Job): Promise<{ taps: number; swipes: n
   return count;
 }
 
-for (const job of someOf(JOBS, 8))
-  test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, { tag: '@long' }, async ({
+for (const job of JOBS)
+  test(`a ${PIECE_KINDS[job.kind].name} from end to end, in taps and swipes`, { tag: '@deep' }, async ({
     page,
   }) => {
     const { taps, swipes } = await wholeJob(page, job);

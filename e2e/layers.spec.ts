@@ -359,10 +359,9 @@ test('an offcut on the shelf serves before the roll', { tag: '@deep' }, async ({
   await ticket.saved();
 });
 
-test('what a logged piece took is off the shelf, its offcut is in the drawer, and taking it back undoes both', async ({
-  page,
-  request,
-}) => {
+test('what a logged piece took is off the shelf, its offcut is in the drawer, and taking it back undoes both', {
+  tag: '@deep',
+}, async ({ page, request }) => {
   const ticket = onTicket(page);
   await putOffcutsAway(request, 'tear-away-light-fusible');
   const roll = page.getByRole('button', { name: /^Tear-away, light, fusible: / });

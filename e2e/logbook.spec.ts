@@ -229,9 +229,9 @@ const redCorner = (page: Page, src: string): Promise<string> =>
     return found.map(([name]) => name).join();
   }, src);
 
-test('one thing is tried on a swatch: what would decide is said, a second change is warned of, and logging it answers', async ({
-  page,
-}) => {
+test('one thing is tried on a swatch: what would decide is said, a second change is warned of, and logging it answers', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/layers`);
   await page.getByRole('button', { name: /^Past pieces and chances/ }).click();

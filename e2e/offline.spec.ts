@@ -114,7 +114,9 @@ test('a newer app is offered in the middle of a deck, changes nothing there, and
   await expect(offer).toHaveCount(0);
 });
 
-test('from House rules the shop goes back to a backup, on every open page, and its data comes as one document', async () => {
+test('from House rules the shop goes back to a backup, on every open page, and its data comes as one document', {
+  tag: '@deep',
+}, async () => {
   const page = await context.newPage();
   await page.goto('/rules');
   await page.getByRole('button', { name: 'Backups' }).click();

@@ -53,7 +53,7 @@ test('the sheet comes as SVG in millimetres and as a picture', { tag: '@deep' },
 });
 
 test('the job card is seen before it is printed, and the code on the printed page opens the ticket', {
-  tag: '@wide-deep',
+  tag: ['@wide', '@deep'],
 }, async ({ page }) => {
   await page.goto('/ticket/demo-ticket-02/print');
   const preview = page.getByRole('img', { name: 'job card, as it will be printed' });

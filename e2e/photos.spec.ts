@@ -8,7 +8,7 @@ import { randomLcg } from 'd3-random';
 import { expect, test } from './support/test';
 import { copyOf } from './support/ticket';
 
-const FILES = casesOf(200, 20);
+const FILES = casesOf(200, 10);
 /** So many stand on one ticket before the next is taken. */
 const ON_ONE = 20;
 

@@ -81,7 +81,9 @@ test('a newcomer marks a towel after at most 12 taps and 3 readings, of which si
   expect(count.taps).toBeLessThanOrEqual(12);
 });
 
-test('what can wait is asked for at the table once the marks are made, and then judged', async ({ page }) => {
+test('what can wait is asked for at the table once the marks are made, and then judged', {
+  tag: '@deep',
+}, async ({ page }) => {
   const { read, press } = hands(page);
   await page.goto('/');
   await press('Start a piece');

@@ -10,7 +10,7 @@ import { copyOf, fillIn, onTicket } from './support/ticket';
 const stitchAt = (page: Page) => page.getByTestId('stitch-at');
 
 test('a stitch-out is made, played and scrubbed on the sheet, and its thickness shown', {
-  tag: '@wide',
+  tag: '@wide-deep',
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/stitch');

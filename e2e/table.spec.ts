@@ -146,9 +146,9 @@ test('where the device has no voice of its own it says so, and goes on in silenc
   await expect(nextStep(page)).toBeVisible();
 });
 
-test('a length that is touched is taken by the tape keypad; keys of a keyboard go there too', async ({
-  page,
-}) => {
+test('a length that is touched is taken by the tape keypad; keys of a keyboard go there too', {
+  tag: '@deep',
+}, async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start a piece' }).click();
   await page.getByRole('button', { name: 'Hand towel', exact: true }).click();

@@ -1,9 +1,9 @@
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 
-test('a stack is kept from Layers as a way of ours, decides the tickets it applies to, and is switched off', async ({
-  page,
-}) => {
+test('a stack is kept from Layers as a way of ours, decides the tickets it applies to, and is switched off', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/layers');
   await page.getByRole('button', { name: 'change the support' }).click();

@@ -2,6 +2,10 @@ import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { LONG } from './testing/cases';
+
+/** A test that compiles a copy of core, which takes its time. */
+const itInLong = LONG ? it : it.skip;
 
 const ROOT = join(__dirname, '../..');
 const DOC = readFileSync(join(ROOT, 'docs/adding.md'), 'utf8');
@@ -46,34 +50,37 @@ const ONLY_WHAT_IS_TRIED = JSON.stringify({
   files: ['src/tryIt.ts'],
 });
 
-it('the worked examples of a hoop kind and a layer rule are one file and one line each, compile, and are planned with', () => {
-  expect([FILES.length, LINES.length]).toEqual([2, 2]);
-  const house = mkdtempSync(join(tmpdir(), 'house-'));
-  try {
-    cpSync(join(ROOT, 'core'), join(house, 'core'), { recursive: true });
-    for (const file of ['tsconfig.base.json', 'package.json']) cpSync(join(ROOT, file), join(house, file));
-    symlinkSync(join(ROOT, 'node_modules'), join(house, 'node_modules'));
-    for (const { path, text } of FILES) writeFileSync(join(house, path), text);
-    for (const { list, path, name, from } of LINES) {
-      const before = readFileSync(join(house, path), 'utf8');
-      const listed = before.replace(new RegExp(`(${list}: readonly [^=]*= \\[)`), `$1${name}, `);
-      expect(listed).not.toBe(before);
-      writeFileSync(join(house, path), `import { ${name} } from '${from}';\n${listed}`);
+itInLong(
+  'the worked examples of a hoop kind and a layer rule are one file and one line each, compile, and are planned with',
+  () => {
+    expect([FILES.length, LINES.length]).toEqual([2, 2]);
+    const house = mkdtempSync(join(tmpdir(), 'house-'));
+    try {
+      cpSync(join(ROOT, 'core'), join(house, 'core'), { recursive: true });
+      for (const file of ['tsconfig.base.json', 'package.json']) cpSync(join(ROOT, file), join(house, file));
+      symlinkSync(join(ROOT, 'node_modules'), join(house, 'node_modules'));
+      for (const { path, text } of FILES) writeFileSync(join(house, path), text);
+      for (const { list, path, name, from } of LINES) {
+        const before = readFileSync(join(house, path), 'utf8');
+        const listed = before.replace(new RegExp(`(${list}: readonly [^=]*= \\[)`), `$1${name}, `);
+        expect(listed).not.toBe(before);
+        writeFileSync(join(house, path), `import { ${name} } from '${from}';\n${listed}`);
+      }
+      writeFileSync(join(house, 'core/src/numbersOf.ts'), NUMBERS);
+      writeFileSync(join(house, 'core/src/tryIt.ts'), TRY);
+      writeFileSync(join(house, 'core/tsconfig.json'), ONLY_WHAT_IS_TRIED);
+      const bin = (name: string) => join(ROOT, 'node_modules/.bin', name);
+      const compiled = spawnSync(bin('tsc'), ['-p', 'core', '--noEmit'], { cwd: house, encoding: 'utf8' });
+      expect(compiled.stdout).toBe('');
+      const tried = spawnSync(bin('tsx'), ['core/src/tryIt.ts'], { cwd: house, encoding: 'utf8' });
+      expect(JSON.parse(tried.stdout)).toEqual({
+        why: null,
+        rule: 'suede-bag',
+        sheets: ['mesh'],
+        numbers: [2.5],
+      });
+    } finally {
+      rmSync(house, { recursive: true, force: true });
     }
-    writeFileSync(join(house, 'core/src/numbersOf.ts'), NUMBERS);
-    writeFileSync(join(house, 'core/src/tryIt.ts'), TRY);
-    writeFileSync(join(house, 'core/tsconfig.json'), ONLY_WHAT_IS_TRIED);
-    const bin = (name: string) => join(ROOT, 'node_modules/.bin', name);
-    const compiled = spawnSync(bin('tsc'), ['-p', 'core', '--noEmit'], { cwd: house, encoding: 'utf8' });
-    expect(compiled.stdout).toBe('');
-    const tried = spawnSync(bin('tsx'), ['core/src/tryIt.ts'], { cwd: house, encoding: 'utf8' });
-    expect(JSON.parse(tried.stdout)).toEqual({
-      why: null,
-      rule: 'suede-bag',
-      sheets: ['mesh'],
-      numbers: [2.5],
-    });
-  } finally {
-    rmSync(house, { recursive: true, force: true });
-  }
-});
+  },
+);

@@ -21,7 +21,7 @@ import { toolsHere } from './compiled';
 import { mutated, randomFrom } from './testing/fuzz';
 import { openTestApp, type TestApp } from './testing/testApp';
 
-const BODIES = Number(process.env.BODIES ?? casesOf(2000, 250));
+const BODIES = Number(process.env.BODIES ?? casesOf(2000, 80));
 let tickets: Ticket[] = [];
 beforeAll(async () => {
   const setting = {

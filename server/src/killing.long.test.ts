@@ -11,7 +11,7 @@ import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { amountsOf } from '@zt/core/uses/ledger/amounts';
 
 /** How often the program is killed; `npm run drill -- kill 300` for a long one. */
-const CYCLES = Number(process.env.KILLS ?? casesOf(20, 6));
+const CYCLES = Number(process.env.KILLS ?? casesOf(20, 3));
 const WRITERS = 8;
 const ROOT = join(__dirname, '../..');
 const NAVY = 'thread-navy';

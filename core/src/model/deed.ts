@@ -64,7 +64,7 @@ type DeedAtHoop =
   | { do: 'spray'; sheet: number }
   | { do: 'load'; how: 'own' | 'inside' | 'inside out'; own: string | null }
   | { do: 'lay under'; sheets: readonly number[] }
-  /** Where the hoop centre lies, from the centre mark of a copy. Empty legs: on that mark. */
+  /** Where the hoop centre lies, from the centre mark of a copy. */
   | {
       do: 'find hoop centre';
       from: number;

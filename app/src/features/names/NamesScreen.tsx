@@ -21,6 +21,7 @@ import { FieldFindings } from '../../stages/FieldFindings';
 import { WithTicket } from '../../stages/WithTicket';
 import { undone } from '../../store/editor';
 import { useAppDispatch, useAppSelector } from '../../store/store';
+import { NameGroups } from './NameGroups';
 import { NameLine } from './NameLine';
 import { NameList } from './NameList';
 import { useNames } from './useNames';
@@ -146,6 +147,7 @@ function Names({ shop }: { shop: Shop }) {
         </Txt>
       ) : null}
       <ForAll />
+      <NameGroups ticket={followed} plans={plans} shelf={shelf} rules={rules} plannerOf={plannerOf} />
       <Row wrap align="start" gap={GAP_PX}>
         {plans.map((one, i) => (
           <NameLine

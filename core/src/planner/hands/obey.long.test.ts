@@ -40,7 +40,7 @@ it('what is planned is carried out to the letter, and what hands refuse of it is
   let [jobs, steps, refused, mended] = [0, 0, 0, 0];
   const unsaid: number[] = [];
   const unmended: string[] = [];
-  for (let n = 0; n < casesOf(5000, 600); n += 1) {
+  for (let n = 0; n < casesOf(5000, 220); n += 1) {
     const { ticket, shelf, rules } = jobNo(n);
     const plan = planTicket(ticket, shelf, rules);
     const table = jobOf(plan, rules, ticket.mount.sample);
@@ -67,13 +67,13 @@ it('what is planned is carried out to the letter, and what hands refuse of it is
   );
   expect(unsaid).toEqual([]);
   expect(unmended).toEqual([]);
-  expect(jobs).toBeGreaterThan(300);
+  expect(jobs).toBeGreaterThan(casesOf(3000, 100));
 });
 
 it('of proposals alone nothing is refused: nobody chose hoop, method or layers, or read marks off a hoop', () => {
   let jobs = 0;
   const wrong: string[] = [];
-  for (let n = 0; n < casesOf(5000, 500); n += 1) {
+  for (let n = 0; n < casesOf(5000, 180); n += 1) {
     const { ticket, shelf, rules } = jobNo(n);
     const proposed = [
       {
@@ -98,7 +98,7 @@ it('of proposals alone nothing is refused: nobody chose hoop, method or layers, 
   }
   report(`${jobs} jobs as they are proposed carried out, nothing refused`);
   expect(wrong).toEqual([]);
-  expect(jobs).toBeGreaterThan(200);
+  expect(jobs).toBeGreaterThan(casesOf(3000, 80));
 });
 
 describe('a fault that is planted is caught', () => {
@@ -248,6 +248,7 @@ describe('a fault that is planted is caught', () => {
     ['no trace', shirt, without('check trace'), 'not-traced'],
     ['the pin stays in', shirt, without('check pins'), 'pins-in-field'],
     ['a seam stays open', opened, (acts) => acts.filter(({ deed }) => deed.do !== 'close seam'), 'seam-open'],
+    ['pressed with the film still on', towel, without('finish film'), 'hot-film'],
     ['the support stays on', towel, without('finish tear-away'), 'left-on'],
     ['never taken out', shirt, without('finish off'), 'in-the-hoop'],
   ];

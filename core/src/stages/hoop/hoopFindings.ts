@@ -11,7 +11,6 @@ import { fieldOf, missInWords, whyNotClosed } from './judgeHoop';
 import { factsInHoop, type LaidHoop } from './layHoop';
 import { rescuesFor } from './rescues';
 import { floatRescue, hoopRescue, wholeRescue } from './rescues/method';
-import { openSeamForAny } from './rescues/openSeam';
 import type { HoopState } from './rescues/rescue';
 import type { HoopSetting } from './setting';
 
@@ -164,10 +163,7 @@ export function nothingFits(state: Omit<HoopState, 'laid'>): Finding {
     'stop',
     phrase`No hoop on the shelf takes this design. Nearest: ${nearest.hoop.name}. ${nearest.line}`,
     {
-      mends: [
-        ...openSeamForAny(state).map(({ removes: _, ...mend }) => mend),
-        ...rescuesFor({ ...state, laid: null }, nearest).from('misses'),
-      ],
+      mends: rescuesFor({ ...state, laid: null }, nearest).from('misses'),
     },
   );
 }

@@ -143,6 +143,26 @@ describe('rescues', () => {
     const mend = labelled(finding?.mends ?? [], /^Open the side seam on your right$/);
     expect(mend && stops(applyMend(ticket, mend), big)).toEqual([]);
   });
+
+  it('are asked of every hoop where none takes it as things are, whichever is in hand; each that is shown mends', () => {
+    const narrow: Ticket = {
+      ...exampleA(),
+      piece: {
+        ...exampleA().piece,
+        readings: { chestWidth: 250, length: 420, shoulder: 60, armhole: 130 },
+      },
+    };
+    const shelf = shelfOf(
+      hoop('hoop-60x60', [60, 60], [90, 96]),
+      hoop('hoop-130x130', [130, 130], [236, 240]),
+    );
+    for (const hoopId of [null, 'hoop-60x60', 'hoop-130x130']) {
+      const ticket = hooped(sized(narrow, 110, 90), { hoopId, method: 'floated' });
+      const mends = mendsOf(ticket, shelf);
+      expect(labelled(mends, /^Open the side seam on your right$/)).toBeDefined();
+      for (const mend of mends) expect(stops(applyMend(ticket, mend), shelf)).toEqual([]);
+    }
+  });
 });
 
 describe('a hoop that is latched in several places', () => {

@@ -83,7 +83,8 @@ function layersSum(facts: LayerFacts, layers: number): Phrase {
   if (MORE_LAYERS.stretchy(facts)) parts.push(phrase`1 (${percent(facts.stretchPercent)} stretch)`);
   const sum = parts.flatMap((part, i) => (i === 0 ? part : [' + ', ...part]));
   const asked = parts.length === 1 ? sum : phrase`${sum} = ${count(parts.length)}`;
-  if (layers > parts.length) return phrase`${asked}; this shop takes two at least: ${count(layers)}`;
+  if (layers > parts.length)
+    return phrase`${asked}; this shop takes two at least, on any cloth: ${count(layers)}`;
   return layers < parts.length ? phrase`${asked}; at most ${count(layers)}` : asked;
 }
 

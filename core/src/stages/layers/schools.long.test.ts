@@ -6,6 +6,7 @@ import { PIECE_KIND_IDS } from '../../model/pieceKindIds';
 import { QUESTION_IDS, type QuestionId } from '../../model/schoolIds';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { someOf } from '../../testing/cases';
 import { designed } from '../../testing/designed';
 import { report } from '../../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
@@ -38,7 +39,7 @@ function tickets(): Ticket[] {
     { densityClass: 'light', method: null },
     { densityClass: 'heavy', method: 'floated' },
   ] as const;
-  return [...kinds, ...cloths, uneven].map((ticket, i) => {
+  return [...someOf([...kinds, ...cloths], 2), uneven].map((ticket, i) => {
     const { densityClass, method } = asked[i % 2] ?? asked[0];
     const drawn = designed(ticket, { densityClass });
     return applyChange(drawn, { stage: 'hoop', set: { method } });

@@ -1,16 +1,17 @@
-import { add, fullTurnDeg, type Point, rotate, shortTurnDeg } from '../../base/geometry/point';
+import { add, distance, fullTurnDeg, type Point, rotate, shortTurnDeg } from '../../base/geometry/point';
 import { count, deg, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { MOUNT_NUMBERS } from '../../catalogue/numbers/mount';
 import { type Finding, finding } from '../../model/finding';
 import { because, type Reason } from '../../model/reason';
 import type { MarkFound } from '../../model/ticket/mount';
+import type { DesignFacts } from '../design/designFacts';
 import { crookedRoom, type Miss, whyDesignDoesNotFit } from '../hoop/fit';
 import { isKnit } from '../piece/isKnit';
 import type { CrookedQuestion } from './crookedQuestion';
 import { crookedRescues } from './crookedRescues';
 import { type AgainQuestion, againInWords, type HoopAgain, hoopAgain, MARK_NAMES } from './hoopAgain';
-import { type Keys, keysShown } from './keys';
+import { hullAsKeyed, type Keys, keysShown, keysTo } from './keys';
 import { type CrookedFailure, type CrookedPose, solveCrooked } from './solveCrooked';
 
 /** What the readings tell, what to key in because of it, and what is left. */
@@ -19,7 +20,7 @@ export interface CrookedPlan {
   /** How far the piece is turned from how it should lie, clockwise; null where the readings tell nothing. */
   crookedDeg: number | null;
   keys: Keys | null;
-  /** What the machine's step leaves at the farthest corner, mm. */
+  /** What the machine's steps in turn and move leave at the farthest corner, mm. */
   leftOverMm: number;
   miss: Miss | null;
   /** How to hoop it again where keys cannot make up for it; null where they can, or where nothing is known. */
@@ -138,6 +139,12 @@ function trustFindings(q: CrookedQuestion, lie: CrookedPose): Finding[] {
   return found;
 }
 
+/** How far a corner of the design comes, at most, from where other keys would bring it, mm: turn, move, and what is left out. */
+function farthestOff(facts: DesignFacts, keys: Keys, wanted: Keys): number {
+  const there = hullAsKeyed(facts, wanted);
+  return Math.max(0, ...hullAsKeyed(facts, keys).map((p, i) => distance(p, there[i] ?? p)));
+}
+
 /**
  * What marks found on the hoop's grid tell: how the piece lies, the keys that bring the design onto it in this
  * machine's steps, what error that leaves, and whether it still fits; or how to hoop it again.
@@ -152,13 +159,16 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
   const wanted = lie.turnDeg + q.designTurnDeg;
   const keyed = Math.round(wanted / q.turnStepDeg) * q.turnStepDeg;
   const centre = add(rotate(q.designCentre, lie.turnDeg), lie.shift);
-  const reach = Math.max(0, ...q.facts.hull.map((p) => Math.hypot(p.x, p.y)));
-  const leftOverMm = (reach * Math.abs(shortTurnDeg(wanted - keyed)) * Math.PI) / 180;
   const pose = { turnDeg: keyed, ...centre };
   const { keys, miss } = keysShown(q.facts, q.field, centre, {
     turnDeg: fullTurnDeg(keyed),
     mirror: q.mirror,
   });
+  const leftOverMm = farthestOff(
+    q.facts,
+    keys,
+    keysTo(q.facts, centre, { turnDeg: wanted, mirror: q.mirror }),
+  );
   const crookedDeg = shortTurnDeg(lie.turnDeg + q.hoopOnPieceDeg);
   return {
     lie,
@@ -191,7 +201,7 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
         [
           phrase`the piece lies ${deg(Math.abs(crookedDeg))} ${crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise'} of how it should`,
           phrase`the design must turn ${deg(shortTurnDeg(wanted))}; in steps of ${deg(q.turnStepDeg)} that is ${deg(shortTurnDeg(keyed))}`,
-          phrase`farthest corner ${mm(reach)} from the centre: ${mm(leftOverMm)} left over there`,
+          phrase`its corners, keyed in those steps and tenths of a millimetre: at most ${mm(leftOverMm)} from where they belong`,
           phrase`the readings agree within ${mm(lie.residualMm)}`,
         ],
       ),

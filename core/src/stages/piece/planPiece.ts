@@ -1,4 +1,5 @@
 import { leanDegOf } from '../../base/geometry/fitLine';
+import { distance } from '../../base/geometry/point';
 import { deg, mm, type Phrase, phrase } from '../../base/units/phrase';
 import { FABRICS } from '../../catalogue/fabrics';
 import { schoolReason } from '../../catalogue/schools';
@@ -61,9 +62,10 @@ export function fabricOf(
   return { ...found, ...input.fabricChanges };
 }
 
-/** Whether a reading is taken when the design goes on this face. */
-const isAsked = (reading: Reading, view: PieceView): boolean =>
-  reading.needed === undefined || reading.needed.includes(view.id);
+/** Whether a reading is taken when the design goes on this face, placed by this rule. */
+const isAsked = ({ needed, only }: Reading, view: PieceView, markedBy: MarkedBy | null): boolean =>
+  (needed?.includes(view.id) ?? true) &&
+  (only === undefined || (markedBy !== null && only.includes(markedBy.by)));
 
 const stopAt = (field: string, code: string, text: Finding['text']): Finding =>
   finding('piece', code, 'stop', text, { field });
@@ -169,7 +171,7 @@ function readingsFor(
   input: PieceInput,
   { markedBy = null, unread = {} }: { markedBy?: MarkedBy | null; unread?: Unread },
 ) {
-  const ofFace = kind.readings.filter((r) => isAsked(r, view));
+  const ofFace = kind.readings.filter((r) => isAsked(r, view, markedBy));
   const waits = (r: Reading) => markedBy !== null && !r.optional && canWait(r, markedBy);
   const asked = [...ofFace.filter((r) => !waits(r)), ...ofFace.filter(waits)];
   const later = asked.filter(waits);
@@ -227,6 +229,20 @@ function assumedFindings(
   ];
 }
 
+/** What the mark is measured from and was not read: the usual figure that stands in, and where to enter the own one. */
+function unmeasuredFindings(
+  asked: readonly Reading[],
+  taken: Readings,
+  { landmarks }: PieceOutline,
+): Finding[] {
+  return asked.flatMap(({ id, name, only, from, to }) => {
+    const [a, b] = [landmarks[from], landmarks[to]];
+    if (!only || taken[id] !== undefined || !a || !b) return [];
+    const text = phrase`Not measured: ${name}. ${mm(distance(a, b))} is taken, as is usual; the mark lies by it.`;
+    return [finding('piece', 'reading-taken-as-usual', 'warn', text, { field: id })];
+  });
+}
+
 /** A face of the piece as it lies on the table, to scale, for the eye. */
 export interface Face {
   view: PieceView;
@@ -275,7 +291,11 @@ export function planPiece(
   const sketch = geometry ?? stripped(view.outlineOf(readings));
   const centreLine = fitCentreLine(view, input, rules);
   if (centreLine.uneven) findings.push(unevenFinding(kind, centreLine));
-  if (geometry) findings.push(...assumedFindings(kind, input, { taken, stoodIn }));
+  if (geometry)
+    findings.push(
+      ...assumedFindings(kind, input, { taken, stoodIn }),
+      ...unmeasuredFindings(asked, taken, geometry),
+    );
   const fabric = fabricOf(input, options.fabrics);
   return {
     kindId: input.kind,

@@ -22,6 +22,8 @@ export interface Reading {
   optional?: true;
   /** Rules whose marks do without it: it can be taken later, before the ring closes. */
   waits?: readonly SpotRule['by'][];
+  /** Only asked where the design is placed by one of these rules; always when absent. */
+  only?: readonly SpotRule['by'][];
   /** It says where the armhole lies, which one school for chests goes by. */
   byArmhole?: true;
 }

@@ -279,3 +279,33 @@ describe('mark cards', () => {
     expect(placementsFor('hand-towel').map((p) => p.id)).toEqual(['above-border']);
   });
 });
+
+describe('a hem corner', () => {
+  const corner = (readings: Record<string, number>) => {
+    const measured = measuredTicket('hoodie', 'hem-corner-left', [60, 40]);
+    const { hemBand: _, pocketFoot: __, ...taken } = measured.piece.readings;
+    return planTicket(
+      applyChange(measured, { stage: 'piece', set: { readings: { ...taken, ...readings } } }),
+      SAMPLE_SHELF,
+      DEFAULT_HOUSE_RULES,
+    );
+  };
+  const asUsual = (plan: ReturnType<typeof corner>) =>
+    plan.findings.filter((f) => f.code === 'reading-taken-as-usual').map((f) => f.field);
+
+  it('says which of its lengths were not measured, with the usual ones that stand in', () => {
+    expect(asUsual(corner({}))).toEqual(['pocketFoot', 'hemBand']);
+    expect(asUsual(corner({ hemBand: 60, pocketFoot: 330 }))).toEqual([]);
+    const chest = applyChange(measuredTicket('hoodie', 'left-chest', [60, 40]), { stage: 'hoop', set: {} });
+    expect(
+      planTicket(chest, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).piece.asked.map(({ id }) => id),
+    ).not.toContain('hemBand');
+  });
+
+  it('rises with a deeper rib, and goes out with a wider pocket, by what was measured', () => {
+    const [usual, deeper] = [corner({ hemBand: 60 }), corner({ hemBand: 95 })];
+    expect((usual.place?.centre.y ?? 0) - (deeper.place?.centre.y ?? 0)).toBeCloseTo(35, 6);
+    const [narrow, wide] = [corner({ pocketFoot: 360 }), corner({ pocketFoot: 400 })];
+    expect((wide.place?.centre.x ?? 0) - (narrow.place?.centre.x ?? 0)).toBeCloseTo(10, 6);
+  });
+});

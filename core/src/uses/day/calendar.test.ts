@@ -85,7 +85,7 @@ describe('a night in which the clocks are changed', () => {
 
   it('the same working day has the same hours in every time zone, whatever the clocks do', () => {
     for (const zone of ['Europe/Berlin', 'America/New_York', 'Australia/Lord_Howe', 'Asia/Kathmandu', 'UTC'])
-      for (let day = 0; day < 365; day += 6) {
+      for (let day = 0; day < 365; day += 24) {
         const from = at('2026-01-01T12:00Z') + day * 86_400_000;
         const time = new WorkingTime(openFrom(every('9:00–12:30, 13:30–17:00'), from, zone));
         const whole = time.open.find(({ fromMs }) => fromMs > from + 86_400_000);

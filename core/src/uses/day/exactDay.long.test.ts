@@ -17,12 +17,12 @@ const rounded = ({ lateS, endS }: Worth) => ({ lateS: Math.round(lateS), endS: M
 
 // Every order of eight pieces can be gone through where one hoop serves one machine, of five in two hoops.
 it.each([
-  ['four pieces, whatever the shop has', (seed: number) => variedDay(seed * 131, 4), casesOf(40, 8)],
+  ['four pieces, whatever the shop has', (seed: number) => variedDay(seed * 131, 4), casesOf(40, 3)],
   ['five in two hoops', (seed: number) => onOneMachine(variedDay(seed * 149, 5), 2), casesOf(10, 2)],
   [
     'five to seven in one hoop',
     (seed: number) => onOneMachine(variedDay(seed * 173, 5 + (seed % 3)), 1),
-    casesOf(52, 12),
+    casesOf(52, 4),
   ],
   ['eight in one hoop', (seed: number) => onOneMachine(variedDay(seed * 191, 8), 1), casesOf(8, 1)],
 ] as const)('as good as every order of what hands do: %s', (_, dayOf, days) => {
@@ -35,8 +35,8 @@ it.each([
 });
 
 it.each([
-  [1, casesOf(10, 3)],
-  [2, casesOf(10, 2)],
+  [1, casesOf(10, 1)],
+  [2, casesOf(10, 1)],
   [3, casesOf(10, 1)],
   [4, casesOf(3, 1)],
 ] as const)('as good as an integer program written from what a day is: days of %i', async (pieces, days) => {

@@ -1,11 +1,13 @@
 import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
+import { applyChange, type Ticket, TicketSchema } from '../../model/ticket';
 import { MOST_LETTERS, MOST_NAMES } from '../../model/ticket/designBounds';
 import { makePlanner, planTicket } from '../../planner/plan';
 import type { LettersSetting } from '../../stages/design/lettering/placedLetters';
 import { named, plainSetting } from '../../testing/named';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
+import { grouped, partedFrom } from './grouping';
 import { nameRun, totalOf } from './nameRun';
 import { readNames } from './readNames';
 
@@ -123,5 +125,53 @@ describe('an order of names', () => {
 
   it('is empty without names', () => {
     expect(nameRun(measuredTicket('napkin', 'corner', [50, 12]), SHOP)).toEqual([]);
+  });
+
+  describe('in groups', () => {
+    const order = (texts: readonly string[]) =>
+      named(measuredTicket('napkin', 'centre', [50, 12]), texts, { setting });
+    const found = (ticket: Ticket) =>
+      grouped(ticket, nameRun(ticket, SHOP), { ...SHOP, plannerOf: () => planTicket });
+    const NAMES = ['Bo', 'Bartholomew', 'Al', 'Jo'];
+
+    it('each in the smallest hoop that takes it: what is saved is the difference of what is cut', () => {
+      const ticket = order(NAMES);
+      const groups = found(ticket);
+      expect(groups?.groups.map(({ rows }) => rows.map(({ text }) => text))).toEqual([
+        ['Bartholomew'],
+        ['Bo', 'Al', 'Jo'],
+      ]);
+      const areaOf = (t: Ticket) => {
+        const { hoop, layers } = planTicket(t, SAMPLE_SHELF, DEFAULT_HOUSE_RULES);
+        return (hoop?.cut?.widthMm ?? 0) * (hoop?.cut?.heightMm ?? 0) * (layers?.sheets.length ?? 0);
+      };
+      const apart = areaOf(order(['Bartholomew'])) + 3 * areaOf(order(['Bo']));
+      expect(groups?.togetherMm2).toBeCloseTo(4 * areaOf(ticket), 3);
+      expect(groups?.savedMm2).toBeCloseTo(4 * areaOf(ticket) - apart, 3);
+    });
+
+    it('says nothing where one hoop is best for all', () => {
+      expect(found(order(['Bo', 'Al']))).toBeNull();
+      expect(found(order(['Bo']))).toBeNull();
+    });
+
+    it('a group gets a ticket of its own: no name is lost, none is there twice, and its hoop is the smaller one', () => {
+      const ticket = order(NAMES);
+      const [large, small] = found(ticket)?.groups ?? [];
+      const parted = small && partedFrom(ticket, small, 'ticket-of-the-small');
+      if (!parted || !large) throw new Error('no groups');
+      const left = applyChange(ticket, parted.change);
+      const texts = (t: Ticket) => t.design.names?.rows.map(({ text }) => text) ?? [];
+      expect([...texts(left), ...texts(parted.ticket)].sort()).toEqual([...NAMES].sort());
+      for (const one of [left, parted.ticket]) {
+        expect(TicketSchema.parse(one)).toEqual(one);
+        expect(Object.keys(one.design.nameSets).sort()).toEqual(
+          (one.design.names?.rows ?? []).map(({ id }) => id).sort(),
+        );
+      }
+      const hoopOf = (t: Ticket) => planTicket(t, SAMPLE_SHELF, DEFAULT_HOUSE_RULES).hoop?.laid?.verdict.hoop;
+      expect(hoopOf(parted.ticket)?.id).toBe(small.hoop.id);
+      expect(hoopOf(left)?.id).toBe(large.hoop.id);
+    });
   });
 });

@@ -1,4 +1,4 @@
-import { boxOf } from '../../base/geometry/box';
+import { type Box, boxOf } from '../../base/geometry/box';
 import { add, fullTurnDeg, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
 import type { Polygon } from '../../base/geometry/polygon';
 import { type Phrase, say } from '../../base/units/phrase';
@@ -36,33 +36,62 @@ function rowsOver(hull: Polygon): Point[] {
 /** The way the needle goes in one colour stop. */
 type Way = Pick<PracticeJob['stops'][number], 'path' | 'cutBefore'>;
 
+/** Whether a point of the design is stitched in the hooping in hand, as its file has it: about the design's centre. */
+type IsStitched = (p: Point) => boolean;
+
+/** How far a point lies outside a box, mm. */
+const outsideMm = ({ left, right, top, bottom }: Box, { x, y }: Point): number =>
+  Math.max(0, left - x, x - right, top - y, y - bottom);
+
+/** All of a design in one go; of a split one the part in hand, its overlaps with it, and what reaches out beside it. */
+function isStitchedIn({ split, turnDeg }: LaidHoop): IsStitched {
+  if (!split || split.split.parts.length < 2) return () => true;
+  const boxes = split.split.parts.map(({ hull }) => boxOf(hull.map((p) => rotate(p, -turnDeg))));
+  return (p) => {
+    const outside = boxes.map((box) => outsideMm(box, rotate(p, -turnDeg)));
+    return (outside[split.index] ?? 0) <= Math.min(...outside);
+  };
+}
+
 /** Along the drawing's shapes, or in rows over the hull. */
-function wayAlong({ artwork, scale, hull }: DesignFacts, stop: number): Way {
+function wayAlong({ artwork, scale, hull }: DesignFacts, stop: number, isStitched: IsStitched): Way {
   const points = (artwork?.paths ?? [])
     .filter((path) => path.stop === stop)
-    .flatMap((path) => pointsOfPath(path.d).map((p) => ({ x: p.x * scale, y: p.y * scale })));
+    .flatMap((path) => pointsOfPath(path.d).map((p) => ({ x: p.x * scale, y: p.y * scale })))
+    .filter(isStitched);
   return { path: points.length > 1 ? points : rowsOver(hull), cutBefore: null };
 }
 
 const TRIM = codeOf('trim');
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
 
-/** Stitch after stitch as they were made. */
-function wayOfStitches({ x, y, kind, stop: stops }: Stitches, { scale }: DesignFacts, stop: number): Way {
+/** Stitch after stitch as they were made; where the thread leaves the part in hand it is cut. */
+function wayOfStitches(
+  { x, y, kind, stop: stops }: Stitches,
+  { scale }: DesignFacts,
+  stop: number,
+  isStitched: IsStitched,
+): Way {
   const [path, cutBefore]: [Point[], number[]] = [[], []];
+  let isCut = false;
   for (const [i, own] of stops.entries()) {
     if (own !== stop) continue;
-    if (kind[i] === TRIM) cutBefore.push(path.length);
-    path.push({ x: hundredth((x[i] ?? 0) * scale), y: hundredth((y[i] ?? 0) * scale) });
+    const at = { x: hundredth((x[i] ?? 0) * scale), y: hundredth((y[i] ?? 0) * scale) };
+    isCut ||= kind[i] === TRIM || (path.length > 0 && !isStitched(at));
+    if (!isStitched(at)) continue;
+    if (isCut) cutBefore.push(path.length);
+    isCut = false;
+    path.push(at);
   }
   return { path, cutBefore };
 }
 
-/** Each stop's way: by its stitches where it has some and the design is stitched in one go. */
-function waysOf(facts: DesignFacts, stitches: Stitches | null): Way[] {
+/** Each stop's way: by its stitches where it has some. A colour of which nothing is in the part in hand has none. */
+function waysOf(facts: DesignFacts, stitches: Stitches | null, isStitched: IsStitched): Way[] {
   return facts.stops.map((_, stop) => {
-    const made = stitches && wayOfStitches(stitches, facts, stop);
-    return made && made.path.length > 1 ? made : wayAlong(facts, stop);
+    const made = stitches && wayOfStitches(stitches, facts, stop, isStitched);
+    const isMade = stitches?.stop.includes(stop) ?? false;
+    return made && isMade ? made : wayAlong(facts, stop, isStitched);
   });
 }
 
@@ -90,11 +119,10 @@ export function practiceJob(
   const facts = factsInHoop(design.facts, laid);
   const aboutFile = (p: Point) => subtract(p, facts.fileCentre);
   const threadMm = facts.stops.reduce((sum, stop) => sum + stop.threadMm, 0);
-  const isWhole = laid.split === null || laid.split.split.parts.length < 2;
-  const ways = waysOf(facts, isWhole ? stitches : null);
+  const ways = waysOf(facts, stitches, isStitchedIn(laid));
   const countOf = (i: number): number =>
     ways[i]?.cutBefore ? (ways[i]?.path.length ?? 0) : (facts.stops[i]?.stitches ?? 0);
-  const count = facts.stops.reduce((sum, _, i) => sum + countOf(i), 0);
+  const count = stitches?.stop.length ?? facts.stops.reduce((sum, one) => sum + one.stitches, 0);
   const inHoop = (p: Point) => add(rotate(p, lie.turnDeg), lie.shift);
   return {
     ticketId: ticket.id,
@@ -103,15 +131,21 @@ export function practiceJob(
     hoops: hoopsFor(mount.machine, laid, shop.shelf),
     hoopId: laid.verdict.hoop.id,
     hull: facts.hull.map(aboutFile),
-    stops: ways.map(({ path, cutBefore }, i) => ({
-      hex: facts.stops[i]?.hex ?? '#59626E',
-      name: facts.stops[i]?.name ?? '',
-      stitches: countOf(i),
-      path: path.map(aboutFile),
-      cutBefore,
-      sameThread: plan.stitch?.stops[i]?.isSame ?? false,
-      handsAfter: wordsOf(plan.stitch?.stops[i]?.time.cloth?.what ?? null),
-    })),
+    stops: ways.flatMap(({ path, cutBefore }, i) =>
+      path.length === 0
+        ? []
+        : [
+            {
+              hex: facts.stops[i]?.hex ?? '#59626E',
+              name: facts.stops[i]?.name ?? '',
+              stitches: countOf(i),
+              path: path.map(aboutFile),
+              cutBefore,
+              sameThread: plan.stitch?.stops[i]?.isSame ?? false,
+              handsAfter: wordsOf(plan.stitch?.stops[i]?.time.cloth?.what ?? null),
+            },
+          ],
+    ),
     obstacles: ticket.mount.obstacles,
     footMm: mount.trace.footMm,
     bobbinM: ticket.stitch.bobbinLeftM ?? mount.machine.bobbinMetres,

@@ -83,3 +83,38 @@ it('it stands still for the hands at the cloth, and keeps its thread from step t
   ]);
   expect(press({ press: 'start' }).code).toBe('wrong-thread');
 });
+
+it('of a split design each hooping stitches what lies in its part, and all of them stitch all of it', () => {
+  const whole = ticket();
+  const wide = { ...whole, design: { ...whole.design, scalePercent: 200 } };
+  const split = applyChange(wide, {
+    stage: 'hoop',
+    set: { hoopId: 'hoop-100x100', method: 'floated', split: true },
+  });
+  // To a tenth of a millimetre, looked for in the cells beside it too.
+  const seen = new Set<string>();
+  const key = (x: number, y: number) => `${Math.round(x * 10)} ${Math.round(y * 10)}`;
+  const isSeen = (x: number, y: number) =>
+    [-0.05, 0.05].some((dx) => [-0.05, 0.05].some((dy) => seen.has(key(x + dx, y + dy))));
+  const plan = planTicket(split, SAMPLE_SHELF, RULES);
+  const parts = plan.hoop?.laid?.split?.split.parts ?? [];
+  expect(parts.length).toBeGreaterThan(1);
+  const question = stitchesAsked(split.design, { fabric: plan.piece.fabric, rules: RULES });
+  if (!question) throw new Error('nothing to stitch');
+  const { stitches } = toEnd(answerStitches(question, clip));
+  for (const [part, { centre }] of parts.entries()) {
+    const one = applyChange(split, { stage: 'hoop', set: { part } });
+    const shop = { shelf: SAMPLE_SHELF, rules: RULES };
+    const job = practiceJob(one, planTicket(one, SAMPLE_SHELF, RULES), shop, { stitches });
+    if (!job) throw new Error('no hoop');
+    for (const { path } of job.stops)
+      for (const p of path) {
+        // In the hoop's field about the part's middle; what is sewn reaches a hair past the drawing.
+        expect(Math.max(Math.abs(p.x), Math.abs(p.y))).toBeLessThan(51);
+        seen.add(key(p.x + centre.x, p.y + centre.y));
+      }
+  }
+  const scale = plan.design.facts?.scale ?? 1;
+  const unseen = Array.from(stitches.x).filter((x, i) => !isSeen(x * scale, (stitches.y[i] ?? 0) * scale));
+  expect(unseen).toEqual([]);
+});

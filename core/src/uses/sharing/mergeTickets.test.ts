@@ -37,7 +37,7 @@ it('whatever two devices make of a ticket can be saved, and so can what is said 
         expect(TicketSchema.safeParse(offerLeft(merged, id)).error).toBeUndefined();
       if (mineIn.every((stage) => !theirsIn.includes(stage))) expect(merged.offers).toEqual({});
     }),
-    { numRuns: 300 },
+    { numRuns: 100 },
   );
 });
 

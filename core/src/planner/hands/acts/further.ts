@@ -35,6 +35,10 @@ function hoopAgain(facts: HoopFacts, results: Results, { hooping, keys }: OneHoo
   const again = (deeds: [string, Deed][]): Act[] => deeds.map(([id, deed]) => act(`${id} ${n}`, deed));
   return [
     act(`off ${n}`, { do: 'take off and unhoop' }),
+    // An iron or a ring that comes onto the film of what is stitched would spoil it.
+    ...(layers.parts.topper.choice.id === 'none'
+      ? []
+      : [act(`film off ${n}`, { do: 'pull topper', isAllOff: false })]),
     ...bondActs(results, { hooping, copy: near.copy }),
     ...(floated ? again(sheetsAgain(facts)) : []),
     ...(loose.length === 0 ? [] : [act(`sheet ${n}`, { do: 'lay under', sheets: loose })]),

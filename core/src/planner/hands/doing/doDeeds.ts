@@ -11,7 +11,7 @@ export const nothing = (): void => undefined;
 /** An iron on the cloth: it must take one, and neither film nor what heat sets may lie there. */
 export function iron({ job, state, refuse }: Hands): void {
   if (job.hasCloth && !job.takesIron) refuse('hot-cloth');
-  if (state.topper) refuse('hot-film');
+  if (state.topper || state.left.topper) refuse('hot-film');
   if (state.isMarked && state.areMarksInk) refuse('hot-marks');
   if (state.isOnMachine) refuse('hot-machine');
 }

@@ -105,7 +105,6 @@ export function unhoop({ state }: Hands): void {
     holds: new Set(),
     hoopAt: null,
     foundAt: null,
-    onPieceDeg: state.onPieceDeg,
     isOnMachine: false,
     keys: null,
     isTraced: false,

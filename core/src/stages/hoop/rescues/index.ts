@@ -4,7 +4,7 @@ import { moveCloser } from './moveCloser';
 import { nextHoop } from './nextHoop';
 import { openSeam } from './openSeam';
 import { rehoop } from './rehoop';
-import type { Asked, HoopFault, HoopState, Rescue } from './rescue';
+import { type Asked, type HoopFault, type HoopState, type Rescue, works } from './rescue';
 import { shiftInField } from './shiftInField';
 import { shrink } from './shrink';
 import { splitIt } from './splitIt';
@@ -28,10 +28,23 @@ export interface Rescues {
   from: (fault: HoopFault) => Mend[];
 }
 
-/** Ways to make the chosen hoop work, or to leave it; with none chosen they speak of the nearest. */
+/**
+ * Ways to make the chosen hoop work, or to leave it; with none chosen they speak of the nearest. Where no hoop of the shelf
+ * takes the design as things are, what the hoop in hand cannot do is asked of the others, those a person would try first.
+ */
 export function rescuesFor(state: HoopState, nearest?: HoopVerdict): Rescues {
-  const verdict = state.laid?.verdict ?? nearest;
-  const all = verdict ? RESCUES.flatMap((rescue) => rescue({ ...state, verdict })) : [];
+  const { laid, method } = state;
+  const own = laid?.verdict ?? nearest;
+  const others = state.verdicts.some((one) => works(one, method))
+    ? []
+    : state.verdicts.filter((one) => one !== own);
+  const all = RESCUES.flatMap((rescue) => {
+    for (const verdict of own ? [own, ...others] : []) {
+      const found = rescue({ ...state, laid: verdict === own ? laid : null, verdict });
+      if (found.length > 0) return found;
+    }
+    return [];
+  });
   return {
     from: (fault) =>
       all.filter(({ removes }) => removes.includes(fault)).map(({ removes: _, ...mend }): Mend => mend),

@@ -3,8 +3,8 @@ import { mm, phrase } from '../../../base/units/phrase';
 import type { Asked, Rescue } from './rescue';
 import { set, turnsOf, WHERE_IT_LIES } from './rescue';
 /** Turn the hoop on the piece. */
-export function turnHoop({ verdict, method, input }: Asked): Rescue[] {
-  if (input.turnDeg === null) return [];
+export function turnHoop({ verdict, method, input, laid }: Asked): Rescue[] {
+  if (input.turnDeg === null || laid?.verdict !== verdict) return [];
   const [other] = turnsOf(verdict, method).sort((a, b) => b.spareMm - a.spareMm);
   if (!other || other.turnDeg === input.turnDeg) return [];
   const by = fullTurnDeg(other.turnDeg - input.turnDeg);

@@ -1,7 +1,7 @@
 import type { PieceKind } from '../geometry';
 import { backOf, frontOf, type TopCut, topContradictions } from './top';
 import { BACK_PLACEMENTS, CHEST_PLACEMENTS, HEM_CORNERS } from './topPlacements';
-import { POCKET_READINGS, sizedReadings, TOP_READINGS } from './topReadings';
+import { HEM_BAND, POCKET_FOOT, POCKET_READINGS, sizedReadings, TOP_READINGS } from './topReadings';
 
 const RIB_HEM = { name: 'hem rib', mm: 60 };
 const SIZES = { chestWidth: 560, length: 660, shoulder: 150, armhole: 245, hemWidth: 500 };
@@ -15,7 +15,10 @@ function warmTop(name: string, cut: TopCut, colour: string, pocket: boolean): Pi
     form: 'tubular',
     traits: ['worn', 'against skin', 'sleeves'],
     usual: { fabricId: 'sweatshirt-fleece', colour },
-    readings: sizedReadings([...TOP_READINGS, ...(pocket ? POCKET_READINGS : [])], SIZES),
+    readings: sizedReadings(
+      [...TOP_READINGS, ...(pocket ? [...POCKET_READINGS, POCKET_FOOT] : []), HEM_BAND],
+      { ...SIZES, hemBand: cut.hem.mm },
+    ),
     contradictions: topContradictions,
     views: [frontOf(cut), backOf(cut)],
     placements: [

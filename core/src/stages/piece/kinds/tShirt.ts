@@ -8,7 +8,7 @@ import {
   HEM_CORNERS,
   SLEEVE_PLACEMENT,
 } from './topPlacements';
-import { SLEEVE_READINGS, sizedReadings, TOP_READINGS } from './topReadings';
+import { HEM_BAND, SLEEVE_READINGS, sizedReadings, TOP_READINGS } from './topReadings';
 
 const TEE_HEM = { name: 'hem', mm: 25 };
 
@@ -18,7 +18,7 @@ const top = (name: string, cut: TopCut, usual: PieceKind['usual']): PieceKind =>
   form: 'tubular',
   traits: ['worn', 'against skin', 'sleeves'],
   usual,
-  readings: [...TOP_READINGS, ...SLEEVE_READINGS],
+  readings: [...TOP_READINGS, ...SLEEVE_READINGS, { ...HEM_BAND, typicalMm: cut.hem.mm }],
   contradictions: topContradictions,
   views: [frontOf(cut), backOf(cut), SLEEVE],
   placements: [...CHEST_PLACEMENTS, FULL_FRONT, ...BACK_PLACEMENTS, SLEEVE_PLACEMENT, ...HEM_CORNERS],

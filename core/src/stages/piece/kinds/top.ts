@@ -147,7 +147,8 @@ function pocketOf(
   const { pocketTop, pocketWidth } = r;
   if (pocketTop === undefined || pocketWidth === undefined) return { noGo: [], landmarks: {} };
   const foot = half.hemY - hemMm;
-  const slant = pocketWidth * POCKET_SLANT.out;
+  const slant =
+    r.pocketFoot === undefined ? pocketWidth * POCKET_SLANT.out : (r.pocketFoot - pocketWidth) / 2;
   const area = closedByMirror([
     { x: pocketWidth / 2, y: pocketTop },
     { x: pocketWidth / 2 + slant, y: pocketTop + (foot - pocketTop) * POCKET_SLANT.down },
@@ -192,15 +193,16 @@ export function topOutline(readings: Readings, cut: TopCut, face: 'front' | 'bac
   const w = readings.chestWidth ?? 0;
   const back = face === 'back';
   const half = rightHalf(readings, cut.collar, back);
-  const hemLine = half.hemY - cut.hem.mm;
+  const hemMm = readings.hemBand ?? cut.hem.mm;
+  const hemLine = half.hemY - hemMm;
   const neck = neckPiece(half, cut, w, back);
-  const pocket = back ? { noGo: [], landmarks: {} } : pocketOf(readings, half, cut.hem.mm);
+  const pocket = back ? { noGo: [], landmarks: {} } : pocketOf(readings, half, hemMm);
   const body = [...half.collar, half.shoulderEnd, ...half.armholeSeam.slice(1), sideAt(half, hemLine)];
   const edge = [...neck.edge, half.shoulderEnd, ...sleeveEdge(half, w, cut), half.underarm, half.hemCorner];
   return {
     outline: closedByMirror(edge),
     hoopable: closedByMirror(body),
-    seams: seamsOf(half, cut.hem.mm, cut.hem.name),
+    seams: seamsOf(half, hemMm, cut.hem.name),
     noGo: [
       ...neck.noGo,
       strip('hemBand', cut.hem.name, {
@@ -279,6 +281,24 @@ export function topContradictions(r: Readings): Contradiction[] {
       'pocketWidth',
       'chestWidth',
       'the pocket would reach round the sides',
+    ],
+    [
+      r.pocketFoot !== undefined && r.pocketWidth !== undefined && r.pocketFoot < r.pocketWidth * 0.8,
+      'pocketFoot',
+      'pocketWidth',
+      'the pocket would narrow towards its foot',
+    ],
+    [
+      r.pocketFoot !== undefined && r.pocketFoot > (r.hemWidth ?? chestWidth),
+      'pocketFoot',
+      r.hemWidth === undefined ? 'chestWidth' : 'hemWidth',
+      'the pocket would reach round the sides',
+    ],
+    [
+      r.hemBand !== undefined && r.hemBand > length / 3,
+      'hemBand',
+      'length',
+      'the hem would take a third of the piece',
     ],
     [
       (r.sleeveHem ?? 0) > 1.4 * (r.armhole ?? Infinity),

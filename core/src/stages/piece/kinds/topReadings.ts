@@ -125,10 +125,36 @@ export const POCKET_READINGS: readonly Reading[] = [
   },
 ];
 
+/** What a hem corner is measured from: without them the usual ones of the kind stand in. */
+export const HEM_BAND: Reading = {
+  id: 'hemBand',
+  name: 'hem, depth',
+  how: 'From the hem edge straight up to its stitching; of a rib, to the seam it is sewn on with.',
+  leastMm: 0,
+  mostMm: 200,
+  typicalMm: 20,
+  from: 'hem',
+  to: 'hemLine',
+  optional: true,
+  only: ['hem-corner'],
+};
+export const POCKET_FOOT: Reading = {
+  id: 'pocketFoot',
+  name: 'pocket, foot',
+  how: 'Straight across the foot of the pocket, from edge to edge.',
+  leastMm: 60,
+  mostMm: 800,
+  typicalMm: 320,
+  from: 'pocketFootLeft',
+  to: 'pocketFootRight',
+  optional: true,
+  only: ['hem-corner'],
+};
+
 /** The readings of a family with some of them typically smaller or larger. */
 export const sizedReadings = (readings: readonly Reading[], typical: Readings): Reading[] =>
   readings.map((r) => ({ ...r, typicalMm: typical[r.id] ?? r.typicalMm }));
 
 export const TOP_NAMES: Readonly<Record<string, string>> = Object.fromEntries(
-  [...TOP_READINGS, ...SLEEVE_READINGS, ...POCKET_READINGS].map((r) => [r.id, r.name]),
+  [...TOP_READINGS, ...SLEEVE_READINGS, ...POCKET_READINGS, HEM_BAND, POCKET_FOOT].map((r) => [r.id, r.name]),
 );

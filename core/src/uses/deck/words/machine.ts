@@ -105,6 +105,11 @@ function atCloth({ deed, plan: { stitch: stitched } }: Said<'lay cloth'> | Said<
   return cloth ? { text: sentence(cloth.what), hint: cloth.how, caution: cloth.caution } : { text: [] };
 }
 
+const pullTopper: SayDeed<'pull topper'> = (said) =>
+  isFirst(said.act)
+    ? checked(said)
+    : { text: phrase`Pull the film off what is stitched; the rest of it comes off at the end.` };
+
 const trace: SayDeed<'trace'> = (said) =>
   isFirst(said.act)
     ? checked(said)
@@ -122,10 +127,19 @@ const baste: SayDeed<'baste'> = (said) =>
       };
 
 export const SAY_MACHINE: SayDeeds<
-  'latch' | 'lay topper' | 'trace' | 'baste' | 'enter keys' | 'stitch' | 'lay cloth' | 'trim cloth'
+  | 'latch'
+  | 'lay topper'
+  | 'pull topper'
+  | 'trace'
+  | 'baste'
+  | 'enter keys'
+  | 'stitch'
+  | 'lay cloth'
+  | 'trim cloth'
 > = {
   latch,
   'lay topper': layTopper,
+  'pull topper': pullTopper,
   trace,
   baste,
   'enter keys': enterKeys,

@@ -12,6 +12,7 @@ import { cutOffsetMm, cutWords } from '../../stages/design/applique/cutOffset';
 import { planDesign } from '../../stages/design/planDesign';
 import { fabricOf } from '../../stages/piece/planPiece';
 import { appliqued } from '../../testing/appliqued';
+import { casesOf } from '../../testing/cases';
 import { toolsInNode } from '../../testing/toolsInNode';
 import { variedShape } from '../../testing/variedShapes';
 import { readCutFile, writeCutFile } from './cutFile';
@@ -225,7 +226,7 @@ describe('on the cloth', () => {
           expect(waste).toBeLessThan(1);
         },
       ),
-      { numRuns: 25 },
+      { numRuns: casesOf(60, 8) },
     );
   });
 

@@ -1,5 +1,6 @@
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { casesOf } from '../../testing/cases';
 import { designed } from '../../testing/designed';
 import { exampleB, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
@@ -51,7 +52,7 @@ it('one that was asked for and has no room is named, and what is offered mends i
 /** The corners of a box so far outside some points, where a machine stitches them: by the field's own sides alone. */
 it('of varied jobs no basting box that is promised leaves its field, and none is on cloth where holes stay', () => {
   let basted = 0;
-  for (let n = 0; n < 700; n += 1) {
+  for (let n = 0; n < casesOf(5000, 220); n += 1) {
     const { ticket, shelf, rules } = variedJob(n);
     const { hoop, layers, design, piece, place, findings } = planTicket(ticket, shelf, rules);
     if (!hoop?.laid || !layers || layers.bastingMm === null || !design.facts) continue;
@@ -77,5 +78,5 @@ it('of varied jobs no basting box that is promised leaves its field, and none is
       expect(reach.y).toBeLessThanOrEqual(bought.fieldHeightMm / 2 + 1e-6);
     }
   }
-  expect(basted).toBeGreaterThan(40);
+  expect(basted).toBeGreaterThan(casesOf(250, 10));
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
+import { LONG } from '../../testing/cases';
 import { type PlausibleCase, type PlausibleShop, plausibleShop } from '../../testing/plausiblePieces';
 import { report } from '../../testing/report';
 import { meanOf, quantileOf, shareOf, surelySmaller } from './beta';
@@ -101,7 +102,7 @@ const argMin = (values: readonly number[]): number => values.indexOf(Math.min(..
 describe('a shop with a hidden truth', () => {
   const SEEDS = [0.11, 0.37, 0.62];
 
-  it.each([1000, 10_000])(
+  it.each(LONG ? [1000, 10_000] : [1000])(
     'of %d pieces: stacks are ordered as they really are, and better than by the rule alone or by the nearest piece',
     (n) => {
       const [correlation, regret]: [number[], Record<string, number[]>] = [
@@ -152,7 +153,7 @@ describe('a shop with a hidden truth', () => {
     },
   );
 
-  it.each([1000, 5000, 30_000])(
+  it.each(LONG ? [1000, 5000, 30_000] : [1000])(
     'of %d pieces: nine of ten truths lie within what is told, within 3 points',
     (n) => {
       let [all, inside] = [0, 0];
