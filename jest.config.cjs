@@ -1,3 +1,5 @@
+const { availableParallelism } = require('node:os');
+
 const swc = [
   '@swc/jest',
   { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' }, module: { type: 'commonjs' } },
@@ -31,8 +33,8 @@ const READ_ALIKE = [
 ];
 
 module.exports = {
-  // A third on two cores: what waits for a program to start or for a second try leaves its core to another.
-  maxWorkers: '150%',
+  // One more than there are cores: what waits for a program to start or for a second try leaves its core to another.
+  maxWorkers: availableParallelism() + 1,
   projects: [
     plain('core'),
     plain('server', {
