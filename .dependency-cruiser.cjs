@@ -3,21 +3,36 @@
  * it, `npm run graph` draws it, and core/src/floors.long.test.ts proves that it fails on a planted import.
  */
 
-/** The floors of core from the ground up. */
-const FLOORS = ['base', 'model', 'catalogue', 'stock', 'stages', 'planner', 'uses'];
+/** The floors of core from the ground up; from `sync` on they are the rooms that take a finished plan. */
+const FLOORS = [
+  'base',
+  'model',
+  'catalogue',
+  'stock',
+  'stages',
+  'planner',
+  'sync',
+  'ledger',
+  'records',
+  'files',
+  'table',
+  'business',
+  'paper',
+];
 
 /** The stages in the order of work. */
 const STAGES = ['piece', 'design', 'place', 'hoop', 'layers', 'mount', 'stitch', 'finish', 'log'];
 
 /** The floors of the app from the ground up; what stands on one line may lean on each other. */
 const APP_FLOORS = [
-  'theme|shims|types|everyone',
+  'theme|shims|types|everyone|files',
   'workers',
   'components',
   'services',
   'store',
   'shop',
   'hooks',
+  'stitches',
   'sheet',
   'tape',
   'example',

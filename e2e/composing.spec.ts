@@ -353,7 +353,7 @@ test('several parts are lined up, spread, put in a ring; one thread is one stop,
   expect(Math.abs((last?.at.x ?? 9) - 0)).toBeLessThan(1);
 });
 
-test('of thirty parts one is dragged, and no other moves', { tag: '@wide-deep' }, async ({ page }) => {
+test('of thirty parts one is dragged, and no other moves', { tag: ['@wide', '@deep'] }, async ({ page }) => {
   const id = `thirty-parts-${crypto.randomUUID()}`;
   const letters = await setInNode('Pennyscar');
   const parts = Array.from({ length: 30 }, (_, i) => ({

@@ -182,7 +182,7 @@ test('two benches that plan at once lose nothing; a shop that is closed says so'
 });
 
 test('the sheets of the bench are laid out together, cut by cut, and printed; bare pieces are bought with spares', {
-  tag: '@wide-deep',
+  tag: ['@wide', '@deep'],
 }, async ({ page }) => {
   const order = { id: 'order-of-crests', name: 'Regatta', state: 'agreed' };
   const ordered = {

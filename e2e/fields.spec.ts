@@ -1,7 +1,9 @@
 import { expect, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
-test('the cloth on this ticket differs from the library’s, and every plan follows', async ({ page }) => {
+test('the cloth on this ticket differs from the library’s, and every plan follows', { tag: '@deep' }, async ({
+  page,
+}) => {
   const ticket = onTicket(page);
   await ticket.start('T-shirt');
   await ticket.fill('underarm to underarm', '52 cm');

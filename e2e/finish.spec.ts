@@ -33,7 +33,9 @@ test('a clock runs on through a reload, and rings', async ({ page }) => {
   await expect(clock).toHaveCount(0);
 });
 
-test('a fault is traced to its cause by the ticket’s own figures, and put in the log', async ({ page }) => {
+test('a fault is traced to its cause by the ticket’s own figures, and put in the log', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   const address = await copyOf(page, 'demo-ticket-02');
   await page.goto(`${address}/finish`);

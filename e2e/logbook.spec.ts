@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 import { type Advice, parseLength, type Ticket } from '@zt/core';
+import { lookAtPhoto, saysMore } from '@zt/core/records/photos/look';
 import { LONG } from '@zt/core/testing/cases';
 import { asTaken, drawn } from '@zt/core/testing/pictures';
-import { lookAtPhoto, saysMore } from '@zt/core/uses/photos/look';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, onTicket } from './support/ticket';
 
@@ -343,7 +343,7 @@ test('entries stand side by side, what differs first', { tag: '@wide-deep' }, as
   await expectAccessible(page);
 });
 
-test('the logbook shows itself in pictures, each with its figures', async ({ page }) => {
+test('the logbook shows itself in pictures, each with its figures', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/logbook');
   await page.getByRole('button', { name: 'Pictures' }).click();

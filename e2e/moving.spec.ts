@@ -65,9 +65,9 @@ test('drawings of several tickets opened one after the other keep their own hatc
   }
 });
 
-test('a ticket that waits for its measures says what is next, and nothing on it is a stop', async ({
-  page,
-}) => {
+test('a ticket that waits for its measures says what is next, and nothing on it is a stop', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   for (const kind of ['T-shirt', 'Bath towel']) {
     await ticket.startByHand(kind);

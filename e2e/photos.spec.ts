@@ -1,9 +1,9 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Page } from '@playwright/test';
 import { KEPT_PHOTO } from '@zt/core/model/photo';
+import { lookAtPhoto, saysMore } from '@zt/core/records/photos/look';
 import { casesOf } from '@zt/core/testing/cases';
 import { asTaken, drawn } from '@zt/core/testing/pictures';
-import { lookAtPhoto, saysMore } from '@zt/core/uses/photos/look';
 import { randomLcg } from 'd3-random';
 import { expect, test } from './support/test';
 import { copyOf } from './support/ticket';

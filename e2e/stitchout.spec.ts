@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { EMPTY_PART } from '@zt/core';
-import { readCsv } from '@zt/core/uses/stitchFiles/csv';
-import { readJson } from '@zt/core/uses/stitchFiles/json';
-import { readSvgStitches } from '@zt/core/uses/stitchFiles/svg';
+import { readCsv } from '@zt/core/files/stitchFiles/csv';
+import { readJson } from '@zt/core/files/stitchFiles/json';
+import { readSvgStitches } from '@zt/core/files/stitchFiles/svg';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, fillIn, onTicket } from './support/ticket';
 
@@ -234,7 +234,7 @@ test.describe('where something fails', () => {
 });
 
 test('a stitch file comes in again, is played, and its figures go onto the ticket; a broken one is told by its line', {
-  tag: '@wide-deep',
+  tag: ['@wide', '@deep'],
 }, async ({ page }) => {
   const ticket = onTicket(page);
   const address = await copyOf(page, 'demo-ticket-01');

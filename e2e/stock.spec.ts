@@ -30,7 +30,7 @@ test('a list as a spreadsheet writes it: the encoding is asked about, bad lines 
   await expect(page.getByRole('button', { name: /^Tannengrün no\. 7/ })).toHaveCount(0);
 });
 
-test('a list is one request, however long it is', async ({ page }) => {
+test('a list is one request, however long it is', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   const asked: string[] = [];
   page.on('request', (request) => {
@@ -50,9 +50,9 @@ test('a list is one request, however long it is', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^row 7:/ })).toHaveCount(0);
 });
 
-test('an order of twenty counts in time and thread; logging says what it took, and the entry too', async ({
-  page,
-}) => {
+test('an order of twenty counts in time and thread; logging says what it took, and the entry too', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-02/stitch');
   const heading = page.getByRole('heading', { name: /min in all/ });

@@ -5,7 +5,13 @@ import { bin, ROOT } from './lib.mjs';
 
 /** Draws docs/floors.svg: the floors of core as the lint sees them, with how often each imports from those below. */
 const HOLDS = {
-  uses: 'what takes a finished plan: deck, paper, practice, sizes, cutting, shopping, logbook',
+  paper: 'everything that leaves on paper, or as one document',
+  business: 'what it costs, the day, the weeks, sheets of a whole bench, what is to be bought',
+  table: 'the deck in its words, the practice machine, the cutter, names, sizes, house rules searched',
+  files: 'open formats in and out: cut files, stitch files, lists of threads',
+  records: 'the logbook: found, learned from, made again, drilled, in pictures',
+  ledger: 'what a piece takes and leaves: movements, rolls and offcuts, needles of the bench',
+  sync: 'how two devices’ changes become one, and what is remembered of them',
   planner: 'the chain of stages, and what needs two of them to be seen',
   stages: '',
   stock: 'what the shop has, asked: spools, supplies, a thread for a colour',
@@ -15,7 +21,7 @@ const HOLDS = {
 };
 const FLOORS = Object.keys(HOLDS);
 const STAGES = ['piece', 'design', 'place', 'hoop', 'layers', 'mount', 'stitch', 'finish', 'log'];
-const [WIDTH, ROW, GAP, LEFT] = [760, 74, 22, 96];
+const [WIDTH, ROW, GAP, LEFT] = [760, 60, 14, 96];
 const INK = '#1F2B3A';
 
 const args = ['-c', '.dependency-cruiser.cjs', '-T', 'json', 'core/src'];

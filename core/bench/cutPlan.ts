@@ -1,9 +1,9 @@
 import { createRequire } from 'node:module';
 import type * as Guillotine from 'guillotine-packer';
 import type * as Rectangles from 'maxrects-packer';
+import { checkCuts } from '../src/business/cutPlan/checkCuts';
+import { cutFromRoll, type Wanted } from '../src/business/cutPlan/guillotine';
 import { variedSheets } from '../src/testing/variedSheets';
-import { checkCuts } from '../src/uses/cutPlan/checkCuts';
-import { cutFromRoll, type Wanted } from '../src/uses/cutPlan/guillotine';
 
 // The packages are found by Node's older way alone.
 const require = createRequire(import.meta.url);

@@ -1,10 +1,10 @@
+import { type Move, moved, movesFrom } from '../src/business/day/moves';
+import { gapOf, solveDay } from '../src/business/day/solve';
+import { isDone, type State, startOf, worthOf } from '../src/business/day/state';
+import type { Day } from '../src/business/day/work';
 import { bestByProgram, inSlots } from '../src/testing/exactDay';
 import { exactSolver } from '../src/testing/exactOrder';
 import { variedDay } from '../src/testing/variedDays';
-import { type Move, moved, movesFrom } from '../src/uses/day/moves';
-import { gapOf, solveDay } from '../src/uses/day/solve';
-import { isDone, type State, startOf, worthOf } from '../src/uses/day/state';
-import type { Day } from '../src/uses/day/work';
 
 /** The same days planned by us, in the order of the pile, and by a plain rule: what is ready first, then what is promised first. */
 const DAYS = Number(process.env.DAYS ?? 50);

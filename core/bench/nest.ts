@@ -2,9 +2,9 @@ import { createRequire } from 'node:module';
 import type * as Packers from 'maxrects-packer';
 import { boxOf, heightOf, widthOf } from '../src/base/geometry/box';
 import { areaOf } from '../src/base/geometry/clip';
+import { nest } from '../src/files/cutFile/nest';
 import { toolsInNode } from '../src/testing/toolsInNode';
 import { variedShape } from '../src/testing/variedShapes';
-import { nest } from '../src/uses/cutFile/nest';
 
 // The package is found by Node's older way alone.
 const { MaxRectsPacker } = createRequire(import.meta.url)('maxrects-packer') as typeof Packers;

@@ -10,8 +10,8 @@ import {
   type ScatterSpot,
   scatterAll,
 } from '../src/stages/place/scatter';
+import { sizeRun } from '../src/table/sizes/sizeRun';
 import { exampleA, SAMPLE_SHELF } from '../src/testing/samples';
-import { sizeRun } from '../src/uses/sizes/sizeRun';
 
 /** Forty motifs in a skirt panel, and a run of twelve sizes, each beside the plain way, in one run. */
 const MOTIF = Array.from({ length: 32 }, (_, i) => {

@@ -40,7 +40,7 @@ console.log(JSON.stringify({
 }));
 `;
 const NUMBERS = `
-import { HOUSE_NUMBERS } from './uses/houseRules/numbers';
+import { HOUSE_NUMBERS } from './table/houseRules/numbers';
 export const NUMBERS_OF = () => HOUSE_NUMBERS.filter(({ id }) => id === 'closesSpringMm').map(({ value }) => value);
 `;
 

@@ -13,6 +13,7 @@ export {
   stepOf,
 } from './base/units/length';
 export { mm, type Phrase, phrase, type Quantity, say } from './base/units/phrase';
+export type { ShoppingUnit } from './business/shopping/shopping';
 export { FABRICS } from './catalogue/fabrics';
 export { type HouseNumber, numberFor } from './catalogue/houseNumber';
 export { KNOWN_WAYS, type KnownWay } from './catalogue/knownWays';
@@ -21,6 +22,8 @@ export { PLACE_NUMBERS } from './catalogue/numbers/place';
 export { STITCH_NUMBERS } from './catalogue/numbers/stitch';
 export { HOOP_PRESETS, hoopOf, USUAL_HOOP, USUAL_MACHINE } from './catalogue/presets';
 export { QUESTIONS, questionText, schoolsOf } from './catalogue/schools';
+export { type CutFrom, layoutOf } from './ledger/rolls/cutting';
+export { type SheetPiece, sheetPieces } from './ledger/rolls/sheetPieces';
 export {
   BACKUP_KINDS,
   type Backups,
@@ -191,6 +194,12 @@ export { answerOf } from './planner/settle';
 export { nextStage, type StageState, stageStates } from './planner/stageStates';
 export { entryTitleOf, titleOf } from './planner/titleOf';
 export { whyUnread } from './planner/unreadFindings';
+export type { Advice, StackAdvice, ToldChance } from './records/evidence/advice';
+export type { EntryFacts, LearnedFacts } from './records/find/entryFacts';
+export { asUsed } from './records/logbook/asUsed';
+export { drawnFrom, frozenPlan, PLANNER_VERSION } from './records/logbook/frozenPlan';
+export { shelfUseOf } from './records/logbook/shelfUse';
+export { usesInWords } from './records/logbook/useInWords';
 export type { DesignFacts } from './stages/design/designFacts';
 export type { StitchFigures } from './stages/design/stitchFigures';
 export type { ReadSvg } from './stages/design/svg/readSvg';
@@ -228,14 +237,5 @@ export { needleCare } from './stages/stitch/needleCare';
 export type { StitchStop } from './stages/stitch/planStitch';
 export { isSeenOn, nearestThread, shuffledThreads, toneLadder } from './stock/fromShelf';
 export { changeNeedle, needlesOf, SUPPLIES, withNeedle } from './stock/supplies';
-export { type CutFrom, layoutOf } from './uses/cutting/cutting';
-export { type SheetPiece, sheetPieces } from './uses/cutting/sheetPieces';
-export type { RingPicture, Step } from './uses/deck/step';
-export type { Advice, StackAdvice, ToldChance } from './uses/evidence/advice';
-export type { EntryFacts, LearnedFacts } from './uses/find/entryFacts';
-export { HOUSE_NUMBERS } from './uses/houseRules/numbers';
-export { asUsed } from './uses/logbook/asUsed';
-export { drawnFrom, frozenPlan, PLANNER_VERSION } from './uses/logbook/frozenPlan';
-export { shelfUseOf } from './uses/logbook/shelfUse';
-export { usesInWords } from './uses/logbook/useInWords';
-export type { ShoppingUnit } from './uses/shopping/shopping';
+export type { RingPicture, Step } from './table/deck/step';
+export { HOUSE_NUMBERS } from './table/houseRules/numbers';

@@ -5,10 +5,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import type { Shelf, Ticket } from '@zt/core';
+import { amountsOf } from '@zt/core/ledger/amounts';
 import { casesOf } from '@zt/core/testing/cases';
 import { report } from '@zt/core/testing/report';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
-import { amountsOf } from '@zt/core/uses/ledger/amounts';
 
 /** How often the program is killed; `npm run drill -- kill 300` for a long one. */
 const CYCLES = Number(process.env.KILLS ?? casesOf(20, 3));

@@ -1,4 +1,4 @@
-import { StitchFileSchema } from '@zt/core/uses/stitchFiles/json';
+import { StitchFileSchema } from '@zt/core/files/stitchFiles/json';
 import { z } from 'zod';
 
 /** The JSON Schema by which anybody can check a stitch file, draft 2020-12. */

@@ -1,6 +1,6 @@
 import { type DisplayUnits, type Phrase, say } from '@zt/core';
 import type { Offer as OfferedValue } from '@zt/core/model/offer';
-import { offeredInWords } from '@zt/core/uses/sharing/index';
+import { offeredInWords } from '@zt/core/sync/index';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { Callout } from './ui/Callout';

@@ -1,4 +1,4 @@
-import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
+import { STAGE_OF_HANDS } from '@zt/core/business/day/now';
 import { type Href, useRouter } from 'expo-router';
 import { Press } from '../components/ui/Press';
 import { NowOnDay } from './NowOnDay';

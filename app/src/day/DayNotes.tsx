@@ -1,5 +1,5 @@
 import { type DisplayUnits, say } from '@zt/core';
-import type { DayNote } from '@zt/core/uses/day/dayPlan';
+import type { DayNote } from '@zt/core/business/day/dayPlan';
 import { Link } from 'expo-router';
 import { Callout } from '../components/ui/Callout';
 import { Txt } from '../components/ui/Txt';

@@ -1,9 +1,9 @@
 import { say } from '@zt/core';
+import { clockDay, clockTime } from '@zt/core/business/day/calendar';
+import { countPieces, type DayPlan, daysOf } from '@zt/core/business/day/dayPlan';
+import { STAGE_OF_HANDS } from '@zt/core/business/day/now';
+import { sayWorth } from '@zt/core/business/day/worth';
 import { DaySheetSchema } from '@zt/core/model/day';
-import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
-import { countPieces, type DayPlan, daysOf } from '@zt/core/uses/day/dayPlan';
-import { STAGE_OF_HANDS } from '@zt/core/uses/day/now';
-import { sayWorth } from '@zt/core/uses/day/worth';
 import { type Href, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { AmongPlaces } from '../components/AmongPlaces';
@@ -16,6 +16,7 @@ import { Screen } from '../components/ui/Screen';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { OffersOn } from '../shop/OffersOn';
+import { SetAsideRows } from '../shop/SetAsideRows';
 import { useShop } from '../shop/useShop';
 import { DayNotes } from './DayNotes';
 import { DaySteps } from './DaySteps';
@@ -125,6 +126,7 @@ export function DayScreen() {
           ) : null
         }
       >
+        <SetAsideRows place="day" />
         <OffersOn thing={sheet} schema={DaySheetSchema} onThing={(next) => change(() => next)} />
         {failed ? (
           <Txt tone="madder" live>

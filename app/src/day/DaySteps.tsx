@@ -1,7 +1,7 @@
 import { type DisplayUnits, say } from '@zt/core';
-import { clockDay, clockTime, isoOfMs } from '@zt/core/uses/day/calendar';
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
-import { sayHands } from '@zt/core/uses/day/now';
+import { clockDay, clockTime, isoOfMs } from '@zt/core/business/day/calendar';
+import type { DayPlan } from '@zt/core/business/day/dayPlan';
+import { sayHands } from '@zt/core/business/day/now';
 import { Pressable, View } from 'react-native';
 import { Disclosure } from '../components/ui/Disclosure';
 import { Press } from '../components/ui/Press';
@@ -38,7 +38,7 @@ function Step({ time, words, onPress }: { time: string; words: string; onPress: 
 /** The steps of hands by the clock, for those who read or listen, and as a calendar file. */
 export function DaySteps({ plan, units, onChoose }: DayStepsProps) {
   const toCalendar = async () => {
-    const { dayToIcs } = await import('@zt/core/uses/day/toIcs');
+    const { dayToIcs } = await import('@zt/core/business/day/toIcs');
     handOver(dayToIcs(plan, units), 'text/calendar', 'day.ics');
   };
   return (

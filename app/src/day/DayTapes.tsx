@@ -1,6 +1,6 @@
-import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
-import { countPieces, type DayPlan } from '@zt/core/uses/day/dayPlan';
-import { pinnedAt, placeAt } from '@zt/core/uses/day/pin';
+import { clockDay, clockTime } from '@zt/core/business/day/calendar';
+import { countPieces, type DayPlan } from '@zt/core/business/day/dayPlan';
+import { pinnedAt, placeAt } from '@zt/core/business/day/pin';
 import { ScrollView, View } from 'react-native';
 import { Txt } from '../components/ui/Txt';
 import { usePalette } from '../theme/palette';

@@ -1,4 +1,4 @@
-import type { HandsDo } from '@zt/core/uses/day/stretches';
+import type { HandsDo } from '@zt/core/business/day/stretches';
 import { View } from 'react-native';
 import { Txt } from '../components/ui/Txt';
 import { usePalette } from '../theme/palette';

@@ -1,6 +1,6 @@
-import { clockTime } from '@zt/core/uses/day/calendar';
-import type { DayPlan, HandsOn, HoopOn } from '@zt/core/uses/day/dayPlan';
-import type { HandsDo } from '@zt/core/uses/day/stretches';
+import { clockTime } from '@zt/core/business/day/calendar';
+import type { DayPlan, HandsOn, HoopOn } from '@zt/core/business/day/dayPlan';
+import type { HandsDo } from '@zt/core/business/day/stretches';
 import Svg, { G, Line, Rect, Text } from 'react-native-svg';
 import { FONTS } from '../theme/fonts';
 import { type Palette, usePalette } from '../theme/palette';

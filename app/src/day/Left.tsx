@@ -1,5 +1,5 @@
 import { type DisplayUnits, say } from '@zt/core';
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
+import type { DayPlan } from '@zt/core/business/day/dayPlan';
 import { type Href, Link } from 'expo-router';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';

@@ -1,4 +1,4 @@
-import type { DayPlan, MachineOn } from '@zt/core/uses/day/dayPlan';
+import type { DayPlan, MachineOn } from '@zt/core/business/day/dayPlan';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Txt } from '../components/ui/Txt';

@@ -1,5 +1,5 @@
 import { say } from '@zt/core';
-import { sayDone, sayNow } from '@zt/core/uses/day/now';
+import { sayDone, sayNow } from '@zt/core/business/day/now';
 import type { ReactNode } from 'react';
 import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';

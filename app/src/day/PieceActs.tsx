@@ -1,6 +1,6 @@
-import { clockDay, clockTime } from '@zt/core/uses/day/calendar';
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
-import { orderOnMachine, pinnedAt } from '@zt/core/uses/day/pin';
+import { clockDay, clockTime } from '@zt/core/business/day/calendar';
+import type { DayPlan } from '@zt/core/business/day/dayPlan';
+import { orderOnMachine, pinnedAt } from '@zt/core/business/day/pin';
 import { type Href, useRouter } from 'expo-router';
 import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';

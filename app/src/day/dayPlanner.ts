@@ -1,6 +1,6 @@
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
-import type { DayAsked } from '@zt/core/uses/day/fromTickets';
-import type { DayProgress } from '@zt/core/uses/day/planDay';
+import type { DayPlan } from '@zt/core/business/day/dayPlan';
+import type { DayAsked } from '@zt/core/business/day/fromTickets';
+import type { DayProgress } from '@zt/core/business/day/planDay';
 import isEqual from 'fast-deep-equal';
 import { planningDay } from '../workers/planningDay';
 

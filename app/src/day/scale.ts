@@ -1,4 +1,4 @@
-import type { Open } from '@zt/core/uses/day/calendar';
+import type { Open } from '@zt/core/business/day/calendar';
 
 const MS_A_MINUTE = 60_000;
 /** As long as the narrowest thing that hands do is wide enough for its number. */

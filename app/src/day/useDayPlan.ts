@@ -1,6 +1,6 @@
+import type { HandsOn, PlannedPiece } from '@zt/core/business/day/dayPlan';
+import { type DayNow, dayNow, LATE_AFTER_MS, standAfter } from '@zt/core/business/day/now';
 import { isUnderWay, type Stand, withStand } from '@zt/core/model/day';
-import type { HandsOn, PlannedPiece } from '@zt/core/uses/day/dayPlan';
-import { type DayNow, dayNow, LATE_AFTER_MS, standAfter } from '@zt/core/uses/day/now';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { announce } from '../everyone/announce';
 import { useShop } from '../shop/useShop';

@@ -1,6 +1,6 @@
 import { titleOf } from '@zt/core';
 import { type DayAnswer, type DaySheet, DaySheetSchema, EMPTY_DAY } from '@zt/core/model/day';
-import { mergeFitting } from '@zt/core/uses/sharing/merge';
+import { mergeFitting } from '@zt/core/sync/merge';
 import { useCallback, useMemo } from 'react';
 import { useDayQuery } from '../services/dayApi';
 import type { Queued } from '../store/queue';

@@ -1,5 +1,5 @@
 import type { Stage } from '@zt/core';
-import { GUIDE, guideAt } from '@zt/core/uses/example/example';
+import { GUIDE, guideAt } from '@zt/core/table/example/example';
 import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';

@@ -1,4 +1,4 @@
-import { EXAMPLE_ID, exampleTicket } from '@zt/core/uses/example/example';
+import { EXAMPLE_ID, exampleTicket } from '@zt/core/table/example/example';
 import { useRouter } from 'expo-router';
 import { exampleEnded, ticketStarted } from '../store/editor';
 import { useAppDispatch, useAppSelector } from '../store/store';

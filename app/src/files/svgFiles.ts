@@ -1,3 +1,3 @@
 /** Everything that writes SVG files, in one piece that is fetched where one is written. */
-export { writeCutFile } from '@zt/core/uses/cutFile/cutFile';
-export { writeSvg } from '@zt/core/uses/stitchFiles/svg';
+export { writeCutFile } from '@zt/core/files/cutFile/cutFile';
+export { writeSvg } from '@zt/core/files/stitchFiles/svg';

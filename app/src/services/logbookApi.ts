@@ -9,7 +9,7 @@ import type {
   SavedSearch,
   Ticket,
 } from '@zt/core';
-import type { Pictures } from '@zt/core/uses/pictures/pictures';
+import type { Pictures } from '@zt/core/records/pictures/pictures';
 import { api } from './api';
 
 /** A question as it stands in an address: a field with many values is named once for each. */

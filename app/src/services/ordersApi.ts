@@ -1,3 +1,4 @@
+import type { OrderCost } from '@zt/core/business/cost/orderCost';
 import type { Customer } from '@zt/core/model/customer';
 import type { Order } from '@zt/core/model/order';
 import type {
@@ -10,7 +11,6 @@ import type {
   SaveCustomer,
   SaveOrder,
 } from '@zt/core/model/ordersApi';
-import type { OrderCost } from '@zt/core/uses/cost/orderCost';
 import { api } from './api';
 
 /** The order book and the customers. */

@@ -9,7 +9,17 @@ export const setAsideApi = api.injectEndpoints({
     setAside: build.query<SetAside[], void>({ query: () => '/set-aside', providesTags: ['setAside'] }),
     mendRow: build.mutation<unknown, SetAsideRow>({
       query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}/mend`, method: 'POST' }),
-      invalidatesTags: ['setAside', 'shelf', 'tickets', 'logbook'],
+      invalidatesTags: [
+        'setAside',
+        'shelf',
+        'tickets',
+        'logbook',
+        'orders',
+        'customers',
+        'day',
+        'rules',
+        'searches',
+      ],
     }),
     removeRow: build.mutation<unknown, SetAsideRow>({
       query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}`, method: 'DELETE' }),

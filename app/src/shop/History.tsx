@@ -1,6 +1,6 @@
 import { say } from '@zt/core';
 import type { Earlier, HistoryNoun } from '@zt/core/model/history';
-import { differences } from '@zt/core/uses/history/differences';
+import { differences } from '@zt/core/sync/history/differences';
 import { format } from 'date-fns/format';
 import { isToday } from 'date-fns/isToday';
 import { parseISO } from 'date-fns/parseISO';

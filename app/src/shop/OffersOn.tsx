@@ -1,5 +1,5 @@
-import { offeredText, offerLeft, offerTaken } from '@zt/core/uses/sharing/index';
-import type { Shared } from '@zt/core/uses/sharing/merge';
+import { offeredText, offerLeft, offerTaken } from '@zt/core/sync/index';
+import type { Shared } from '@zt/core/sync/merge';
 import type { ComponentProps } from 'react';
 import { OfferedField } from '../components/OfferedField';
 import { useShop } from './useShop';

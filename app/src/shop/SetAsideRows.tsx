@@ -12,6 +12,9 @@ import {
   useSetAsideQuery,
 } from '../services/setAsideApi';
 
+/** Of what there is one of in a shop, what it is called. */
+const WHOLE: Partial<Record<SetAside['place'], string>> = { day: 'The day’s plan', rules: 'The house rules' };
+
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
 export function SetAsideRows({ place }: { place: SetAside['place'] }) {
   const { data } = useSetAsideQuery();
@@ -33,7 +36,7 @@ export function SetAsideRows({ place }: { place: SetAside['place'] }) {
       ) : null}
       {rows.map((row) => (
         <Callout tone="madder" key={row.id} role="alert">
-          <Txt as="strong">{`“${row.name}” cannot be read, and is set aside`}</Txt>
+          <Txt as="strong">{`${WHOLE[row.place] ?? `“${row.name}”`} cannot be read, and is set aside`}</Txt>
           <Txt as="small">{`${row.why} All else is as it was.`}</Txt>
           <Row wrap>
             {row.canMend ? (

@@ -2,7 +2,7 @@ import type { Customer } from '@zt/core/model/customer';
 import { CustomerSchema } from '@zt/core/model/customer';
 import { type Order, OrderSchema } from '@zt/core/model/order';
 import type { OrderDetail } from '@zt/core/model/ordersApi';
-import { mergeFitting } from '@zt/core/uses/sharing/merge';
+import { mergeFitting } from '@zt/core/sync/merge';
 import { useMemo, useRef } from 'react';
 import { useCustomersQuery, useOrderQuery } from '../services/ordersApi';
 import type { Queued } from '../store/queue';

@@ -1,6 +1,6 @@
 import { type Advice, FAULTS, type StackAdvice, say, type ToldChance, type Way, wayFrom } from '@zt/core';
-import type { Decides } from '@zt/core/uses/evidence/advice';
-import type { OneThing } from '@zt/core/uses/evidence/trial';
+import type { Decides } from '@zt/core/records/evidence/advice';
+import type { OneThing } from '@zt/core/records/evidence/trial';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';
@@ -178,7 +178,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
   const planned = stacks.find((stack) => stack.planned);
   /** A swatch on which one thing is tried by itself. */
   const begin = async (thing: OneThing, decides: Decides) => {
-    const { trialOf } = await import('@zt/core/uses/evidence/trial');
+    const { trialOf } = await import('@zt/core/records/evidence/trial');
     const trial = trialOf({ ticket, plan }, thing, { id: newId(), swatch: true, decides });
     if (!trial) return;
     // Kept before it is opened: the one that is open here stays so until then.

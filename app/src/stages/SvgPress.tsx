@@ -1,4 +1,4 @@
-import type { PaperName } from '@zt/core/uses/paper/index';
+import type { PaperName } from '@zt/core/paper/index';
 import { useState } from 'react';
 import { Press } from '../components/ui/Press';
 import { Txt } from '../components/ui/Txt';
@@ -12,7 +12,7 @@ export function SvgPress({ paper, title }: { paper: PaperName; title: string }) 
   const store = useAppStore();
   const [why, setWhy] = useState('');
   const make = async () => {
-    const { drawingToSvg, PAPER, paperTitle } = await import('@zt/core/uses/paper/index');
+    const { drawingToSvg, PAPER, paperTitle } = await import('@zt/core/paper/index');
     const state = store.getState();
     const printed = {
       ticket: selectTicket(state),

@@ -1,8 +1,8 @@
 import { EMPTY_PART, newTicket, type Part, phrase, type Ticket } from '@zt/core';
 import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
+import { sending } from '@zt/core/sync/index';
 import { rowOfName } from '@zt/core/testing/rowOfName';
 import { TWO_SQUARES } from '@zt/core/testing/samples';
-import { sending } from '@zt/core/uses/sharing/index';
 import {
   type EditorState,
   editorReducer,

@@ -26,7 +26,6 @@ import type { Made } from '@zt/core/model/ticket/made';
 import type { NameRow, NameSets } from '@zt/core/model/ticket/names';
 import { withNamesSet } from '@zt/core/stages/design/names/rows';
 import { withReadAgain } from '@zt/core/stages/design/readAgain';
-import { EXAMPLE_ID } from '@zt/core/uses/example/example';
 import {
   acknowledged,
   heard,
@@ -36,7 +35,8 @@ import {
   offerTaken,
   type Replica,
   type Sending,
-} from '@zt/core/uses/sharing/index';
+} from '@zt/core/sync/index';
+import { EXAMPLE_ID } from '@zt/core/table/example/example';
 import isEqual from 'fast-deep-equal';
 import { thisDevice } from '../services/device';
 

@@ -1,6 +1,6 @@
 import type { Refusal, SaveTicket, ShelfChanges, Ticket } from '@zt/core';
-import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
-import { isUnsent, type Replica, sending } from '@zt/core/uses/sharing/index';
+import { shelfWith } from '@zt/core/ledger/shelfWith';
+import { isUnsent, type Replica, sending } from '@zt/core/sync/index';
 import { v7 } from 'uuid';
 import { api } from '../services/api';
 import { dayApi } from '../services/dayApi';

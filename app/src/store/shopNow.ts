@@ -6,9 +6,9 @@ import {
   HouseRulesSchema,
   type KeptTicket,
 } from '@zt/core';
-import { EXAMPLE_ID, exampleShelf } from '@zt/core/uses/example/example';
-import { shelfWith } from '@zt/core/uses/ledger/shelfWith';
-import { mergeFitting } from '@zt/core/uses/sharing/merge';
+import { shelfWith } from '@zt/core/ledger/shelfWith';
+import { mergeFitting } from '@zt/core/sync/merge';
+import { EXAMPLE_ID, exampleShelf } from '@zt/core/table/example/example';
 import { rulesApi } from '../services/rulesApi';
 import { shelfApi } from '../services/shelfApi';
 import { ALL, ticketsApi } from '../services/ticketsApi';

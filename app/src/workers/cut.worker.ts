@@ -1,5 +1,5 @@
+import { type CutAsked, type CutProgress, type CutSheet, cutSheets } from '@zt/core/files/cutFile/cutSheet';
 import { clipperFrom } from '@zt/core/stages/design/svg/tools';
-import { type CutAsked, type CutProgress, type CutSheet, cutSheets } from '@zt/core/uses/cutFile/cutSheet';
 import { expose } from 'comlink';
 import { bytesOf } from './bytes';
 

@@ -1,4 +1,4 @@
-import type { CutAsked, CutProgress, CutSheet } from '@zt/core/uses/cutFile/cutSheet';
+import type { CutAsked, CutProgress, CutSheet } from '@zt/core/files/cutFile/cutSheet';
 import { proxy } from 'comlink';
 import type { CutWorker } from './cut.worker';
 import { inWorker, type WorkerJob } from './inWorker';

@@ -1,7 +1,7 @@
-import { type BenchCut, type CuttingAsked, planCutting } from '@zt/core/uses/cutPlan/planCutting';
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
-import type { DayAsked } from '@zt/core/uses/day/fromTickets';
-import { type DayProgress, planDay } from '@zt/core/uses/day/planDay';
+import { type BenchCut, type CuttingAsked, planCutting } from '@zt/core/business/cutPlan/planCutting';
+import type { DayPlan } from '@zt/core/business/day/dayPlan';
+import type { DayAsked } from '@zt/core/business/day/fromTickets';
+import { type DayProgress, planDay } from '@zt/core/business/day/planDay';
 import { expose } from 'comlink';
 
 /** At most so often is progress told. */

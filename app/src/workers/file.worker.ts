@@ -1,6 +1,6 @@
+import { readStitchFile } from '@zt/core/files/stitchFiles/read';
+import type { FileRead } from '@zt/core/files/stitchFiles/stitchFile';
 import { type DensityMap, densityMap } from '@zt/core/stages/design/stitches/density';
-import { readStitchFile } from '@zt/core/uses/stitchFiles/read';
-import type { FileRead } from '@zt/core/uses/stitchFiles/stitchFile';
 import { expose, transfer } from 'comlink';
 
 export type FileShown = FileRead & { map: DensityMap | null };

@@ -1,6 +1,6 @@
 import { KEPT_PHOTO } from '@zt/core/model/photo';
 import { photoIdOf } from '@zt/core/model/photoId';
-import { lookAtPhoto } from '@zt/core/uses/photos/look';
+import { lookAtPhoto } from '@zt/core/records/photos/look';
 import { expose, transfer } from 'comlink';
 
 /** A photo as it is kept, or why there is none. */

@@ -1,7 +1,7 @@
-import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
-import type { DayPlan } from '@zt/core/uses/day/dayPlan';
-import type { DayAsked } from '@zt/core/uses/day/fromTickets';
-import type { DayProgress } from '@zt/core/uses/day/planDay';
+import type { BenchCut } from '@zt/core/business/cutPlan/planCutting';
+import type { DayPlan } from '@zt/core/business/day/dayPlan';
+import type { DayAsked } from '@zt/core/business/day/fromTickets';
+import type { DayProgress } from '@zt/core/business/day/planDay';
 import { proxy } from 'comlink';
 import type { DayWorker } from './day.worker';
 import { inWorker, type WorkerJob } from './inWorker';

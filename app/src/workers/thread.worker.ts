@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { type Painting, ThreadPainter, type Threads } from '../stitches/thread';
+import { type Painting, ThreadPainter, type Threads } from './threadPainter';
 
 let canvas: OffscreenCanvas | null = null;
 let painter: ThreadPainter | null = null;

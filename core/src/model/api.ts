@@ -238,7 +238,17 @@ export const BackupsSchema = z.object({
 });
 export type Backups = z.infer<typeof BackupsSchema>;
 
-export const SET_ASIDE_PLACES = ['shelf', 'tickets', 'logbook'] as const;
+/** Nouns whose rows are kept one by one: what of them cannot be read is named, mended, or taken out of sight. */
+export const SET_ASIDE_PLACES = [
+  'shelf',
+  'tickets',
+  'logbook',
+  'orders',
+  'customers',
+  'day',
+  'rules',
+  'searches',
+] as const;
 
 /** A row that cannot be read: named, with why, and whether it can be mended. It takes no other with it. */
 export const SetAsideSchema = z.object({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { KeptEntrySchema, SavedSearchSchema } from './api';
+import { KeptEntrySchema, SavedSearchSchema, SetAsideSchema } from './api';
 import { CustomerSchema } from './customer';
 import { DaySheetSchema, EMPTY_DAY } from './day';
 import { KeptDrawingSchema } from './drawing';
@@ -32,6 +32,10 @@ export const ExportedSchema = z.object({
   day: DaySheetSchema.default(EMPTY_DAY),
   /** Kept searches of the logbook. */
   searches: z.array(SavedSearchSchema).default([]),
+  /** What is kept and could not be read, as it stands: nothing of it is lost, and nothing of it is brought in. */
+  setAside: z
+    .array(SetAsideSchema.pick({ place: true, id: true, why: true }).extend({ text: z.string() }))
+    .default([]),
 });
 export type Exported = z.infer<typeof ExportedSchema>;
 

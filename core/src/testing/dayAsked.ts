@@ -1,10 +1,10 @@
 import { toEnd } from '../base/inSteps';
+import type { DayPlan } from '../business/day/dayPlan';
+import type { DayAsked } from '../business/day/fromTickets';
+import { planDay } from '../business/day/planDay';
 import type { DaySheet, DayTicket } from '../model/day';
 import { EMPTY_DAY } from '../model/day';
 import type { Ticket } from '../model/ticket';
-import type { DayPlan } from '../uses/day/dayPlan';
-import type { DayAsked } from '../uses/day/fromTickets';
-import { planDay } from '../uses/day/planDay';
 import { SAMPLE_RULES, SAMPLE_SHELF } from './samples';
 
 /** A Friday morning, when the usual shop opens. */

@@ -1,6 +1,6 @@
-import { moved, movesFrom } from '../uses/day/moves';
-import { isDone, type State, startOf, worthOf } from '../uses/day/state';
-import { type Day, isBetter, type Worth } from '../uses/day/work';
+import { moved, movesFrom } from '../business/day/moves';
+import { isDone, type State, startOf, worthOf } from '../business/day/state';
+import { type Day, isBetter, type Worth } from '../business/day/work';
 
 /** Everything of a state, so that only one that is the very same is not gone through again. */
 const whole = (state: State): string => JSON.stringify({ ...state, stage: [...state.stage], rethreads: 0 });

@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import { type Day, stitchS, type Work, type Worth } from '../uses/day/work';
+import { type Day, stitchS, type Work, type Worth } from '../business/day/work';
 import { leastByProgram } from './exactOrder';
 
 /** A sum of named variables with a whole factor each. */

@@ -1,5 +1,5 @@
 import type { Box } from '../base/geometry/box';
-import type { SheetCut } from '../uses/cutPlan/guillotine';
+import type { SheetCut } from '../business/cutPlan/guillotine';
 
 const EPSILON_MM = 1e-6;
 const same = (a: Box, b: Box): boolean =>

@@ -2,7 +2,7 @@ import type { Point } from '../base/geometry/point';
 import { type DisplayUnits, parseLength } from '../base/units/length';
 import { say } from '../base/units/phrase';
 import type { Plan } from '../planner/planned';
-import type { Step } from '../uses/deck/step';
+import type { Step } from '../table/deck/step';
 
 const MM: DisplayUnits = { system: 'mm' };
 

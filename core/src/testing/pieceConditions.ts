@@ -1,4 +1,4 @@
-import type { PieceConditions } from '../uses/evidence/pieceRecord';
+import type { PieceConditions } from '../records/evidence/pieceRecord';
 
 /** A hooped tee on light mesh, as pieces are likened. */
 export const HOOPED_TEE: PieceConditions = {

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { HouseNumber } from '../catalogue/houseNumber';
 import { STAGES } from '../model/stages';
 import { planTicket } from '../planner/plan';
-import { jobSteps } from '../uses/deck/jobSteps';
+import { jobSteps } from '../table/deck/jobSteps';
 import { variedJob } from './variedTickets';
 
 /** What a plan is printed in: the stages, what is said over all of them, and the steps at the table. */

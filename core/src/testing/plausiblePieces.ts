@@ -6,15 +6,15 @@ import type { Method } from '../model/ticket/hoop';
 import type { Sheet } from '../model/ticket/layers';
 import { DENSITY_CLASSES } from '../model/ticket/part';
 import type { Fabric } from '../model/ticket/piece';
-import { layerFacts } from '../stages/layers/facts';
-import { PIECE_KINDS } from '../stages/piece/kinds';
 import {
   type PieceConditions,
   type PieceRecord,
   type RiskPoints,
   riskPoints,
-} from '../uses/evidence/pieceRecord';
-import { stackWord, stackWords } from '../uses/evidence/stackWords';
+} from '../records/evidence/pieceRecord';
+import { stackWord, stackWords } from '../records/evidence/stackWords';
+import { layerFacts } from '../stages/layers/facts';
+import { PIECE_KINDS } from '../stages/piece/kinds';
 import { sheet } from './samples';
 
 /** One stack a shop works with. */

@@ -1,7 +1,7 @@
 import { toEnd } from '../base/inSteps';
-import { type Solved, solveDay } from '../uses/day/solve';
-import type { Tapes } from '../uses/day/stretches';
-import type { Day } from '../uses/day/work';
+import { type Solved, solveDay } from '../business/day/solve';
+import type { Tapes } from '../business/day/stretches';
+import type { Day } from '../business/day/work';
 
 /** A day planned to the end, without a rest. */
 export const solved = (day: Day): Solved => toEnd(solveDay(day));

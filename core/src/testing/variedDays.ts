@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random';
-import type { Day, Work } from '../uses/day/work';
+import type { Day, Work } from '../business/day/work';
 
 const THREADS = ['navy', 'white', 'gold', 'moss', 'rose', 'slate'] as const;
 

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random';
-import type { Wanted } from '../uses/cutPlan/guillotine';
+import type { Wanted } from '../business/cutPlan/guillotine';
 
 /** Hoops of a shop by their rings, mm, each with its allowance on every side. */
 const RINGS = [

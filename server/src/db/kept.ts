@@ -7,7 +7,7 @@ import type { z } from 'zod';
 export const textOf = (column: SQLiteColumn): SQL<string> => sql<string>`${column}`;
 
 /** What a row holds, or why it cannot be read. */
-export type Kept<T> = { ok: true; value: T } | { ok: false; raw: unknown; why: string };
+export type Kept<T> = { ok: true; value: T } | { ok: false; raw: unknown; text: string; why: string };
 
 const WHY_LETTERS = 200;
 const MM = { system: 'mm' } as const;
@@ -25,8 +25,8 @@ export function readKept<T>(
     if (!error) return { ok: true, value: data };
     const [first] = refusalsOf(error);
     const why = first ? say(refusalInWords(schema, first, wordsOfPath(first.at)), MM) : 'It is of no use.';
-    return { ok: false, raw, why: why.slice(0, WHY_LETTERS) };
+    return { ok: false, raw, text, why: why.slice(0, WHY_LETTERS) };
   } catch {
-    return { ok: false, raw, why: 'What is kept of it is damaged.' };
+    return { ok: false, raw, text, why: 'What is kept of it is damaged.' };
   }
 }

@@ -1,6 +1,13 @@
 import { type DisplayUnits, say } from '@zt/core';
-import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
-import { sayBeyond, sayBlank, sayLeft, sayMissing, saySaved, saySpares } from '@zt/core/uses/cutPlan/sayCuts';
+import type { BenchCut } from '@zt/core/business/cutPlan/planCutting';
+import {
+  sayBeyond,
+  sayBlank,
+  sayLeft,
+  sayMissing,
+  saySaved,
+  saySpares,
+} from '@zt/core/business/cutPlan/sayCuts';
 import { Link, useRouter } from 'expo-router';
 import { AmongPlaces } from '../../components/AmongPlaces';
 import { Callout } from '../../components/ui/Callout';

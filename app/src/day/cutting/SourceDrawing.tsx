@@ -1,6 +1,6 @@
 import { type DisplayUnits, formatLength, say } from '@zt/core';
-import type { CutSource, SheetToCut } from '@zt/core/uses/cutPlan/cutPlan';
-import { alike, numbersInWords, sayCuts, saySource } from '@zt/core/uses/cutPlan/sayCuts';
+import type { CutSource, SheetToCut } from '@zt/core/business/cutPlan/cutPlan';
+import { alike, numbersInWords, sayCuts, saySource } from '@zt/core/business/cutPlan/sayCuts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Rect, Text } from 'react-native-svg';

@@ -1,4 +1,4 @@
-import type { BenchCut } from '@zt/core/uses/cutPlan/planCutting';
+import type { BenchCut } from '@zt/core/business/cutPlan/planCutting';
 import { useEffect, useState } from 'react';
 import { useShop } from '../../shop/useShop';
 import { planningCuts } from '../../workers/planningDay';

@@ -1,7 +1,7 @@
 import { type Stage, titleOf } from '@zt/core';
 import { nameInHand } from '@zt/core/planner/onTable';
 import { calledName } from '@zt/core/stages/design/names/onTable';
-import { spoken } from '@zt/core/uses/deck/spoken';
+import { spoken } from '@zt/core/table/deck/spoken';
 import { useKeepAwake } from 'expo-keep-awake';
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useEffect } from 'react';

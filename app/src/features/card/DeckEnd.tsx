@@ -2,7 +2,7 @@ import { STAGE_QUESTIONS, type Stage } from '@zt/core';
 import { nameInHand } from '@zt/core/planner/onTable';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { nextName } from '@zt/core/stages/design/names/rows';
-import { withPieceMade } from '@zt/core/uses/names/turn';
+import { withPieceMade } from '@zt/core/table/names/turn';
 import { useRouter } from 'expo-router';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';

@@ -1,8 +1,8 @@
 import { isInTheWay, type Stage, type Step, type Ticket } from '@zt/core';
 import { nameInHand } from '@zt/core/planner/onTable';
-import { isDone, nextToDo, STAGE_OF, tickOff } from '@zt/core/uses/deck/done';
-import { deckOf, jobSteps } from '@zt/core/uses/deck/jobSteps';
-import { tickAt, withTick } from '@zt/core/uses/logbook/ticked';
+import { tickAt, withTick } from '@zt/core/records/logbook/ticked';
+import { isDone, nextToDo, STAGE_OF, tickOff } from '@zt/core/table/deck/done';
+import { deckOf, jobSteps } from '@zt/core/table/deck/jobSteps';
 import { useEffect, useRef, useState } from 'react';
 import { usePlan, useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 

@@ -1,5 +1,5 @@
 import { formatLength, say, titleOf } from '@zt/core';
-import type { CutSheet } from '@zt/core/uses/cutFile/cutSheet';
+import type { CutSheet } from '@zt/core/files/cutFile/cutSheet';
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
 import { Callout } from '../../components/ui/Callout';

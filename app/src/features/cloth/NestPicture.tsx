@@ -1,5 +1,5 @@
 import { formatLength } from '@zt/core';
-import { asCut, type CutSheet } from '@zt/core/uses/cutFile/cutSheet';
+import { asCut, type CutSheet } from '@zt/core/files/cutFile/cutSheet';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text } from 'react-native-svg';
 import { useUnits } from '../../hooks/useTicket';

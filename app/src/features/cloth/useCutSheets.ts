@@ -1,5 +1,5 @@
-import { cutAskedOf } from '@zt/core/uses/cutFile/cutAsked';
-import type { CutAsked, CutProgress, CutSheet } from '@zt/core/uses/cutFile/cutSheet';
+import { cutAskedOf } from '@zt/core/files/cutFile/cutAsked';
+import type { CutAsked, CutProgress, CutSheet } from '@zt/core/files/cutFile/cutSheet';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useState } from 'react';
 import { usePlan, useRules, useTicket } from '../../hooks/useTicket';

@@ -8,6 +8,7 @@ import { Stack } from '../../components/ui/Stack';
 import { TextField } from '../../components/ui/TextField';
 import { Txt } from '../../components/ui/Txt';
 import { useCustomersQuery } from '../../services/ordersApi';
+import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useCustomers } from '../../shop/useOrders';
 import { usePalette } from '../../theme/palette';
 
@@ -57,6 +58,7 @@ export function CustomersScreen() {
       )}
       onEnd={() => undefined}
     >
+      <SetAsideRows place="customers" />
       {isError ? (
         <Txt tone="madder" live>
           The customers are with the shop’s computer, and it does not answer.

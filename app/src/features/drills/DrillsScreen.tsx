@@ -6,7 +6,7 @@ import {
   drillTopics,
   gradeDrill,
   topicName,
-} from '@zt/core/uses/drills/drills';
+} from '@zt/core/records/drills/drills';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';

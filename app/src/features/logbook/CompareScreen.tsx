@@ -1,5 +1,5 @@
 import { entryTitleOf, type KeptEntry, say, summaryOf } from '@zt/core';
-import type { ComparedLine } from '@zt/core/uses/again/index';
+import type { ComparedLine } from '@zt/core/records/again/index';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';

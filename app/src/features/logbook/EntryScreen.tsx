@@ -20,10 +20,10 @@ import {
 } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
 import { offBy } from '@zt/core/model/ticket/log';
+import { minutesOf } from '@zt/core/records/logbook/ticked';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { offInWords } from '@zt/core/stages/log/planLog';
 import { trialAnswer, trialInWords } from '@zt/core/stages/log/trial';
-import { minutesOf } from '@zt/core/uses/logbook/ticked';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';

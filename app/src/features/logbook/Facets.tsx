@@ -8,7 +8,7 @@ import {
   PIECE_KINDS,
   type PieceKindId,
 } from '@zt/core';
-import { stackName } from '@zt/core/uses/evidence/stackName';
+import { stackName } from '@zt/core/records/evidence/stackName';
 import { useState } from 'react';
 import { Chip } from '../../components/ui/Chip';
 import { Press } from '../../components/ui/Press';

@@ -93,6 +93,7 @@ export function LogbookScreen() {
         onEnd={more}
       >
         <SetAsideRows place="logbook" />
+        <SetAsideRows place="searches" />
         {isNew ? (
           <NothingLogged />
         ) : (

@@ -1,5 +1,5 @@
 import { type KeptEntry, PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId, say } from '@zt/core';
-import type { Again, AgainFor } from '@zt/core/uses/again/index';
+import type { Again, AgainFor } from '@zt/core/records/again/index';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Choice } from '../../components/ui/Choice';

@@ -1,8 +1,8 @@
 import type { Shelf, Ticket } from '@zt/core';
 import type { HouseRules } from '@zt/core/model/houseRules';
 import { calledName } from '@zt/core/stages/design/names/onTable';
-import { grouped, type NameGroup, partedFrom } from '@zt/core/uses/names/grouping';
-import type { NamePlan, PlannerOf } from '@zt/core/uses/names/nameRun';
+import { grouped, type NameGroup, partedFrom } from '@zt/core/table/names/grouping';
+import type { NamePlan, PlannerOf } from '@zt/core/table/names/nameRun';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { Press } from '../../components/ui/Press';

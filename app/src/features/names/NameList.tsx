@@ -1,5 +1,5 @@
 import { MOST_NAMES } from '@zt/core/model/ticket/designBounds';
-import { type ReadNames, readNames } from '@zt/core/uses/names/readNames';
+import { type ReadNames, readNames } from '@zt/core/table/names/readNames';
 import { useState } from 'react';
 import { countOf } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';

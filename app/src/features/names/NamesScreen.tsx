@@ -2,7 +2,7 @@ import { formatLength, titleOf } from '@zt/core';
 import { makePlanner } from '@zt/core/planner/plan';
 import { namePartOf, rowOnTable } from '@zt/core/stages/design/names/onTable';
 import { nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
-import { nameRun, type PlannerOf, totalOf } from '@zt/core/uses/names/nameRun';
+import { nameRun, type PlannerOf, totalOf } from '@zt/core/table/names/nameRun';
 import { useRouter } from 'expo-router';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions } from 'react-native';

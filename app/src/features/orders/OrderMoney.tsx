@@ -1,6 +1,6 @@
 import { formatMoney } from '@zt/core/base/units/money';
+import { isWholeCost, leftOfOrder, type OrderCost } from '@zt/core/business/cost/orderCost';
 import type { Order } from '@zt/core/model/order';
-import { isWholeCost, leftOfOrder, type OrderCost } from '@zt/core/uses/cost/orderCost';
 import { View } from 'react-native';
 import { Callout } from '../../components/ui/Callout';
 import { Disclosure } from '../../components/ui/Disclosure';

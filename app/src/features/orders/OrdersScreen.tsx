@@ -18,6 +18,7 @@ import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { today } from '../../hooks/today';
 import { useOrdersInfiniteQuery } from '../../services/ordersApi';
+import { SetAsideRows } from '../../shop/SetAsideRows';
 import { putOrder, putOrderBack } from '../../store/shopActs';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
@@ -105,6 +106,7 @@ export function OrdersScreen() {
           if (hasNextPage && !isFetching) void fetchNextPage();
         }}
       >
+        <SetAsideRows place="orders" />
         {removed ? (
           <UndoBar
             text="The order is off the book; its tickets stay on the bench."

@@ -1,5 +1,5 @@
 import { boxOf, type Hoop, inflate, ORIGIN, obstacleOutline, type Point, subtract } from '@zt/core';
-import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/uses/practice/index';
+import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/table/practice/index';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { ChalkCross, FigureTag } from '../../sheet/layers/marks';
 import { clothInk, InView, useOnSheet } from '../../sheet/onSheet';

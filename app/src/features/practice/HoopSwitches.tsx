@@ -1,5 +1,5 @@
 import type { OnPractice } from '@zt/core';
-import { STRAIGHT } from '@zt/core/uses/practice/index';
+import { STRAIGHT } from '@zt/core/table/practice/index';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';

@@ -1,5 +1,5 @@
 import { MARK_IDS, MARK_NAMES, type MarkId, type OnPractice } from '@zt/core';
-import { placeWords } from '@zt/core/uses/practice/index';
+import { placeWords } from '@zt/core/table/practice/index';
 import { useState } from 'react';
 import { KeyRow } from '../../components/KeyRow';
 import { Choice } from '../../components/ui/Choice';

@@ -1,5 +1,5 @@
 import { type OnPractice, say } from '@zt/core';
-import { practiceOutcome } from '@zt/core/uses/practice/index';
+import { practiceOutcome } from '@zt/core/table/practice/index';
 import { oneDigit } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';
 import { Meter } from '../../components/ui/Meter';

@@ -1,5 +1,5 @@
 import type { Point } from '@zt/core';
-import { alongPath, type PracticeJob, type PracticeState } from '@zt/core/uses/practice/index';
+import { alongPath, type PracticeJob, type PracticeState } from '@zt/core/table/practice/index';
 
 type Stop = PracticeJob['stops'][number];
 

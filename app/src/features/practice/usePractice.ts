@@ -1,5 +1,5 @@
 import type { OnPractice, Ticket } from '@zt/core';
-import { type PracticeCommand, type PracticePose, STRAIGHT } from '@zt/core/uses/practice/index';
+import { type PracticeCommand, type PracticePose, STRAIGHT } from '@zt/core/table/practice/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { messageOf } from '../../services/messageOf';
 import { useLayPracticeMutation, usePressPracticeMutation } from '../../services/practiceApi';

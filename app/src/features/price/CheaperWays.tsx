@@ -1,5 +1,5 @@
 import { say } from '@zt/core';
-import type { Cheaper } from '@zt/core/uses/cost/cheaper';
+import type { Cheaper } from '@zt/core/business/cost/cheaper';
 import { View } from 'react-native';
 import { Offer } from '../../components/Offer';
 import { Callout } from '../../components/ui/Callout';

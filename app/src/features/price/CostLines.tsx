@@ -1,6 +1,6 @@
 import { type DisplayUnits, say } from '@zt/core';
-import { type CostLine, SORT_OF } from '@zt/core/uses/cost/costLine';
-import type { TrueCost } from '@zt/core/uses/cost/trueCost';
+import { type CostLine, SORT_OF } from '@zt/core/business/cost/costLine';
+import type { TrueCost } from '@zt/core/business/cost/trueCost';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Stack } from '../../components/ui/Stack';

@@ -1,5 +1,5 @@
-import { COST_SORTS, type CostSort, SORT_OF } from '@zt/core/uses/cost/costLine';
-import type { TrueCost } from '@zt/core/uses/cost/trueCost';
+import { COST_SORTS, type CostSort, SORT_OF } from '@zt/core/business/cost/costLine';
+import type { TrueCost } from '@zt/core/business/cost/trueCost';
 import { View } from 'react-native';
 import Svg, { G, Line, Rect } from 'react-native-svg';
 import { Txt } from '../../components/ui/Txt';

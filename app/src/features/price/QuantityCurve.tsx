@@ -1,4 +1,4 @@
-import type { QuantityPoint } from '@zt/core/uses/cost/price';
+import type { QuantityPoint } from '@zt/core/business/cost/price';
 import Svg, { Circle, G, Line, Path, Text } from 'react-native-svg';
 import { Picture, SIDE } from '../../components/Picture';
 import { LateTable } from '../../components/ui/LateTable';

@@ -1,7 +1,7 @@
-import { type Cheaper, cheaperSoFar } from '@zt/core/uses/cost/cheaper';
-import type { CostOf } from '@zt/core/uses/cost/costLine';
-import { type SpoiltShare, spoiltShare } from '@zt/core/uses/cost/spoilt';
-import { type TrueCost, trueCost } from '@zt/core/uses/cost/trueCost';
+import { type Cheaper, cheaperSoFar } from '@zt/core/business/cost/cheaper';
+import type { CostOf } from '@zt/core/business/cost/costLine';
+import { type SpoiltShare, spoiltShare } from '@zt/core/business/cost/spoilt';
+import { type TrueCost, trueCost } from '@zt/core/business/cost/trueCost';
 import { useEffect, useMemo, useState } from 'react';
 import { useIsExample } from '../../example/useExample';
 import { useAtRest } from '../../hooks/useAtRest';

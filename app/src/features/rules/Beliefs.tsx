@@ -1,5 +1,5 @@
 import { BELIEFS, type Belief, type HouseRules, QUESTIONS, schoolFor, schoolsOf } from '@zt/core';
-import { answersTo, textOfBelief } from '@zt/core/uses/houseRules/search';
+import { answersTo, textOfBelief } from '@zt/core/table/houseRules/search';
 import { useState } from 'react';
 import { Row } from '../../components/ui/Row';
 import { Stack } from '../../components/ui/Stack';

@@ -13,8 +13,8 @@ import {
 } from '@zt/core';
 import type { HowFar } from '@zt/core/base/inSteps';
 import { minorDigits } from '@zt/core/base/units/money';
-import { answersTo, textOfNumber } from '@zt/core/uses/houseRules/search';
-import type { ChangedTicket } from '@zt/core/uses/houseRules/whatChanges';
+import { answersTo, textOfNumber } from '@zt/core/table/houseRules/search';
+import type { ChangedTicket } from '@zt/core/table/houseRules/whatChanges';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -38,6 +38,7 @@ import { useOwnDeviceQuery } from '../../services/devicesApi';
 import { History } from '../../shop/History';
 import { OffersOn } from '../../shop/OffersOn';
 import { SecureSteps, useSecurePage } from '../../shop/SecureSteps';
+import { SetAsideRows } from '../../shop/SetAsideRows';
 import { useShop } from '../../shop/useShop';
 import { AllData } from './AllData';
 import { Backups } from './Backups';
@@ -182,6 +183,7 @@ export function RulesScreen() {
         subtitle="Where practitioners disagree, your shop decides"
         aside={<SaveWord state={rulesSave} />}
       >
+        <SetAsideRows place="rules" />
         <OffersOn thing={rules} schema={HouseRulesSchema} onThing={put} />
         <Choice
           label="Lengths shown in"

@@ -1,6 +1,6 @@
 import type { HouseRules } from '@zt/core';
-import { whatDecides } from '@zt/core/uses/houseRules/decides';
-import { whatChanges } from '@zt/core/uses/houseRules/whatChanges';
+import { whatDecides } from '@zt/core/table/houseRules/decides';
+import { whatChanges } from '@zt/core/table/houseRules/whatChanges';
 import { useCallback, useMemo, useState } from 'react';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useInSlices } from '../../hooks/useInSlices';

@@ -1,7 +1,7 @@
 import { boundsAt, readField, SHELF_ITEMS, type Shelf, type ShelfNoun, say } from '@zt/core';
+import { boughtOf } from '@zt/core/ledger/bought';
+import { movementInWords } from '@zt/core/ledger/inWords';
 import type { Movement } from '@zt/core/model/movement';
-import { boughtOf } from '@zt/core/uses/ledger/bought';
-import { movementInWords } from '@zt/core/uses/ledger/inWords';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';

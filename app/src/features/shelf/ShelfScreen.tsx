@@ -1,5 +1,5 @@
 import { isNameTaken, readerOf, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
-import { isCounted, withAmountsOf } from '@zt/core/uses/ledger/amounts';
+import { isCounted, withAmountsOf } from '@zt/core/ledger/amounts';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,6 +1,6 @@
 import type { HowFar } from '@zt/core/base/inSteps';
-import { bySupplier } from '@zt/core/uses/shopping/bySupplier';
-import { type ShoppingLine, shoppingList } from '@zt/core/uses/shopping/shopping';
+import { bySupplier } from '@zt/core/business/shopping/bySupplier';
+import { type ShoppingLine, shoppingList } from '@zt/core/business/shopping/shopping';
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
 import { View } from 'react-native';

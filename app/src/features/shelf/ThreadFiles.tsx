@@ -3,7 +3,7 @@ import {
   readThreads,
   threadsToCsv,
   threadsToPalette,
-} from '@zt/core/uses/threadLists/palette';
+} from '@zt/core/files/threadLists/palette';
 import { useState } from 'react';
 import { countOf } from '../../components/figures';
 import { UndoBar } from '../../components/UndoBar';

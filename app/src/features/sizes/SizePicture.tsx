@@ -1,5 +1,5 @@
 import { boxOf, centreOf, formatFigure } from '@zt/core';
-import type { SizeRow } from '@zt/core/uses/sizes/sizeRun';
+import type { SizeRow } from '@zt/core/table/sizes/sizeRun';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { useUnits } from '../../hooks/useTicket';

@@ -1,5 +1,5 @@
 import { type DisplayUnits, formatFigure, formatLength, say, titleOf } from '@zt/core';
-import { type SizeRow, sizeRun, widestOf } from '@zt/core/uses/sizes/sizeRun';
+import { type SizeRow, sizeRun, widestOf } from '@zt/core/table/sizes/sizeRun';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';

@@ -1,10 +1,10 @@
 import { formatLength, inflate, say, titleOf } from '@zt/core';
+import { partOfFile } from '@zt/core/files/stitchFiles/told';
 import { mostCoverOn } from '@zt/core/planner/crossChecks/hotSpots';
 import { isBlank } from '@zt/core/stages/design/parts/acts';
 import { mostFelt } from '@zt/core/stages/design/stitches/density';
 import { boundsOf } from '@zt/core/stages/design/stitches/summary';
 import { DEFAULT_SPEED } from '@zt/core/stages/stitch/planStitch';
-import { partOfFile } from '@zt/core/uses/stitchFiles/told';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';

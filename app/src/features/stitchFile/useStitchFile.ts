@@ -1,6 +1,6 @@
+import type { FileRefused, StitchFile } from '@zt/core/files/stitchFiles/stitchFile';
+import { type Told, toldBy } from '@zt/core/files/stitchFiles/told';
 import type { DensityMap } from '@zt/core/stages/design/stitches/density';
-import type { FileRefused, StitchFile } from '@zt/core/uses/stitchFiles/stitchFile';
-import { type Told, toldBy } from '@zt/core/uses/stitchFiles/told';
 import { useEffect, useRef, useState } from 'react';
 import { newId } from '../../hooks/newId';
 import { showAll } from '../../stitches/playhead';

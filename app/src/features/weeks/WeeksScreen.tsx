@@ -1,8 +1,8 @@
 import { HOUSE_NUMBERS, say } from '@zt/core';
+import { leftOf, marginOf, sayEarned, sayWeeks } from '@zt/core/business/weeks/weeks';
 import { numberFor } from '@zt/core/catalogue/houseNumber';
 import { MONEY_NUMBERS } from '@zt/core/catalogue/numbers/money';
 import type { ChangedNumber, Earned } from '@zt/core/model/weeks';
-import { leftOf, marginOf, sayEarned, sayWeeks } from '@zt/core/uses/weeks/weeks';
 import { type Href, Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { AmongPlaces } from '../../components/AmongPlaces';

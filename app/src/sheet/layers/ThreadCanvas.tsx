@@ -1,8 +1,8 @@
 import { transfer, wrap } from 'comlink';
 import { createElement, useEffect, useRef } from 'react';
-import type { Threads } from '../../stitches/thread';
 import { startWorker } from '../../workers/startWorker';
 import type { ThreadWorker } from '../../workers/thread.worker';
+import type { Threads } from '../../workers/threadPainter';
 import { useOnSheet } from '../onSheet';
 
 interface ThreadCanvasProps {

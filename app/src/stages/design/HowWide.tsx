@@ -1,5 +1,5 @@
 import { say } from '@zt/core';
-import { possibleWidths } from '@zt/core/uses/howWide/howWide';
+import { possibleWidths } from '@zt/core/table/howWide/howWide';
 import { sides } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';

@@ -1,7 +1,7 @@
 import { FAULTS, say } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
-import { faultFacts } from '@zt/core/uses/faultGuide/facts';
-import { causesOf, type RankedCause, withCause } from '@zt/core/uses/faultGuide/guide';
+import { faultFacts } from '@zt/core/records/faultGuide/facts';
+import { causesOf, type RankedCause, withCause } from '@zt/core/records/faultGuide/guide';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FaultSample } from '../../components/FaultSample';

@@ -1,6 +1,6 @@
 import type { LogInput, Stage } from '@zt/core';
 import { type OtherPiece, offBy } from '@zt/core/model/ticket/log';
-import { minutesTicked } from '@zt/core/uses/logbook/ticked';
+import { minutesTicked } from '@zt/core/records/logbook/ticked';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';
 import { Row } from '../../components/ui/Row';

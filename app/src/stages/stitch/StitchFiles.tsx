@@ -1,6 +1,6 @@
-import { writeCsv } from '@zt/core/uses/stitchFiles/csv';
-import { writeJson } from '@zt/core/uses/stitchFiles/json';
-import type { StitchFile } from '@zt/core/uses/stitchFiles/stitchFile';
+import { writeCsv } from '@zt/core/files/stitchFiles/csv';
+import { writeJson } from '@zt/core/files/stitchFiles/json';
+import type { StitchFile } from '@zt/core/files/stitchFiles/stitchFile';
 import { useRouter } from 'expo-router';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';

@@ -2,8 +2,8 @@ import { toEnd } from '../../base/inSteps';
 import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { planTicket } from '../../planner/plan';
+import { whatChanges } from '../../table/houseRules/whatChanges';
 import { exampleA, exampleB, SAMPLE_SHELF } from '../../testing/samples';
-import { whatChanges } from '../../uses/houseRules/whatChanges';
 import { BELIEFS } from './beliefs';
 
 const MM = { system: 'mm' } as const;

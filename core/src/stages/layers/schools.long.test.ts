@@ -6,11 +6,11 @@ import { PIECE_KIND_IDS } from '../../model/pieceKindIds';
 import { QUESTION_IDS, type QuestionId } from '../../model/schoolIds';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { jobSteps } from '../../table/deck/jobSteps';
 import { someOf } from '../../testing/cases';
 import { designed } from '../../testing/designed';
 import { report } from '../../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
-import { jobSteps } from '../../uses/deck/jobSteps';
 import { PIECE_KINDS } from '../piece/kinds';
 
 const MM = { system: 'mm' } as const;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { distance } from '../../base/geometry/point';
-import { keyedPoint } from '../../uses/practice/needle';
+import { keyedPoint } from '../../table/practice/needle';
 import type { DesignFacts } from '../design/designFacts';
 import { designAtKeys, keysNeeded, keysTo } from './keys';
 

@@ -3,8 +3,8 @@ import { PIECE_KIND_IDS, type PieceKindId } from '../../model/pieceKindIds';
 import { SCHOOL_IDS, type SchoolOf } from '../../model/schoolIds';
 import type { Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
+import { deckOf, jobSteps } from '../../table/deck/jobSteps';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
-import { deckOf, jobSteps } from '../../uses/deck/jobSteps';
 import { PIECE_KINDS } from './kinds';
 import { blankTaken, canWait, isRead, usualAt, usualBlanks, usualTaken, withRead } from './usual';
 

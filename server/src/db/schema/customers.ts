@@ -9,6 +9,8 @@ export const customers = sqliteTable(
     customer: text({ mode: 'json' }).$type<Customer>().notNull(),
     name: text().notNull(),
     updatedAt: text().notNull(),
+    /** When it was taken out of sight because it could not be read; null for one that is in use. */
+    deletedAt: text(),
   },
   (table) => [index('customers_name').on(table.name, table.id)],
 );

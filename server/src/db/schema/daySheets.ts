@@ -6,4 +6,6 @@ export const daySheets = sqliteTable('day_sheets', {
   id: text().primaryKey(),
   sheet: text({ mode: 'json' }).$type<DaySheet>().notNull(),
   updatedAt: text().notNull(),
+  /** When it was taken out of sight because it could not be read; null for one that is in use. */
+  deletedAt: text(),
 });

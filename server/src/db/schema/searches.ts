@@ -6,4 +6,6 @@ export const searches = sqliteTable('searches', {
   id: text().primaryKey(),
   name: text().notNull(),
   filter: text({ mode: 'json' }).$type<LogFilter>().notNull(),
+  /** When it was taken out of sight because it could not be read; null for one that is in use. */
+  deletedAt: text(),
 });

@@ -12,6 +12,7 @@ import { tickets } from '../../db/schema/tickets';
 import { ApiError, notFound } from '../../errors';
 import { keepFacts } from '../logbook/facts';
 import { findEntry } from '../logbook/reader';
+import { readSearches } from '../searches/reader';
 import { findTicket } from '../tickets/reader';
 import { findCustomer } from './reader';
 
@@ -83,7 +84,7 @@ async function eraseEntries(tx: Transaction, ids: readonly string[]) {
 
 /** Kept searches look for this customer no more. */
 async function eraseSearches(tx: Transaction, name: string) {
-  for (const { id, filter } of await tx.select().from(searches)) {
+  for (const { id, filter } of await readSearches(tx)) {
     if (!filter.customer?.includes(name)) continue;
     const { customer, ...others } = filter as LogFilter & { customer: string[] };
     const left = customer.filter((one) => one !== name);

@@ -16,7 +16,7 @@ export async function saveCustomer(
   const saved = { mine, base, theirs, schema: CustomerSchema };
   const together = await puttingTogether<Customer>(tx, saved, { sent: { sending, now }, of });
   if (!together) return theirs ?? mine;
-  const row = { id: together.id, customer: together, name: together.name, updatedAt: now };
+  const row = { id: together.id, customer: together, name: together.name, updatedAt: now, deletedAt: null };
   await tx.insert(customers).values(row).onConflictDoUpdate({ target: customers.id, set: row });
   return together;
 }

@@ -1,7 +1,7 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { say } from '@zt/core';
 import { CutterFileSchema, CutterPressSchema, type OnCutter, OnCutterSchema } from '@zt/core/model/cutter';
-import { cutMore, cutterSays, layOnMat, NOTHING_CUT } from '@zt/core/uses/cutter/cutter';
+import { cutMore, cutterSays, layOnMat, NOTHING_CUT } from '@zt/core/table/cutter/cutter';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, failures } from '../../errors';
 import { createRuns } from '../runs';

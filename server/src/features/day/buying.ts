@@ -1,9 +1,9 @@
+import { planCutting } from '@zt/core/business/cutPlan/planCutting';
+import { shoppingList } from '@zt/core/business/shopping/shopping';
+import { shoppingToCsv } from '@zt/core/business/shopping/toCsv';
 import type { DayTicket } from '@zt/core/model/day';
-import { planCutting } from '@zt/core/uses/cutPlan/planCutting';
-import { spoiltAmong } from '@zt/core/uses/evidence/advice';
-import { type CardPaperId, cutPages } from '@zt/core/uses/paper/index';
-import { shoppingList } from '@zt/core/uses/shopping/shopping';
-import { shoppingToCsv } from '@zt/core/uses/shopping/toCsv';
+import { type CardPaperId, cutPages } from '@zt/core/paper/index';
+import { spoiltAmong } from '@zt/core/records/evidence/advice';
 import type { Db } from '../../db/client';
 import { ApiError } from '../../errors';
 import { inTurns } from '../../inTurns';

@@ -1,7 +1,7 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { DayAnswerSchema, DaySheetSchema, SaveDaySchema } from '@zt/core/model/day';
-import { spoiltAmong } from '@zt/core/uses/evidence/advice';
-import { CARD_PAPER_IDS } from '@zt/core/uses/paper/index';
+import { CARD_PAPER_IDS } from '@zt/core/paper/index';
+import { spoiltAmong } from '@zt/core/records/evidence/advice';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, failures } from '../../errors';

@@ -38,7 +38,7 @@ export async function saveDay(
   const together = await puttingTogether<DaySheet>(tx, saved, { sent: { sending, now }, of });
   if (!together) return theirs;
   const kept = await withoutMade(tx, together);
-  const row = { id: DAY_ID, sheet: kept, updatedAt: now };
+  const row = { id: DAY_ID, sheet: kept, updatedAt: now, deletedAt: null };
   await tx.insert(daySheets).values(row).onConflictDoUpdate({ target: daySheets.id, set: row });
   return kept;
 }

@@ -1,6 +1,5 @@
 import type { Exported } from '@zt/core/model/exported';
 import { asc, isNull } from 'drizzle-orm';
-import type { Db } from '../../db/client';
 import { logEntries } from '../../db/schema/logEntries';
 import { movements } from '../../db/schema/movements';
 import { tickets } from '../../db/schema/tickets';
@@ -10,11 +9,13 @@ import { allDrawings } from '../drawings/reader';
 import { findEntry } from '../logbook/reader';
 import { allOrders } from '../orders/reader';
 import { readSearches } from '../searches/reader';
+import type { Reads } from '../setAside/place';
+import { readUnread } from '../setAside/reader';
 import { readShop } from '../shop';
 import { findTicket } from '../tickets/reader';
 
-/** All data of the shop that can be read. */
-export async function readAll(db: Pick<Db, 'select'>): Promise<Exported> {
+/** All data of the shop; what cannot be read stands in it as it is kept. */
+export async function readAll(db: Reads): Promise<Exported> {
   const ids = await db.select({ id: tickets.id }).from(tickets).orderBy(asc(tickets.id));
   const entryIds = await db
     .select({ id: logEntries.id })
@@ -33,6 +34,7 @@ export async function readAll(db: Pick<Db, 'select'>): Promise<Exported> {
     orders: await allOrders(db),
     day: await readDaySheet(db),
     searches: await readSearches(db),
+    setAside: (await readUnread(db)).map(({ place, id, why, text }) => ({ place, id, why, text })),
   };
   for (const { id } of ids) {
     const kept = await findTicket(db, id);

@@ -1,8 +1,8 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { CSV_TABLES } from '@zt/core/model/csvTables';
 import { BroughtInSchema, ExportedSchema } from '@zt/core/model/exported';
-import { exportedCsv } from '@zt/core/uses/exported/csv';
-import { exportedText, readExported } from '@zt/core/uses/exported/text';
+import { exportedCsv } from '@zt/core/paper/exported/csv';
+import { exportedText, readExported } from '@zt/core/paper/exported/text';
 import { backUp } from '../../backup/schedule';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';

@@ -1,6 +1,6 @@
 import { type DisplayUnits, entryTitleOf, type LogEntry, summaryOf } from '@zt/core';
-import { type CardPaperId, type EntrySheet, entrySheet, type MeasureWords } from '@zt/core/uses/paper/index';
-import { lookAtPhoto } from '@zt/core/uses/photos/look';
+import { type CardPaperId, type EntrySheet, entrySheet, type MeasureWords } from '@zt/core/paper/index';
+import { lookAtPhoto } from '@zt/core/records/photos/look';
 import type { PhotoStore } from '../../photos/photoStore';
 import { measureWords, pagesToPdf } from '../paper/drawingToPdf';
 

@@ -1,5 +1,5 @@
 import type { LogEntry } from '@zt/core';
-import { FACTS_VERSION, factsOf, wordsOf } from '@zt/core/uses/find/entryFacts';
+import { FACTS_VERSION, factsOf, wordsOf } from '@zt/core/records/find/entryFacts';
 import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
 import type { Store, Transaction } from '../../db/client';
 import { logFacts } from '../../db/schema/logFacts';

@@ -13,9 +13,9 @@ import {
   type Shelf,
   ShelfUseSchema,
 } from '@zt/core';
+import { shelfAfter } from '@zt/core/ledger/pieceMoves';
 import { exampleA, SAMPLE_RULES, SAMPLE_SHELF, sheet } from '@zt/core/testing/samples';
 import { variedJob } from '@zt/core/testing/variedTickets';
-import { shelfAfter } from '@zt/core/uses/ledger/pieceMoves';
 import { openStore } from '../../db/client';
 import { packed, unpacked } from '../../db/compactJson';
 import { openTestApp, type TestApp } from '../../testing/testApp';

@@ -7,11 +7,11 @@ import {
   PIECE_KINDS,
   type Shelf,
 } from '@zt/core';
-import { type Taught, taughtBy } from '@zt/core/uses/evidence/chances';
-import { addPiece, emptyTable, type PieceTable, tableOf } from '@zt/core/uses/evidence/likeness';
-import type { PieceRecord } from '@zt/core/uses/evidence/pieceRecord';
-import { type EntryFacts, recordMaker } from '@zt/core/uses/find/entryFacts';
-import { type LogIndex, logIndex, type WordFor } from '@zt/core/uses/find/logIndex';
+import { type Taught, taughtBy } from '@zt/core/records/evidence/chances';
+import { addPiece, emptyTable, type PieceTable, tableOf } from '@zt/core/records/evidence/likeness';
+import type { PieceRecord } from '@zt/core/records/evidence/pieceRecord';
+import { type EntryFacts, recordMaker } from '@zt/core/records/find/entryFacts';
+import { type LogIndex, logIndex, type WordFor } from '@zt/core/records/find/logIndex';
 import { Mutex } from 'async-mutex';
 import { sql } from 'drizzle-orm';
 import type { Store } from '../../db/client';

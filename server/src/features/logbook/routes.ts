@@ -8,9 +8,9 @@ import {
   LogQuestionSchema,
   TicketQuestionSchema,
 } from '@zt/core';
-import { AdviceSchema, adviceFor } from '@zt/core/uses/evidence/advice';
-import { CARD_PAPER_IDS } from '@zt/core/uses/paper/index';
-import { PicturesSchema, picturesOf } from '@zt/core/uses/pictures/pictures';
+import { CARD_PAPER_IDS } from '@zt/core/paper/index';
+import { AdviceSchema, adviceFor } from '@zt/core/records/evidence/advice';
+import { PicturesSchema, picturesOf } from '@zt/core/records/pictures/pictures';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';

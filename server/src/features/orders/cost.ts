@@ -1,8 +1,8 @@
 import { planTicket } from '@zt/core';
-import { type OrderCost, orderCost, type TicketCost } from '@zt/core/uses/cost/orderCost';
-import { spoiltShare } from '@zt/core/uses/cost/spoilt';
-import { trueCost } from '@zt/core/uses/cost/trueCost';
-import { spoiltLike } from '@zt/core/uses/evidence/advice';
+import { type OrderCost, orderCost, type TicketCost } from '@zt/core/business/cost/orderCost';
+import { spoiltShare } from '@zt/core/business/cost/spoilt';
+import { trueCost } from '@zt/core/business/cost/trueCost';
+import { spoiltLike } from '@zt/core/records/evidence/advice';
 import type { Db } from '../../db/client';
 import type { LogMemory } from '../logbook/memory';
 import { readShop } from '../shop';

@@ -1,9 +1,9 @@
 import { newTicket, type Ticket } from '@zt/core';
+import type { OrderCost } from '@zt/core/business/cost/orderCost';
 import { inState, newOrder, type Order } from '@zt/core/model/order';
 import type { CustomerDetail, Erased, OrderDetail, OrdersPage } from '@zt/core/model/ordersApi';
 import { priced } from '@zt/core/testing/priced';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
-import type { OrderCost } from '@zt/core/uses/cost/orderCost';
 import { sql } from 'drizzle-orm';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 

@@ -1,5 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { IdSchema } from '@zt/core';
+import { OrderCostSchema } from '@zt/core/business/cost/orderCost';
 import { OrderSchema } from '@zt/core/model/order';
 import {
   OrderDetailSchema,
@@ -7,8 +8,7 @@ import {
   OrdersQuestionSchema,
   SaveOrderSchema,
 } from '@zt/core/model/ordersApi';
-import { OrderCostSchema } from '@zt/core/uses/cost/orderCost';
-import { CARD_PAPER_IDS, type CardPaperId } from '@zt/core/uses/paper/index';
+import { CARD_PAPER_IDS, type CardPaperId } from '@zt/core/paper/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, Done, failures, notFound } from '../../errors';

@@ -7,7 +7,7 @@ import {
   type PaperId,
   type PaperMark,
   pagesFor,
-} from '@zt/core/uses/paper/index';
+} from '@zt/core/paper/index';
 import {
   clip,
   closePath,

@@ -1,6 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { heightOf, IdSchema, widthOf } from '@zt/core';
-import { cutAskedOf } from '@zt/core/uses/cutFile/cutAsked';
+import { cutAskedOf } from '@zt/core/files/cutFile/cutAsked';
 import {
   CARD_PAPER_IDS,
   CARDS,
@@ -22,7 +22,7 @@ import {
   paperTitle,
   patternDrawings,
   templatesOf,
-} from '@zt/core/uses/paper/index';
+} from '@zt/core/paper/index';
 import type { Context as Asked } from 'hono';
 import { clipperHere } from '../../compiled';
 import type { Context } from '../../context';

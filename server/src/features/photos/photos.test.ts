@@ -3,8 +3,8 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { photoIdOf } from '@zt/core/model/photoId';
+import { lookAtPhoto, saysMore, whyNotKept } from '@zt/core/records/photos/look';
 import { asTaken, drawn } from '@zt/core/testing/pictures';
-import { lookAtPhoto, saysMore, whyNotKept } from '@zt/core/uses/photos/look';
 import { photoFolder, photoServer } from '../../photos/photoStore';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 

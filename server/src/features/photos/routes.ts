@@ -1,7 +1,7 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
 import { KEPT_PHOTO, PhotoIdSchema } from '@zt/core/model/photo';
 import { photoIdOf } from '@zt/core/model/photoId';
-import { whyNotKept } from '@zt/core/uses/photos/look';
+import { whyNotKept } from '@zt/core/records/photos/look';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, failures, notFound } from '../../errors';

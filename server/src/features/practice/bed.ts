@@ -5,7 +5,7 @@ import {
   type PracticeJob,
   type PracticeState,
   practiceStart,
-} from '@zt/core/uses/practice/index';
+} from '@zt/core/table/practice/index';
 import { createRuns } from '../runs';
 
 /** One run of a ticket on the practice machine, as it stands. */

@@ -1,11 +1,11 @@
 import { add, type Point, planTicket, rotate, type Ticket } from '@zt/core';
+import { jobSteps } from '@zt/core/table/deck/jobSteps';
+import type { PracticeJob, PracticeState } from '@zt/core/table/practice/index';
 import { casesOf } from '@zt/core/testing/cases';
 import { hoopedFurther, markedBy } from '@zt/core/testing/followWords';
 import { report } from '@zt/core/testing/report';
 import { SAMPLE_RULES, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { variedJob } from '@zt/core/testing/variedTickets';
-import { jobSteps } from '@zt/core/uses/deck/jobSteps';
-import type { PracticeJob, PracticeState } from '@zt/core/uses/practice/index';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 
 type Plan = ReturnType<typeof planTicket>;

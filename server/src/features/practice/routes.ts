@@ -5,7 +5,7 @@ import {
   type PracticeCommand,
   PracticeCommandSchema,
   practiceJob,
-} from '@zt/core/uses/practice/index';
+} from '@zt/core/table/practice/index';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, ErrorSchema, failures } from '../../errors';

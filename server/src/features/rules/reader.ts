@@ -3,7 +3,8 @@ import type { Db } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';
 import { houseRules } from '../../db/schema/houseRules';
 
-const today = (raw: object): object => ({ ...DEFAULT_HOUSE_RULES, ...raw });
+/** Rules that an older version kept, with what was added since. */
+export const rulesOfToday = (raw: object): object => ({ ...DEFAULT_HOUSE_RULES, ...raw });
 
 /** Each of the rules that can be read alone, beside the defaults. */
 function whatCanBeRead(raw: unknown): HouseRules {
@@ -17,7 +18,7 @@ function whatCanBeRead(raw: unknown): HouseRules {
 export async function readRules(db: Pick<Db, 'select'>): Promise<HouseRules> {
   const [row] = await db.select({ rules: textOf(houseRules.rules) }).from(houseRules);
   if (!row) return DEFAULT_HOUSE_RULES;
-  const kept = readKept<HouseRules>(row.rules, HouseRulesSchema, today);
+  const kept = readKept<HouseRules>(row.rules, HouseRulesSchema, rulesOfToday);
   if (kept.ok) return kept.value;
   return (
     mendKept<HouseRules>(HouseRulesSchema, { ...DEFAULT_HOUSE_RULES, ...(kept.raw as object) }) ??

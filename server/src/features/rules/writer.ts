@@ -2,7 +2,7 @@ import { type HouseRules, HouseRulesSchema, type SaveRules } from '@zt/core';
 import type { Transaction } from '../../db/client';
 import { houseRules } from '../../db/schema/houseRules';
 import { puttingTogether } from '../together';
-import { readRules } from './reader';
+import { readRules, rulesOfToday } from './reader';
 
 /** The one row of the shop's rules. */
 const SHOP = 'shop';
@@ -14,11 +14,11 @@ export async function saveRules(
   now: string,
 ): Promise<HouseRules> {
   const theirs = await readRules(tx);
-  const saved = { mine: rules, base, theirs, schema: HouseRulesSchema };
+  const saved = { mine: rules, base, theirs, schema: HouseRulesSchema, today: rulesOfToday };
   const of = { noun: 'rules' as const, id: SHOP };
   const together = await puttingTogether<HouseRules>(tx, saved, { sent: { sending, now }, of });
   if (!together) return theirs;
-  const row = { id: SHOP, rules: together };
+  const row = { id: SHOP, rules: together, deletedAt: null };
   await tx.insert(houseRules).values(row).onConflictDoUpdate({ target: houseRules.id, set: row });
   return together;
 }

@@ -1,12 +1,13 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, SET_ASIDE_PLACES, SetAsideSchema } from '@zt/core';
+import { SET_ASIDE_PLACES, SetAsideSchema } from '@zt/core';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, Done, failures, notFound } from '../../errors';
+import { PLACES } from './places';
 import { readSetAside } from './reader';
-import { MEND, markRow } from './writer';
 
-const params = z.object({ place: z.enum(SET_ASIDE_PLACES), id: IdSchema });
+/** What there is one of in a shop has an id that is shorter than others. */
+const params = z.object({ place: z.enum(SET_ASIDE_PLACES), id: z.string().min(1).max(64) });
 
 const list = createRoute({
   method: 'get',
@@ -41,18 +42,18 @@ export function setAsideRoutes({ store, now }: Context) {
     .openapi(list, async (c) => c.json(await readSetAside(store.db), 200))
     .openapi(mend, async (c) => {
       const { place, id } = c.req.valid('param');
-      if (!(await store.write((tx) => MEND[place](tx, { id, now: now() }))))
+      if (!(await store.write((tx) => PLACES[place].mend(tx, { id, now: now() }))))
         throw new ApiError(400, 'not-mended', 'It cannot be mended here. It is kept as it is.');
       return c.json({ done: true as const }, 200);
     })
     .openapi(remove, async (c) => {
       const { place, id } = c.req.valid('param');
-      if (!(await store.write((tx) => markRow(tx, place, id, now())))) throw notFound('row');
+      if (!(await store.write((tx) => PLACES[place].mark(tx, id, now())))) throw notFound('row');
       return c.json({ done: true as const }, 200);
     })
     .openapi(restore, async (c) => {
       const { place, id } = c.req.valid('param');
-      if (!(await store.write((tx) => markRow(tx, place, id, null)))) throw notFound('row');
+      if (!(await store.write((tx) => PLACES[place].mark(tx, id, null)))) throw notFound('row');
       return c.json({ done: true as const }, 200);
     });
 }

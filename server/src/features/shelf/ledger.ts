@@ -1,5 +1,5 @@
+import type { Amounts } from '@zt/core/ledger/amounts';
 import type { Movement } from '@zt/core/model/movement';
-import type { Amounts } from '@zt/core/uses/ledger/amounts';
 import { desc, eq, sum } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Db, Transaction } from '../../db/client';

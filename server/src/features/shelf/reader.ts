@@ -18,7 +18,7 @@ const rowOf = ({ id, noun, item }: { id: string; noun: ShelfNoun; item: string }
   kept:
     noun in SHELF_ITEMS
       ? readKept<Item>(item, SHELF_ITEMS[noun])
-      : { ok: false, raw: null, why: 'Nothing of its kind is kept on a shelf.' },
+      : { ok: false, raw: null, text: item, why: 'Nothing of its kind is kept on a shelf.' },
 });
 
 /** Every item on the shelf, as far as it can be read. */

@@ -6,9 +6,9 @@ import {
   type ShelfNoun,
   type ShelfUse,
 } from '@zt/core';
-import { type Amounts, amountsOf, type ItemOf, moved } from '@zt/core/uses/ledger/amounts';
-import { changeBy, undoing, withBobbin } from '@zt/core/uses/ledger/pieceMoves';
-import { type ItemChange, putTogether } from '@zt/core/uses/ledger/putTogether';
+import { type Amounts, amountsOf, type ItemOf, moved } from '@zt/core/ledger/amounts';
+import { changeBy, undoing, withBobbin } from '@zt/core/ledger/pieceMoves';
+import { type ItemChange, putTogether } from '@zt/core/ledger/putTogether';
 import { and, count, eq, isNull } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';
@@ -69,7 +69,7 @@ export async function putItem(
   const kept = await keptItem(tx, item.id);
   if (kept && kept.noun !== noun)
     throw new ApiError(409, 'wrong-noun', `This id is one of the ${kept.noun}. Nothing was saved.`);
-  if (kept) await keepEarlier(tx, { noun: 'shelf', id: item.id }, sent);
+  if (kept) await keepEarlier(tx, { noun: 'shelf', id: item.id }, sent, kept.value === null);
   const who = whoSent(sent);
   const before = { value: kept?.value ?? null, had: await amountsHad(tx, kept, item.id) } as never;
   const { item: next, moves } = putTogether(noun, before, { item, base } as never, who);

@@ -1,6 +1,6 @@
 import type { SaveTicket, Ticket } from '@zt/core';
 import { barePiecesOf } from '@zt/core/model/pieces';
-import { type KeptAt, mergeTickets, received } from '@zt/core/uses/sharing/index';
+import { type KeptAt, mergeTickets, received } from '@zt/core/sync/index';
 import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';
@@ -46,7 +46,8 @@ export async function saveTicket(tx: Transaction, save: SaveTicket, now: string)
     await letGo(tx, sent);
     return { ok: false, code: 'conflict', rev: kept.rev };
   }
-  await keepEarlier(tx, { noun: 'ticket', id: ticket.id }, sent);
+  const isUnreadable = kept.isThere && kept.rev !== rev && !kept.isRead;
+  await keepEarlier(tx, { noun: 'ticket', id: ticket.id }, sent, isUnreadable);
   const made = { rev, base: base ?? ticket, value: ticket };
   const after = received(kept, made, (three) => mergeTickets(three, whoSent(sent)));
   const row = {

@@ -1,9 +1,9 @@
 import { HouseRulesSchema } from '@zt/core';
+import { changedNumbers, leftOf, type MadeThen, mondays, weeksOf } from '@zt/core/business/weeks/weeks';
 import { type Order, OrderSchema } from '@zt/core/model/order';
 import type { Earned, WeeksAnswer } from '@zt/core/model/weeks';
-import { spoiltAmong } from '@zt/core/uses/evidence/advice';
-import type { LearnedFacts } from '@zt/core/uses/find/entryFacts';
-import { changedNumbers, leftOf, type MadeThen, mondays, weeksOf } from '@zt/core/uses/weeks/weeks';
+import { spoiltAmong } from '@zt/core/records/evidence/advice';
+import type { LearnedFacts } from '@zt/core/records/find/entryFacts';
 import { and, asc, eq, gte, inArray, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';

@@ -1,6 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { weeksToCsv } from '@zt/core/business/weeks/toCsv';
 import { MOST_WEEKS, WeeksAnswerSchema } from '@zt/core/model/weeks';
-import { weeksToCsv } from '@zt/core/uses/weeks/toCsv';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, failures } from '../../errors';

@@ -1,5 +1,5 @@
 import { FAULTS } from '@zt/core';
-import type { Pictures } from '@zt/core/uses/pictures/pictures';
+import type { Pictures } from '@zt/core/records/pictures/pictures';
 import Svg, { G, Rect, Text } from 'react-native-svg';
 import { Picture, SIDE } from '../../../components/Picture';
 import { LateTable } from '../../../components/ui/LateTable';

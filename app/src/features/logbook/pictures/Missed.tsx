@@ -1,5 +1,5 @@
 import { type DisplayUnits, formatLength, say } from '@zt/core';
-import type { Pictures } from '@zt/core/uses/pictures/pictures';
+import type { Pictures } from '@zt/core/records/pictures/pictures';
 import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
 import { Picture, SIDE } from '../../../components/Picture';

@@ -1,4 +1,4 @@
-import type { Offer } from '@zt/core/uses/pictures/offer';
+import type { Offer } from '@zt/core/records/pictures/offer';
 import { useState } from 'react';
 import { oneDigit } from '../../../components/figures';
 import { Press } from '../../../components/ui/Press';

@@ -1,4 +1,4 @@
-import type { Pictures } from '@zt/core/uses/pictures/pictures';
+import type { Pictures } from '@zt/core/records/pictures/pictures';
 import Svg, { G, Rect, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
 import { Picture, SIDE } from '../../../components/Picture';

@@ -120,7 +120,7 @@ describe('what a ticket cannot hold', () => {
         expect(ArtworkSchema.safeParse(drawing.artwork).error?.issues).toBeUndefined();
         expect(drawing.colours.every((c) => ColourStopSchema.safeParse(c).success)).toBe(true);
       }),
-      { numRuns: casesOf(500, 20) },
+      { numRuns: casesOf(500, 8) },
     );
   });
 });

@@ -31,10 +31,11 @@ function bestSplit({
   return best ? { ...best, floats: method === 'hooped' && !lying } : null;
 }
 
-/** Stitch it in parts that overlap. */
+/** Stitch it in parts that overlap: with the hoop in hand, or the nearest; never another one for that. */
 export function splitIt(asked: Asked): Rescue[] {
-  const { verdict, input } = asked;
-  if (verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
+  const { verdict, input, laid } = asked;
+  const isInHand = laid === null || laid.verdict === verdict;
+  if (!isInHand || verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
   const best = bestSplit(asked);
   if (!best) return [];
   const { parts, overlapMm, byPositions } = best.split;
