@@ -40,7 +40,8 @@ export function rescuesFor(state: HoopState, nearest?: HoopVerdict): Rescues {
     : state.verdicts.filter((one) => one !== own);
   const all = RESCUES.flatMap((rescue) => {
     for (const verdict of own ? [own, ...others] : []) {
-      const found = rescue({ ...state, laid: verdict === own ? laid : null, verdict });
+      const isAnother = verdict !== own;
+      const found = rescue({ ...state, laid: isAnother ? null : laid, verdict, isAnother });
       if (found.length > 0) return found;
     }
     return [];

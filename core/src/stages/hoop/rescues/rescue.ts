@@ -28,6 +28,8 @@ export interface HoopState {
 /** What a way out is asked about: the state, and the hoop it is about, laid or the nearest. */
 export interface Asked extends HoopState {
   verdict: HoopVerdict;
+  /** It is neither the hoop in hand nor the nearest. */
+  isAnother: boolean;
 }
 
 export type HoopSet = Partial<HoopInput>;

@@ -33,9 +33,8 @@ function bestSplit({
 
 /** Stitch it in parts that overlap: with the hoop in hand, or the nearest; never another one for that. */
 export function splitIt(asked: Asked): Rescue[] {
-  const { verdict, input, laid } = asked;
-  const isInHand = laid === null || laid.verdict === verdict;
-  if (!isInHand || verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
+  const { verdict, input, isAnother } = asked;
+  if (isAnother || verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
   const best = bestSplit(asked);
   if (!best) return [];
   const { parts, overlapMm, byPositions } = best.split;
