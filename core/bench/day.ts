@@ -1,6 +1,6 @@
-import { type Move, moved, movesFrom } from '../src/business/day/moves';
+import { afterMove, type Move, movesFrom } from '../src/business/day/moves';
 import { gapOf, solveDay } from '../src/business/day/solve';
-import { isDone, type State, startOf, worthOf } from '../src/business/day/state';
+import { isPieceDone, type State, startOf, worthOf } from '../src/business/day/state';
 import type { Day } from '../src/business/day/work';
 import { bestByProgram, inSlots } from '../src/testing/exactDay';
 import { exactSolver } from '../src/testing/exactOrder';
@@ -22,7 +22,7 @@ type Pick = (day: Day, state: State, moves: readonly Move[]) => Move;
 function simulated(day: Day, pick: Pick): Outcome {
   const from = performance.now();
   let state = startOf(day);
-  while (!isDone(state)) state = moved(day, state, pick(day, state, movesFrom(day, state)))[0];
+  while (!isPieceDone(state)) state = afterMove(day, state, pick(day, state, movesFrom(day, state)))[0];
   return { ...worthOf(state), rethreads: state.rethreads, ms: performance.now() - from };
 }
 

@@ -1,4 +1,4 @@
-import { type CutAsked, type CutProgress, type CutSheet, cutSheets } from '@zt/core/files/cutFile/cutSheet';
+import { type CutAsked, type CutProgress, type CutSheet, clothSheets } from '@zt/core/files/cutFile/cutSheet';
 import { clipperFrom } from '@zt/core/stages/design/svg/tools';
 import { expose } from 'comlink';
 import { bytesOf } from './bytes';
@@ -9,7 +9,7 @@ const TELL_EVERY_MS = 60;
 /** Lays pieces on their cloth away from the screen's thread, telling how far it has come. */
 const cutWorker = {
   cut: async (asked: CutAsked, tell: (progress: CutProgress) => void): Promise<CutSheet[]> => {
-    const work = cutSheets(asked, await clipperFrom(bytesOf('/wasm/clipper.wasm')));
+    const work = clothSheets(asked, await clipperFrom(bytesOf('/wasm/clipper.wasm')));
     let told = 0;
     for (;;) {
       const { value, done } = work.next();

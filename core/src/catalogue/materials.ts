@@ -16,7 +16,7 @@ import type {
  * it in the ring, fuse to the cloth, stick to it. Every one holds the cloth up while it is stitched.
  */
 export const JOBS = ['stays', 'vanishes', 'carries', 'fuses', 'sticks'] as const;
-export type Job = (typeof JOBS)[number];
+export type MaterialJob = (typeof JOBS)[number];
 
 /** What a sheet is, what it leaves behind, and the jobs it does. */
 export interface Stabilizer {
@@ -26,7 +26,7 @@ export interface Stabilizer {
   grade: 'plain' | 'fusible' | 'sticky';
   leaves: string;
   staysIn: boolean;
-  jobs: readonly Job[];
+  jobs: readonly MaterialJob[];
 }
 
 export const STABILIZERS: Record<StabilizerId, Stabilizer> = {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { MOST_COUNTED, type Shelf } from '../model/shelf';
 import { SAMPLE_SHELF } from '../testing/samples';
-import { amountsOf, difference, moved, sum } from './amounts';
+import { amountsOf, difference, sum, withAmountsMoved } from './amounts';
 import { boughtOf } from './bought';
 import { putTogether } from './putTogether';
 
@@ -31,7 +31,7 @@ it('what an item had and its moves add up to what it has, whatever is asked of i
   fc.assert(
     fc.property(rolls, asked, (item, change) => {
       const had = amountsOf('materials', item);
-      const { item: next, moves } = moved('materials', item, { had, change });
+      const { item: next, moves } = withAmountsMoved('materials', item, { had, change });
       const has = amountsOf('materials', next);
       expect(difference(sum(had, moves), has)).toEqual({});
       for (const amount of Object.values(has)) expect(amount).toBeGreaterThanOrEqual(0);
@@ -45,7 +45,7 @@ it('a change from one item to another brings the one to the other', () => {
     fc.property(rolls, rolls, (before, after) => {
       const had = amountsOf('materials', before);
       const change = difference(had, amountsOf('materials', after));
-      const { item } = moved('materials', before, { had, change });
+      const { item } = withAmountsMoved('materials', before, { had, change });
       expect(amountsOf('materials', item)).toEqual(amountsOf('materials', after));
     }),
   );
@@ -53,16 +53,16 @@ it('a change from one item to another brings the one to the other', () => {
 
 it('what is not counted does not move, and what is no longer counted goes', () => {
   const uncounted = { ...thread, metresLeft: null };
-  expect(moved('threads', uncounted, { had: {}, change: { metresLeft: -4 } })).toEqual({
+  expect(withAmountsMoved('threads', uncounted, { had: {}, change: { metresLeft: -4 } })).toEqual({
     item: uncounted,
     moves: {},
   });
-  expect(moved('threads', uncounted, { had: { metresLeft: 40 }, change: {} }).moves).toEqual({
+  expect(withAmountsMoved('threads', uncounted, { had: { metresLeft: 40 }, change: {} }).moves).toEqual({
     metresLeft: -40,
   });
   const single = { ...machine, needles: 1 };
   const had = { 'hours 0': 2, 'hours 1': 3 };
-  expect(moved('machines', single, { had, change: {} }).moves).toEqual({ 'hours 1': -3 });
+  expect(withAmountsMoved('machines', single, { had, change: {} }).moves).toEqual({ 'hours 1': -3 });
 });
 
 it('an item of which nothing is counted has no amounts', () => {

@@ -106,7 +106,7 @@ export interface Moved<N extends ShelfNoun = ShelfNoun> {
  * moves are what was really changed, so that what it had and the moves add up to what it has; of a figure that is no
  * longer counted they take away all.
  */
-export function moved<N extends ShelfNoun>(
+export function withAmountsMoved<N extends ShelfNoun>(
   noun: N,
   item: ItemOf<N>,
   { had, change }: { had: Amounts; change: Amounts },

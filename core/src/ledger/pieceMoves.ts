@@ -6,9 +6,9 @@ import {
   hoursFigure,
   type ItemOf,
   looseFigure,
-  moved,
   rounded,
   sum,
+  withAmountsMoved,
 } from './amounts';
 
 const one = (figure: string, amount: number): Amounts => ({ [figure]: amount });
@@ -62,7 +62,7 @@ export function shelfAfter(uses: readonly ShelfUse[], shelf: Shelf, by: 1 | -1):
     if (!item) return [];
     const change = by === 1 ? changeBy(use) : undoing(changeBy(use));
     const had = amountsOf(use.noun, item as never);
-    const { item: next } = moved(use.noun, withBobbin(item, use, by) as never, { had, change });
+    const { item: next } = withAmountsMoved(use.noun, withBobbin(item, use, by) as never, { had, change });
     return [{ noun: use.noun, item: next } as ChangedItem];
   });
 }

@@ -8,7 +8,7 @@ import {
   difference,
   type ItemOf,
   type Moved,
-  moved,
+  withAmountsMoved,
   withAmountsOf,
 } from './amounts';
 
@@ -33,12 +33,12 @@ export function putTogether<N extends ShelfNoun>(
   const change = difference(from ? amountsOf(noun, from) : had, amountsOf(noun, item));
   const schema = SHELF_ITEMS[noun] as unknown as z.ZodType<ItemOf<N>>;
   const fits = (thing: ItemOf<N>) => schema.safeParse(thing).success;
-  if (!value || !from) return moved(noun, item, { had, change });
+  if (!value || !from) return withAmountsMoved(noun, item, { had, change });
   // Of amounts nobody is asked: both changes of them count.
   const three = {
     base: withAmountsOf(noun, from, value),
     mine: withAmountsOf(noun, item, value),
     theirs: withAmountsOf(noun, value, value),
   };
-  return moved(noun, mergeFitting<ItemOf<N>>(three, who, fits), { had, change });
+  return withAmountsMoved(noun, mergeFitting<ItemOf<N>>(three, who, fits), { had, change });
 }

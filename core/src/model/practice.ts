@@ -127,7 +127,7 @@ export const PracticeCommandSchema = z.discriminatedUnion('press', [
 export type PracticeCommand = z.infer<typeof PracticeCommandSchema>;
 
 /** Why the machine does not do what was pressed. */
-export const REFUSALS = [
+export const PRACTICE_REFUSALS = [
   'power-off',
   'power-on',
   'running',
@@ -149,11 +149,11 @@ export const REFUSALS = [
   'unknown-stop',
   'at-start',
 ] as const;
-export type KeyRefusal = (typeof REFUSALS)[number];
+export type KeyRefusal = (typeof PRACTICE_REFUSALS)[number];
 
 export const PracticeAnswerSchema = z.object({
   ok: z.boolean(),
-  code: z.enum(REFUSALS).nullable(),
+  code: z.enum(PRACTICE_REFUSALS).nullable(),
   /** What the machine says, for a person. */
   message: z.string(),
   state: PracticeStateSchema,

@@ -3,7 +3,7 @@ import { say } from '../base/units/phrase';
 import type { CutSource, SheetToCut } from '../business/cutPlan/cutPlan';
 import { alike, numbersInWords, sayCuts, saySource } from '../business/cutPlan/sayCuts';
 import { GRAPHITE, line, type PaperDrawing, type PaperMark, text } from './drawing';
-import { type Block, type MeasureWords, setInColumns } from './flow';
+import { type MeasureWords, type PaperBlock, setInColumns } from './flow';
 import { CARD_PAPERS, type CardPaperId } from './tiles';
 
 const MARGIN = 14;
@@ -56,7 +56,7 @@ function drawn(source: CutSource, numberOf: ReadonlyMap<string, number>, { units
   return { marks, bottom: top + source.acrossMm * scale };
 }
 
-function blocksOf(source: CutSource, pieces: readonly SheetToCut[], units: DisplayUnits): Block[] {
+function blocksOf(source: CutSource, pieces: readonly SheetToCut[], units: DisplayUnits): PaperBlock[] {
   const own = pieces.filter(({ id }) => source.placed.some((one) => one.id === id));
   return [
     {

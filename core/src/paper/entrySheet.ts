@@ -9,7 +9,7 @@ import { entryTitleOf } from '../planner/titleOf';
 import { figuresOf, resultFigures } from '../records/again/figures';
 import { trialAnswer, trialInWords } from '../stages/log/trial';
 import { GRAPHITE, type PaperDrawing, type PaperMark, text } from './drawing';
-import { type Block, type MeasureWords, type Row, setInColumns } from './flow';
+import { type MeasureWords, type PaperBlock, type PaperRow, setInColumns } from './flow';
 import { CARD_PAPERS, type CardPaperId } from './tiles';
 
 /** A photo that is printed, and how large it is, px. */
@@ -71,7 +71,7 @@ export function entrySheet(
 ): EntrySheet {
   const { widthMm, heightMm } = CARD_PAPERS[paper];
   const { ticket, plan, log } = entry;
-  const rowOf = ({ name, said }: { name: string; said: Phrase }): Row => ({
+  const rowOf = ({ name, said }: { name: string; said: Phrase }): PaperRow => ({
     words: `${name}: ${say(said, units)}`,
   });
   const pieces = piecesOf(ticket);
@@ -85,12 +85,12 @@ export function entrySheet(
   ];
   const inner = widthMm - 2 * MARGIN;
   const row = photoRow(photos, { left: MARGIN, top: MARGIN + 17, widthMm: inner });
-  const trial: Row[] = log.trial
+  const trial: PaperRow[] = log.trial
     ? [trialInWords(log.trial), trialAnswer(log.trial, log, pieces)].map((words) => ({
         words: say(words, units),
       }))
     : [];
-  const blocks: Block[] = [
+  const blocks: PaperBlock[] = [
     {
       heading: 'How it came out',
       rows: [...resultFigures(entry).map(rowOf), ...trial],

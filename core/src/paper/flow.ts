@@ -5,7 +5,7 @@ import { GRAPHITE, INK, line, type PaperMark, text } from './drawing';
 export type MeasureWords = (words: string, sizeMm: number, bold: boolean) => number;
 
 /** One line or paragraph of a list: words, with what stands before them. */
-export interface Row {
+export interface PaperRow {
   words: string;
   bold?: boolean;
   /** A box to tick, or a patch of a thread's colour, before the words. */
@@ -15,13 +15,13 @@ export interface Row {
 }
 
 /** Things that stand together under a heading. */
-export interface Block {
+export interface PaperBlock {
   heading: string;
-  rows: readonly Row[];
+  rows: readonly PaperRow[];
 }
 
 /** Where a list may be set on a page: columns of one width, each from its own top down to a foot, mm. */
-export interface Columns {
+export interface PaperColumns {
   at: readonly { left: number; top: number }[];
   widthMm: number;
   footMm: number;
@@ -60,8 +60,8 @@ export function brokenWords(
 
 /** Sets blocks into columns, page after page: each page's marks. A heading never stands alone at a foot. */
 export function setInColumns(
-  blocks: readonly Block[],
-  pageOf: (page: number) => Columns,
+  blocks: readonly PaperBlock[],
+  pageOf: (page: number) => PaperColumns,
   { sizeMm, measure }: { sizeMm: number; measure: MeasureWords },
 ): PaperMark[][] {
   const pages: PaperMark[][] = [[]];
@@ -81,7 +81,7 @@ export function setInColumns(
     }
     y = room().at[column]?.top ?? 0;
   };
-  const linesOf = ({ words, bold = false, before, figure }: Row) => {
+  const linesOf = ({ words, bold = false, before, figure }: PaperRow) => {
     const taken = (before ? indent : 0) + (figure ? measure(figure, sizeMm, true) + sizeMm : 0);
     return brokenWords(words, room().widthMm - taken, { sizeMm, bold, measure });
   };

@@ -8,7 +8,7 @@ import { calledName } from '../stages/design/names/onTable';
 import { calledKeys } from '../stages/mount/copyKeys';
 import { keyWords } from '../stages/mount/keyWords';
 import { GRAPHITE, INK, line, type PaperDrawing, type PaperMark, text } from './drawing';
-import { type Block, brokenWords, type MeasureWords, type Row, setInColumns } from './flow';
+import { brokenWords, type MeasureWords, type PaperBlock, type PaperRow, setInColumns } from './flow';
 import type { Printed } from './papers';
 import { sheetDrawing } from './sheetDrawing';
 import { CARD_PAPERS, type CardPaperId } from './tiles';
@@ -77,17 +77,17 @@ function fitted({ marks, box }: PaperDrawing, into: Box): { marks: PaperMark[]; 
 const FIGURE_MM = 3;
 
 /** What is on the card below its drawing: readings, marks, hoop, stack, keys, threads, the last looks. */
-function blocksOf({ ticket, plan, rules }: Printed): Block[] {
+function blocksOf({ ticket, plan, rules }: Printed): PaperBlock[] {
   const { units } = rules;
   const { piece, place, hoop, layers, mount, stitch, finish } = plan;
-  const ticked = (words: Phrase): Row => ({ words: say(words, units), before: 'box' });
-  const withCaution = ({ text: words, caution }: { text: Phrase; caution: Phrase | null }): Row[] => [
+  const ticked = (words: Phrase): PaperRow => ({ words: say(words, units), before: 'box' });
+  const withCaution = ({ text: words, caution }: { text: Phrase; caution: Phrase | null }): PaperRow[] => [
     ticked(words),
     ...(caution ? [{ words: say(caution, units), bold: true }] : []),
   ];
   // What is wrong stands first: a card that cannot be right does not look right.
   const wrong = plan.findings.filter(({ severity }) => severity === 'stop' || severity === 'warn');
-  const readings = piece.asked.flatMap((reading): Row[] => {
+  const readings = piece.asked.flatMap((reading): PaperRow[] => {
     const value = ticket.piece.readings[reading.id];
     if (value === undefined && reading.optional) return [];
     const isUsual = ticket.piece.assumed.includes(reading.id);
@@ -132,7 +132,7 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
         : [],
     },
     ...(mount?.copies ?? []).map(
-      ({ copy, part, hooping, hoopTurnDeg, keys, order }): Block => ({
+      ({ copy, part, hooping, hoopTurnDeg, keys, order }): PaperBlock => ({
         heading: `Keys of ${calledKeys({ copy, part })}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}°`}`,
         rows: keyWords(keys, order, units).map(({ name, value }) => ({ words: name, figure: value })),
       }),
@@ -148,7 +148,7 @@ function blocksOf({ ticket, plan, rules }: Printed): Block[] {
             ]
           : []),
         ...(stitch?.stops ?? []).map(
-          (stop, i): Row => ({
+          (stop, i): PaperRow => ({
             words: `${i + 1}  ${stop.called}`,
             before: { hex: stop.thread?.hex ?? stop.hex },
             figure: `${Math.max(1, Math.round(stop.minutes))} min`,

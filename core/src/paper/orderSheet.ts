@@ -1,6 +1,6 @@
 import { formatMoney } from '../base/units/money';
 import { GRAPHITE, line, type PaperDrawing, type PaperMark, text } from './drawing';
-import { type Block, type MeasureWords, setInColumns } from './flow';
+import { type MeasureWords, type PaperBlock, setInColumns } from './flow';
 import { CARD_PAPERS, type CardPaperId } from './tiles';
 
 /** What of an order is printed. */
@@ -48,7 +48,7 @@ function headOf(order: PrintedOrder, widthMm: number): { marks: PaperMark[]; bel
   };
 }
 
-function blocksOf(order: PrintedOrder): Block[] {
+function blocksOf(order: PrintedOrder): PaperBlock[] {
   const { kind, items, due, brought, promisedMinor, currency } = order;
   const pieces = items.reduce((sum, item) => sum + item.pieces, 0);
   return [

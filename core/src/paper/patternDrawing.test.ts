@@ -1,6 +1,6 @@
 import { boxOf } from '../base/geometry/box';
 import type { Clipper } from '../base/geometry/clip';
-import { cutPieces } from '../files/cutFile/cutPieces';
+import { clothPieces } from '../files/cutFile/cutPieces';
 import { DEFAULT_HOUSE_RULES } from '../model/houseRules';
 import { type Applique, USUAL_APPLIQUE } from '../model/ticket/applique';
 import { EMPTY_DESIGN } from '../model/ticket/design';
@@ -28,7 +28,7 @@ it('draws every piece once at true size, with its count, its grain and its holes
   const { facts, patterns } = patternsOf({ cloth: { ...USUAL_APPLIQUE.cloth, fused: false } });
   const [{ drawing, title }] = patterns as [(typeof patterns)[0]];
   expect(title).toBe('cotton');
-  const [cut] = cutPieces(facts.cloths, { clip, scale: 1, rules: RULES });
+  const [cut] = clothPieces(facts.cloths, { clip, scale: 1, rules: RULES });
   const sizes = (cut?.pieces ?? []).flatMap(({ region }) =>
     region.map((ring) => boxOf([...ring]).right - boxOf([...ring]).left),
   );

@@ -4,7 +4,7 @@ import type { Point } from '../base/geometry/point';
 import { toEnd } from '../base/inSteps';
 import { numberFor } from '../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../catalogue/numbers/design';
-import { type ClothCut, cutPieces } from '../files/cutFile/cutPieces';
+import { type ClothCut, clothPieces } from '../files/cutFile/cutPieces';
 import type { CutAsked } from '../files/cutFile/cutSheet';
 import { type Laid, nest } from '../files/cutFile/nest';
 import type { Cloth } from '../model/ticket/applique';
@@ -89,7 +89,7 @@ function drawingOf(
 
 /** Paper patterns of every cloth of a design at true size, to cut it by hand; none where it is all thread. */
 export function patternDrawings(asked: CutAsked, clip: Clipper): Patterns[] {
-  const cuts = cutPieces(asked.facts.cloths, { clip, scale: asked.facts.scale, rules: asked.rules });
+  const cuts = clothPieces(asked.facts.cloths, { clip, scale: asked.facts.scale, rules: asked.rules });
   return cuts.flatMap((cut): Patterns[] => {
     if (cut.pieces.length === 0) return [];
     const { laid, widthMm } = toEnd(laidOut(cut, clip));

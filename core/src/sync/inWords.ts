@@ -5,7 +5,7 @@ import { boundsAt } from '../model/fields/bounds';
 import { valueAt } from '../model/fields/path';
 import type { Offer } from '../model/offer';
 import { wordsOfPath } from '../planner/fieldNames';
-import { fieldOffered, isOrder, keysOf } from './offers';
+import { fieldOffered, isOrderOfRows, keysOf } from './offers';
 
 const MOST_LETTERS = 60;
 
@@ -48,7 +48,7 @@ export function offeredInWords(
   const orderOf = (ids: readonly string[]) =>
     phrase`the order ${shortened(ids.map((id) => rowName(rows, id)).join(', '), MOST_LETTERS)}`;
   const said = (value: unknown) =>
-    isOrder(rows, offer.value)
+    isOrderOfRows(rows, offer.value)
       ? orderOf(value === rows ? rows.map(({ id }) => id) : (value as string[]))
       : inWords(schema, field, value);
   return {

@@ -22,7 +22,7 @@ export const fieldOffered = (thing: unknown, { at }: Offer): string =>
   at.startsWith(UNREAD) ? at.slice(UNREAD.length) : keysOf(thing, at).join('.');
 
 /** Whether what is offered is an order of rows that stand there: their ids. */
-export const isOrder = (rows: unknown, value: unknown): rows is { id: string }[] =>
+export const isOrderOfRows = (rows: unknown, value: unknown): rows is { id: string }[] =>
   Array.isArray(rows) &&
   rows.every((row) => typeof valueAt(row, ['id']) === 'string') &&
   Array.isArray(value) &&
@@ -37,7 +37,7 @@ function ordered(rows: readonly { id: string }[], ids: readonly string[]): { id:
 function withOffered(thing: unknown, { at, value }: Offer): unknown {
   const keys = keysOf(thing, at);
   const rows = valueAt(thing, keys);
-  if (isOrder(rows, value)) return withValueAt(thing, keys, ordered(rows, value as string[]));
+  if (isOrderOfRows(rows, value)) return withValueAt(thing, keys, ordered(rows, value as string[]));
   const parent = keys.slice(0, -1);
   const list = valueAt(thing, parent);
   if (!Array.isArray(list)) return withValueAt(thing, keys, value);

@@ -1,5 +1,5 @@
-import { moved, movesFrom } from '../business/day/moves';
-import { isDone, type State, startOf, worthOf } from '../business/day/state';
+import { afterMove, movesFrom } from '../business/day/moves';
+import { isPieceDone, type State, startOf, worthOf } from '../business/day/state';
 import { type Day, isBetter, type Worth } from '../business/day/work';
 
 /** Everything of a state, so that only one that is the very same is not gone through again. */
@@ -9,13 +9,13 @@ const whole = (state: State): string => JSON.stringify({ ...state, stage: [...st
 export function bestOfAll(day: Day): Worth {
   const known = new Map<string, Worth>();
   const from = (state: State): Worth => {
-    if (isDone(state)) return worthOf(state);
+    if (isPieceDone(state)) return worthOf(state);
     const key = whole(state);
     const before = known.get(key);
     if (before) return before;
     let best: Worth = { lateS: Number.POSITIVE_INFINITY, endS: Number.POSITIVE_INFINITY };
     for (const move of movesFrom(day, state)) {
-      const found = from(moved(day, state, move)[0]);
+      const found = from(afterMove(day, state, move)[0]);
       if (isBetter(found, best)) best = found;
     }
     known.set(key, best);

@@ -1,5 +1,5 @@
 import { add, distance, type Point, subtract } from '../base/geometry/point';
-import type { Act } from '../stages/place/marks/acts';
+import type { MarkAct } from '../stages/place/marks/acts';
 
 /** The piece on the table as a hand finds it: where both edges are at a level. */
 export interface PieceOnTable {
@@ -23,7 +23,7 @@ const CREASE_MM = 100;
  * Where the chalk of the centre lands when a person does the acts in their order on a piece as it lies; null when
  * they lead to no centre. Of several centres the last one stays.
  */
-export function followActs(acts: readonly Act[], piece: PieceOnTable): Point | null {
+export function followActs(acts: readonly MarkAct[], piece: PieceOnTable): Point | null {
   const marks: Point[] = [];
   let [line, level, centre] = [null as Line | null, null as number | null, null as Point | null];
   for (const act of acts) {

@@ -20,7 +20,7 @@ import { Txt } from '../../components/ui/Txt';
 import { useShop } from '../../shop/useShop';
 import { useDaySheet } from '../useDaySheet';
 import { SourceDrawing } from './SourceDrawing';
-import { type Cutting, useBenchCut } from './useBenchCut';
+import { type BenchCutting, useBenchCut } from './useBenchCut';
 
 /** Bare pieces that are still to be bought, by size, with the spares that the logbook asks for. */
 function Blanks({ plan: { blanks, spoilt }, units }: PartProps) {
@@ -88,7 +88,7 @@ function Afterwards({ plan, units }: PartProps) {
   );
 }
 
-function Planned({ cutting, units }: { cutting: Cutting; units: DisplayUnits }) {
+function Planned({ cutting, units }: { cutting: BenchCutting; units: DisplayUnits }) {
   if (cutting.state === 'planning')
     return (
       <Row align="middle" wrap>

@@ -5,7 +5,7 @@ import { planningCuts } from '../../workers/planningDay';
 import type { SharedDay } from '../useDaySheet';
 
 /** How the bench is cut, or how far that has come. */
-export type Cutting =
+export type BenchCutting =
   | { state: 'planning'; read: number; of: number; stop: () => void }
   | { state: 'planned'; plan: BenchCut }
   | { state: 'failed'; message: string; again: () => void };
@@ -15,9 +15,9 @@ export function useBenchCut({
   tickets,
   spoilt,
   isHere,
-}: Pick<SharedDay, 'tickets' | 'spoilt' | 'isHere'>): Cutting {
+}: Pick<SharedDay, 'tickets' | 'spoilt' | 'isHere'>): BenchCutting {
   const { shelf, rules, ready } = useShop();
-  const [cutting, setCutting] = useState<Cutting>({
+  const [cutting, setCutting] = useState<BenchCutting>({
     state: 'planning',
     read: 0,
     of: 0,

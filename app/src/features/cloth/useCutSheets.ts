@@ -6,13 +6,13 @@ import { usePlan, useRules, useTicket } from '../../hooks/useTicket';
 import { cuttingCloth } from '../../workers/cuttingCloth';
 
 /** How the pieces of the open ticket lie on their cloth, or how far that has come. */
-export type Cutting =
+export type ClothCut =
   | { state: 'laying'; progress: CutProgress | null; stop: () => void }
   | { state: 'laid'; sheets: CutSheet[] }
   | { state: 'failed'; message: string; again: () => void }
   | { state: 'nothing' };
 
-const NOTHING: Cutting = { state: 'nothing' };
+const NOTHING: ClothCut = { state: 'nothing' };
 
 /** What is to be cut of the open ticket, kept while it asks the same. */
 function useAsked(): CutAsked | null {
@@ -30,9 +30,9 @@ function useSame<T>(value: T): T {
 }
 
 /** Lays the pieces of every cloth of the open ticket in a worker. */
-export function useCutSheets(): Cutting {
+export function useCutSheets(): ClothCut {
   const asked = useAsked();
-  const [cutting, setCutting] = useState<Cutting>(NOTHING);
+  const [cutting, setCutting] = useState<ClothCut>(NOTHING);
   const [round, setRound] = useState(0);
   // biome-ignore lint/correctness/useExhaustiveDependencies: each round lays them anew
   useEffect(() => {

@@ -24,7 +24,7 @@ import { announce } from '../../everyone/announce';
 import { useBenchTickets } from '../../hooks/useBenchTickets';
 import { useDrillCardsQuery, useKeepCardMutation } from '../../services/drillsApi';
 import { useShop } from '../../shop/useShop';
-import { answered, toAsk } from './schedule';
+import { afterAnswer, toAsk } from './schedule';
 
 /** What was answered: right or wrong, with why. */
 interface Answered {
@@ -148,7 +148,7 @@ export function DrillsScreen() {
             question={question}
             card={byKey.get(question.topic.key)}
             onAnswer={(right) =>
-              void keep(answered(question.topic.key, byKey.get(question.topic.key), right, new Date()))
+              void keep(afterAnswer(question.topic.key, byKey.get(question.topic.key), right, new Date()))
             }
           />
           <Row>

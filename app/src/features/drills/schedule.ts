@@ -21,7 +21,7 @@ const cardOf = (kept: DrillCard | undefined, now: Date): Card =>
     : createEmptyCard(now);
 
 /** A topic after an answer: what was wrong comes back soon, what was right later and later. */
-export function answered(key: string, kept: DrillCard | undefined, right: boolean, now: Date): DrillCard {
+export function afterAnswer(key: string, kept: DrillCard | undefined, right: boolean, now: Date): DrillCard {
   const { card } = scheduler.next(cardOf(kept, now), now, right ? Rating.Good : Rating.Again);
   return {
     key,

@@ -8,7 +8,7 @@ import { CameOut } from './pictures/CameOut';
 import { Fit } from './pictures/Fit';
 import { Missed } from './pictures/Missed';
 import { Needles } from './pictures/Needles';
-import { Took } from './pictures/Took';
+import { TookPicture } from './pictures/Took';
 
 /** What the logbook shows of itself. */
 export function PicturesScreen() {
@@ -36,7 +36,7 @@ export function PicturesScreen() {
           {data.missed.map((missed) => (
             <Missed key={missed.placement} missed={missed} />
           ))}
-          {data.took.length > 0 ? <Took took={data.took} hands={data.hands} /> : null}
+          {data.took.length > 0 ? <TookPicture took={data.took} hands={data.hands} /> : null}
           {data.needles.length > 0 ? <Needles rows={data.needles} /> : null}
           {data.fits.map((fit) => (
             <Fit key={fit.figure} fit={fit} />

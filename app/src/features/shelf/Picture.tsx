@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { usePalette } from '../../theme/palette';
 
 /** A small picture to one scale: field inside ring, or a swatch. */
-export function Picture({
+export function ItemPicture({
   width,
   height,
   inner,

@@ -19,7 +19,7 @@ import { FabricForm } from './FabricForm';
 import { HoopForm } from './HoopForm';
 import { MachineForm } from './MachineForm';
 import { MATERIAL_TYPES, MaterialForm } from './MaterialForm';
-import { Picture } from './Picture';
+import { ItemPicture } from './Picture';
 import { SupplyForm } from './SupplyForm';
 import { ThreadFiles } from './ThreadFiles';
 import { ThreadForm } from './ThreadForm';
@@ -116,7 +116,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     detail: (h, units) =>
       `field ${formatLength(h.fieldWidthMm, units)} × ${formatLength(h.fieldHeightMm, units)}, ${h.kind}`,
     aside: (hoop) => (
-      <Picture
+      <ItemPicture
         width={hoop.ringWidthMm}
         height={hoop.ringHeightMm}
         inner={{ width: hoop.fieldWidthMm, height: hoop.fieldHeightMm }}
@@ -191,7 +191,7 @@ export const NOUN_VIEWS: { [N in ShelfNoun]: NounView<N> } = {
     above: () => <ThreadFiles />,
     detail: (t) =>
       `${t.weight} wt ${t.fibre}, ${t.metresLeft === null ? 'metres not counted' : metres(t.metresLeft)}`,
-    aside: (thread) => <Picture width={300} height={300} fill={thread.hex} />,
+    aside: (thread) => <ItemPicture width={300} height={300} fill={thread.hex} />,
     columns: () => [
       column(
         'weight',

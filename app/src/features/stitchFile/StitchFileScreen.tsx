@@ -3,7 +3,7 @@ import { partOfFile } from '@zt/core/files/stitchFiles/told';
 import { mostCoverOn } from '@zt/core/planner/crossChecks/hotSpots';
 import { isBlank } from '@zt/core/stages/design/parts/acts';
 import { mostFelt } from '@zt/core/stages/design/stitches/density';
-import { boundsOf } from '@zt/core/stages/design/stitches/summary';
+import { boxOfStitches } from '@zt/core/stages/design/stitches/summary';
 import { DEFAULT_SPEED } from '@zt/core/stages/stitch/planStitch';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
@@ -50,7 +50,7 @@ function FileDrawing({ opened }: { opened: Opened }) {
     }),
     [file, map, hot, p],
   );
-  const box = boundsOf(file.stitches) ?? { left: -1, top: -1, right: 1, bottom: 1 };
+  const box = boxOfStitches(file.stitches) ?? { left: -1, top: -1, right: 1, bottom: 1 };
   return (
     <Sheet
       focus={inflate(box, Math.max(1, told.widthMm, told.heightMm) * MARGIN)}

@@ -12,7 +12,7 @@ import { FONTS } from '../../theme/fonts';
 import { type Palette, usePalette } from '../../theme/palette';
 
 /** What stands for a week side by side: what it is called, its colour, and its figure; null where there is none. */
-export interface Bar {
+export interface WeekBar {
   name: string;
   tone: keyof Palette;
   of: (week: Week) => number | null;
@@ -21,7 +21,7 @@ export interface Bar {
 interface WeekBarsProps {
   title: string;
   weeks: readonly Week[];
-  bars: readonly Bar[];
+  bars: readonly WeekBar[];
   /** A figure as it is read. */
   say: (figure: number) => string;
   /** A line across, where one is aimed at. */

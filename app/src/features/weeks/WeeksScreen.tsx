@@ -1,5 +1,5 @@
 import { HOUSE_NUMBERS, say } from '@zt/core';
-import { leftOf, marginOf, sayEarned, sayWeeks } from '@zt/core/business/weeks/weeks';
+import { leftOfEarned, marginOf, sayEarned, sayWeeks } from '@zt/core/business/weeks/weeks';
 import { numberFor } from '@zt/core/catalogue/houseNumber';
 import { MONEY_NUMBERS } from '@zt/core/catalogue/numbers/money';
 import type { ChangedNumber, Earned } from '@zt/core/model/weeks';
@@ -32,7 +32,7 @@ const inMinutes = (figure: number): string => `${figure.toFixed(0)} min`;
 
 function EarnedLine({ earned }: { earned: Earned }) {
   const { rules } = useShop();
-  const isLoss = (leftOf(earned) ?? 0) < 0;
+  const isLoss = (leftOfEarned(earned) ?? 0) < 0;
   return (
     <Link href={`/orders/${earned.id}` as Href} style={{ minHeight: 44 }}>
       <Txt as="strong">{earned.name}</Txt>

@@ -7,7 +7,7 @@ import {
   copied,
   lifted,
   mayBeMirrored,
-  mirrored,
+  mirrorParts,
   pairedInGlass,
   ringed,
   scaled,
@@ -158,7 +158,7 @@ export function Arrange() {
           onPress={() => putChosen(pairedInGlass(chosen, newId))}
         />
         {among.some(mayBeMirrored) ? (
-          <Press title="Mirror" label="Mirror left for right" onPress={() => put(mirrored(chosen))} />
+          <Press title="Mirror" label="Mirror left for right" onPress={() => put(mirrorParts(chosen))} />
         ) : null}
         <Press title="↺ 15°" label="Turn 15° left" onPress={() => put(turned(chosen, -15))} />
         <Press title="↻ 15°" label="Turn 15° right" onPress={() => put(turned(chosen, 15))} />

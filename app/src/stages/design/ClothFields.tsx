@@ -6,7 +6,7 @@ import {
   type AppliqueWay,
   USUAL_APPLIQUE,
 } from '@zt/core/model/ticket/applique';
-import { shapesOf, withCloth, withShape } from '@zt/core/stages/design/applique/acts';
+import { clothShapesOf, withCloth, withShape } from '@zt/core/stages/design/applique/acts';
 import { cutWords } from '@zt/core/stages/design/applique/cutOffset';
 import { useRouter } from 'expo-router';
 import { Choice } from '../../components/ui/Choice';
@@ -56,7 +56,7 @@ function ClothOf({
     set(part.id, { appliques: withCloth(part, stop, { ...applique, ...more }) });
   const putCloth = (more: Partial<Applique['cloth']>) => put({ cloth: { ...cloth, ...more } });
   const at = (field: string): string => `design.parts.${index}.appliques.${place}.${field}`;
-  const shapes = shapesOf(part, stop);
+  const shapes = clothShapesOf(part, stop);
   return (
     <Stack gap={10}>
       {shapes.length > 1 && shapes.length <= MOST_PICKED ? (
@@ -144,7 +144,7 @@ function ColourCloth({ part, index, stop }: ColourProps) {
 export function ClothFields({ part, index }: { part: Part; index: number }) {
   const { id } = useTicket('id');
   const router = useRouter();
-  const stops = part.colours.map((_, stop) => stop).filter((stop) => shapesOf(part, stop).length > 0);
+  const stops = part.colours.map((_, stop) => stop).filter((stop) => clothShapesOf(part, stop).length > 0);
   if (stops.length === 0) return null;
   const laid = part.appliques.map(({ cloth }) => cloth.name || 'cloth');
   return (

@@ -15,7 +15,9 @@ import { SIDES, StitchesField } from './TypedFields';
 import { useParts } from './useParts';
 
 /** Only where something is drawn is it fetched. */
-export const ClothFields = lazy(() => import('./ClothFields').then((own) => ({ default: own.ClothFields })));
+export const DrawnClothFields = lazy(() =>
+  import('./ClothFields').then((own) => ({ default: own.ClothFields })),
+);
 
 /** What is to be said of a drawing beyond what was read from it. */
 export function DrawnFields({ part, index }: { part: Part; index: number }) {
@@ -27,7 +29,7 @@ export function DrawnFields({ part, index }: { part: Part; index: number }) {
       <StitchesField part={part} index={index} />
       <CountSo part={part} />
       <Suspense fallback={null}>
-        <ClothFields part={part} index={index} />
+        <DrawnClothFields part={part} index={index} />
       </Suspense>
     </Stack>
   );

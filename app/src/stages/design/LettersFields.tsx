@@ -22,7 +22,7 @@ import { newId } from '../../hooks/newId';
 import { useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import { useAppSelector } from '../../store/store';
 import { FieldFindings } from '../FieldFindings';
-import { ClothFields } from './DrawnFields';
+import { DrawnClothFields } from './DrawnFields';
 import { FaceSample } from './FaceSample';
 import { useParts } from './useParts';
 
@@ -139,7 +139,7 @@ export function LettersFields({ part, letters, index }: LettersProps) {
         />
       )}
       <Suspense fallback={null}>
-        <ClothFields part={part} index={index} />
+        <DrawnClothFields part={part} index={index} />
       </Suspense>
       <Disclosure title="Spacing and lines">
         <SidedLengthField

@@ -1,7 +1,7 @@
 import type { Part } from '@zt/core';
 import { boxOf } from '@zt/core';
 import type { Applique } from '@zt/core/model/ticket/applique';
-import { shapesOf } from '@zt/core/stages/design/applique/acts';
+import { clothShapesOf } from '@zt/core/stages/design/applique/acts';
 import { ringsOfPath } from '@zt/core/stages/design/pathData';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
@@ -27,7 +27,7 @@ export function ShapePicker({ part, applique, onShape }: PickerProps) {
   const { stop, cloth } = applique;
   const shapes = useMemo(
     () =>
-      shapesOf(part, stop).map((shape) => {
+      clothShapesOf(part, stop).map((shape) => {
         const path = part.artwork?.paths[shape];
         const d = path?.whole ?? path?.d ?? '';
         return { shape, d, box: boxOf(ringsOfPath(d).flat()) };

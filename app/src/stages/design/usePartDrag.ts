@@ -1,5 +1,5 @@
 import { boxOf, centreOf, type Part, type Point, subtract } from '@zt/core';
-import { boxOfAll, moved, partAt, scaled, turned } from '@zt/core/stages/design/parts/acts';
+import { boxOfAll, moveParts, partAt, scaled, turned } from '@zt/core/stages/design/parts/acts';
 import { useRef, useState } from 'react';
 import { useFollowing } from '../../hooks/useFollowing';
 import { gestureEnded } from '../../store/editor';
@@ -61,7 +61,7 @@ function boxCorners(parts: readonly Part[]): Point[] {
 function partsBy({ how, ids, parts, from, table }: Held, by: Point): Part[] {
   const chosen = { ids, parts };
   const way = wayInDesignFrame(table, by);
-  if (how === 'move') return moved(chosen, { x: whole(way.x), y: whole(way.y) });
+  if (how === 'move') return moveParts(chosen, { x: whole(way.x), y: whole(way.y) });
   const middle = centreOf(boxOfAll(parts.filter(({ id }) => ids.includes(id))));
   const start = subtract(inDesignFrame(table, from), middle);
   const now = { x: start.x + way.x, y: start.y + way.y };

@@ -1,4 +1,4 @@
-import { moved, turned, without } from '@zt/core/stages/design/parts/acts';
+import { moveParts, turned, without } from '@zt/core/stages/design/parts/acts';
 import { useEffect } from 'react';
 import { announce } from '../../everyone/announce';
 import { ARROWS, isWithin, TURNS } from '../../hooks/useKeys';
@@ -14,7 +14,7 @@ export function usePartKeys(): void {
       const left = event.key === 'Delete' ? without({ parts, ids }) : null;
       if (arrow) {
         const by = event.shiftKey ? 5 : 1;
-        put(moved({ parts, ids }, { x: arrow.x * by, y: arrow.y * by }), 'parts nudged');
+        put(moveParts({ parts, ids }, { x: arrow.x * by, y: arrow.y * by }), 'parts nudged');
         return `Moved ${by} mm ${arrow.way}.`;
       }
       if (turn !== undefined) {

@@ -1,6 +1,6 @@
 import { numberFor } from '@zt/core/catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '@zt/core/catalogue/numbers/design';
-import { type Part, WAYS, type Way } from '@zt/core/model/ticket/part';
+import { type Part, type StitchWay, WAYS } from '@zt/core/model/ticket/part';
 import { nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { withWay } from '@zt/core/stages/design/parts/stopActs';
 import { Choice } from '../../components/ui/Choice';
@@ -14,7 +14,7 @@ import { Txt } from '../../components/ui/Txt';
 import { useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 
 const BY_WIDTH = 'by width';
-const WAY_NAMES: readonly { id: Way | typeof BY_WIDTH; name: string }[] = [
+const WAY_NAMES: readonly { id: StitchWay | typeof BY_WIDTH; name: string }[] = [
   { id: BY_WIDTH, name: BY_WIDTH },
   ...WAYS.map((id) => ({ id, name: id })),
 ];

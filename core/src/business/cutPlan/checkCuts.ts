@@ -1,5 +1,5 @@
 import type { Box } from '../../base/geometry/box';
-import type { Placed } from './guillotine';
+import type { PlacedSheet } from './guillotine';
 
 const EPSILON_MM = 1e-6;
 const overlap = (a: Box, b: Box): boolean =>
@@ -39,7 +39,7 @@ export function canBeCut(boxes: readonly Box[]): boolean {
 }
 
 /** What is wrong with pieces laid on a sheet of a size, in words; empty for nothing. Proves a cut plan without its cuts. */
-export function checkCuts(sheet: Box, placed: readonly Placed[]): string[] {
+export function checkCuts(sheet: Box, placed: readonly PlacedSheet[]): string[] {
   const outside = placed.flatMap(({ id, at }) =>
     at.left < sheet.left - EPSILON_MM ||
     at.top < sheet.top - EPSILON_MM ||

@@ -10,7 +10,7 @@ import {
   type Cut,
   cutFromRoll,
   cutFromSheet,
-  type Placed,
+  type PlacedSheet,
   type SheetCut,
   type Wanted,
 } from './guillotine';
@@ -33,7 +33,7 @@ export interface CutSource {
   /** As it lies: along by across, mm; of a roll the length that is taken. */
   lengthMm: number;
   acrossMm: number;
-  placed: Placed[];
+  placed: PlacedSheet[];
   cuts: Cut[];
   /** What is left and large enough to keep, mm. */
   offcuts: SheetSize[];
@@ -60,7 +60,7 @@ export interface PlannedTicket {
 }
 
 /** No more pieces than this are cut in one plan. */
-export const MOST_SHEETS = 600;
+export const MOST_PLANNED_SHEETS = 600;
 
 const EDGE = { left: 0, top: 0 };
 const sizeOf = (box: { left: number; right: number; top: number; bottom: number }): SheetSize => ({
@@ -183,7 +183,7 @@ export function cutPlan(
 ): CutPlan {
   const leastMm = numberFor(rules, LAYER_NUMBERS.leastOffcutMm);
   const all = piecesOf(tickets, rules);
-  const wanted = all.slice(0, MOST_SHEETS).map((piece): SheetToCut => ({ ...piece, no: 0 }));
+  const wanted = all.slice(0, MOST_PLANNED_SHEETS).map((piece): SheetToCut => ({ ...piece, no: 0 }));
   const types = [...new Set(wanted.map(({ type }) => type))];
   const sorts = types.map((type) =>
     cutOneSort(

@@ -8,7 +8,7 @@ export interface Wanted {
 }
 
 /** A piece where it lies on what it is cut from, mm from its corner: x along, y across. */
-export interface Placed {
+export interface PlacedSheet {
   id: string;
   at: Box;
 }
@@ -25,7 +25,7 @@ export interface Cut {
 
 /** What is cut from one sheet, or one length of a roll: the pieces, the cuts in their order, and what is left, mm. */
 export interface SheetCut {
-  placed: Placed[];
+  placed: PlacedSheet[];
   cuts: Cut[];
   left: Box[];
 }
@@ -113,7 +113,7 @@ export function cutFromSheet(
   { by, first }: { by: SplitBy; first?: Lying },
 ): SheetCut {
   let free = [sheet];
-  const placed: Placed[] = [];
+  const placed: PlacedSheet[] = [];
   const cuts: Cut[] = [];
   const put = (at: number, lying: Lying) => {
     const box = free[at];
@@ -132,7 +132,7 @@ export function cutFromSheet(
   return { placed, cuts, left: free };
 }
 
-const areaOf = ({ at }: Placed): number => width(at) * height(at);
+const areaOf = ({ at }: PlacedSheet): number => width(at) * height(at);
 
 /** One row of a roll: a length across its whole width, begun with a piece that is as long as the row. */
 function bestRow(

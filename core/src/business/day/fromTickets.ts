@@ -3,7 +3,7 @@ import { STITCH_NUMBERS } from '../../catalogue/numbers/stitch';
 import type { DaySheet, DayTicket, Stand } from '../../model/day';
 import type { HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
-import { type Bench, hoopKinds, type NotPlanned, type PieceWork, pieceWorks } from './pieceWorks';
+import { hoopKinds, type NotPlanned, type PieceWork, pieceWorks, type WorksQuestion } from './pieceWorks';
 import type { Begun, Day, Work } from './work';
 
 /** So many pieces are planned in one go. */
@@ -34,7 +34,7 @@ const leftOf = ({ runs }: Work, run: number, elapsedS: number): number =>
 function begunAt(
   work: Work,
   stand: Stand,
-  { nowMs, kinds }: { nowMs: number; kinds: Bench['kinds'] },
+  { nowMs, kinds }: { nowMs: number; kinds: WorksQuestion['kinds'] },
 ): Begun | null {
   if (stand.at === 'prepared' || stand.at === 'finished') return null;
   const { id } = work;
@@ -76,7 +76,7 @@ function oneOnEach(
 const asItStands = (work: PieceWork, stand: Stand | undefined): PieceWork =>
   stand?.at === 'prepared' ? { ...work, prepareS: 0 } : work;
 
-function countHoops({ hoops }: Shelf, kinds: Bench['kinds']): Record<string, number> {
+function countHoops({ hoops }: Shelf, kinds: WorksQuestion['kinds']): Record<string, number> {
   const count: Record<string, number> = {};
   for (const { id } of hoops) {
     const kind = kinds.get(id) ?? id;
@@ -119,7 +119,7 @@ function onSamePieces(works: readonly PieceWork[], tickets: DayAsked['tickets'])
 
 /** All pieces that are to be made, ticket by ticket; yields before each how many are read. */
 function* worksOfAll(
-  { tickets, sheet, ...bench }: Pick<DayAsked, 'tickets' | 'sheet'> & Bench,
+  { tickets, sheet, ...bench }: Pick<DayAsked, 'tickets' | 'sheet'> & WorksQuestion,
   dueS: (due: string) => number,
 ): Generator<number, Pick<DayOfTickets, 'works' | 'notPlanned'> & { all: PieceWork[] }> {
   const all: PieceWork[] = [];

@@ -1,4 +1,4 @@
-import { type Move, moved } from './moves';
+import { afterMove, type Move } from './moves';
 import { STAGE, startOf } from './state';
 import type { Tapes } from './stretches';
 import { tapesOf } from './tapes';
@@ -25,7 +25,7 @@ function offAfter(day: Day, moves: readonly Move[], piece: number): number {
   let state = startOf(day);
   for (const [at, move] of moves.entries()) {
     if (state.stage[piece] === STAGE.OFF) return at;
-    [state] = moved(day, state, move);
+    [state] = afterMove(day, state, move);
   }
   return moves.length;
 }

@@ -150,7 +150,7 @@ function finishedAtOnce(day: Day, before: State, move: Extract<Move, { kind: 'fi
 }
 
 /** The day after a move, and when that was done. */
-export function moved(day: Day, state: State, move: Move): [State, Timed] {
+export function afterMove(day: Day, state: State, move: Move): [State, Timed] {
   switch (move.kind) {
     case 'hoop':
       return hooped(day, state, move);

@@ -39,7 +39,7 @@ export interface NotPlanned {
   why: Phrase;
 }
 
-export interface Bench {
+export interface WorksQuestion {
   shelf: Shelf;
   rules: HouseRules;
   /** The kind of each hoop. */
@@ -68,7 +68,7 @@ function told(presences: Timeline['presences'], from: number, to: number): Phras
 const HAIR = 1e-9;
 
 /** A stitch-out as runs of the machine by itself, each with what hands do behind it; and what hands do before the first. */
-export function runsOf({ stretches, presences }: Pick<Timeline, 'stretches' | 'presences'>): {
+export function workRunsOf({ stretches, presences }: Pick<Timeline, 'stretches' | 'presences'>): {
   firstS: number;
   runs: Run[];
 } {
@@ -127,7 +127,7 @@ type OneHooping = Omit<
 };
 
 /** What one hooping of a piece takes, by its own plan; or why it cannot be planned. */
-function oneHooping(ticket: Ticket, { shelf, rules, kinds }: Bench): OneHooping | { why: Phrase } {
+function oneHooping(ticket: Ticket, { shelf, rules, kinds }: WorksQuestion): OneHooping | { why: Phrase } {
   const plan = planTicket(ticket, shelf, rules);
   const { hoop, stitch } = plan;
   const chosen = hoop?.laid?.verdict.hoop ?? null;
@@ -135,7 +135,7 @@ function oneHooping(ticket: Ticket, { shelf, rules, kinds }: Bench): OneHooping 
   const why = whyNot(plan, machine);
   if (why || !hoop || !stitch || !machine || !chosen) return { why: why ?? phrase`it has no hoop` };
   const hoopings = hoopingsOn(plan);
-  const { firstS, runs } = runsOf(stitch.timeline);
+  const { firstS, runs } = workRunsOf(stitch.timeline);
   const [prepare, hooped, mount, takeOff, finish] = handsWork({ method: hoop.method, hoopings }, rules).map(
     ({ minutes }) => minutes * S_A_MINUTE,
   );
@@ -191,7 +191,7 @@ function notPlannedOf(
 }
 
 /** The pieces of one ticket, hooping by hooping, each as its own size or name is made; and those that cannot be planned yet. */
-export function pieceWorks({ ticket, due }: DayTicket, bench: Bench): TicketWorks {
+export function pieceWorks({ ticket, due }: DayTicket, bench: WorksQuestion): TicketWorks {
   const title = titleOf(ticket);
   const pieces = runPieces(ticket);
   const planned = new Map<Ticket, OneHooping | { why: Phrase }>();

@@ -1,7 +1,7 @@
 import { boundOf } from './bound';
 import { dominates, keyOf } from './likeness';
-import { type Move, moved, movesFrom } from './moves';
-import { isDone, type State, startOf, workAt, worthOf } from './state';
+import { afterMove, type Move, movesFrom } from './moves';
+import { isPieceDone, type State, startOf, workAt, worthOf } from './state';
 import { type Day, EPSILON, isBetter, type Worth } from './work';
 
 /** A planned day: the moves in their order, what it is worth, and what no other plan can be better than. */
@@ -52,7 +52,7 @@ const byBound = (a: Node, b: Node): number =>
 
 function childrenOf(day: Day, { state, step }: Node): Node[] {
   return movesFrom(day, state).map((move) => {
-    const [next] = moved(day, state, move);
+    const [next] = afterMove(day, state, move);
     return { state: next, step: { move, before: step }, bound: boundOf(day, next) };
   });
 }
@@ -93,7 +93,7 @@ function* exactly(day: Day, start: Solved): Solving {
     const isEnough = looked % REPORT_EVERY === 0 && (yield { looked, best: best.worth });
     if (isEnough || looked > MOST_LOOKED) return best;
     if (!isBetter(node.bound, best.worth)) continue;
-    if (isDone(node.state)) {
+    if (isPieceDone(node.state)) {
       const worth = worthOf(node.state);
       if (isBetter(worth, best.worth))
         best = { ...best, worth, moves: movesOf(node.step), rethreads: node.state.rethreads };
@@ -165,7 +165,7 @@ function* beamPlan(day: Day, width: number, way: Way): Solving {
     const seen = new Seen(day);
     for (const node of beam)
       for (const move of likelyMoves(day, node.state, way)) {
-        const [state] = moved(day, node.state, move);
+        const [state] = afterMove(day, node.state, move);
         next.push({ state, step: { move, before: node.step }, bound: boundOf(day, state) });
         looked += 1;
       }
@@ -177,7 +177,7 @@ function* beamPlan(day: Day, width: number, way: Way): Solving {
     isEnough = (yield { looked, best: null }) ?? isEnough;
   }
   const [first] = beam.sort((a, b) => (isBetter(worthOf(a.state), worthOf(b.state)) ? -1 : 1));
-  if (!first || !isDone(first.state)) throw new Error('assertion failed: every day comes to its end');
+  if (!first || !isPieceDone(first.state)) throw new Error('assertion failed: every day comes to its end');
   return {
     moves: movesOf(first.step),
     worth: worthOf(first.state),

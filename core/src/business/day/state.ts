@@ -79,7 +79,7 @@ export function startOf(day: Day): State {
   };
 }
 
-export const isDone = ({ stage }: State): boolean => stage.every((one) => one === STAGE.OFF);
+export const isPieceDone = ({ stage }: State): boolean => stage.every((one) => one === STAGE.OFF);
 
 /** What a finished day is worth: finishing that idle hands could not do comes at its end. */
 export const worthOf = ({ lateS, handsS, toFinishS, usableS }: State): Worth => ({

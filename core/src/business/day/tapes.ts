@@ -1,5 +1,5 @@
 import { type Filler, filled } from './gaps';
-import { type Move, moved, type Timed } from './moves';
+import { afterMove, type Move, type Timed } from './moves';
 import { type State, startOf, workAt } from './state';
 import type { HandsStretch, HoopStretch, MachineStretch, Tapes } from './stretches';
 import { type Day, EPSILON } from './work';
@@ -9,7 +9,7 @@ function timed(day: Day, moves: readonly Move[]): { steps: Timed[]; states: Stat
   const states = [startOf(day)];
   const steps = moves.map((move) => {
     const before = states[states.length - 1] ?? startOf(day);
-    const [after, step] = moved(day, before, move);
+    const [after, step] = afterMove(day, before, move);
     states.push(after);
     return step;
   });

@@ -78,7 +78,7 @@ export function weeksOf(
 }
 
 /** What is left of an order’s price when its cost is paid, smallest coins; null where nobody worked out what it cost. */
-export const leftOf = ({ promisedMinor, costMinor }: Earned): number | null =>
+export const leftOfEarned = ({ promisedMinor, costMinor }: Earned): number | null =>
   costMinor === null ? null : promisedMinor - costMinor;
 
 const sumOf = (weeks: readonly Week[], of: (week: Week) => number): number =>
@@ -100,7 +100,7 @@ export function sayWeeks(weeks: readonly Week[]): Phrase {
 /** An order that was handed over, in words: what was promised, what it cost, and what is left. */
 export function sayEarned(earned: Earned, currency: string): Phrase {
   const promised = phrase`${money(earned.promisedMinor, currency)} promised`;
-  const left = leftOf(earned);
+  const left = leftOfEarned(earned);
   if (left === null) return phrase`${promised}; what it cost was not worked out`;
   return phrase`${promised}, ${money(earned.costMinor ?? 0, currency)} cost: ${money(Math.abs(left), currency)} ${left < 0 ? 'put in' : 'left'}`;
 }

@@ -16,8 +16,8 @@ import { casesOf } from '../../testing/cases';
 import { toolsInNode } from '../../testing/toolsInNode';
 import { variedShape } from '../../testing/variedShapes';
 import { readCutFile, writeCutFile } from './cutFile';
-import { cutPieces } from './cutPieces';
-import { asCut, type CutSheet, cutSheets } from './cutSheet';
+import { clothPieces } from './cutPieces';
+import { asCut, type CutSheet, clothSheets } from './cutSheet';
 import { type Nested, type NestQuestion, nest } from './nest';
 
 let clip: Clipper;
@@ -82,7 +82,7 @@ describe('the shape that is cut', () => {
   it('lies everywhere as far from its outline as is asked, by sampling', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const outline = clip.simplify(clip.union(variedShape(seed, clip)), 0.01);
-      const [cut] = cutPieces([shapeOf(outline, { edgeMm: 4 })], { clip, scale: 1, rules: RULES });
+      const [cut] = clothPieces([shapeOf(outline, { edgeMm: 4 })], { clip, scale: 1, rules: RULES });
       for (const { region } of cut?.pieces ?? [])
         for (const p of along(region, 0.5))
           expect(Math.abs(rimDistance(outline, p) - 1.5)).toBeLessThan(0.05);
@@ -98,7 +98,7 @@ describe('the shape that is cut', () => {
         { x: 0, y: 20 },
       ],
     ];
-    const [cut] = cutPieces([shapeOf(square, { edgeMm: 4 })], { clip, scale: 1.5, rules: RULES });
+    const [cut] = clothPieces([shapeOf(square, { edgeMm: 4 })], { clip, scale: 1.5, rules: RULES });
     const box = boxOf(cut?.pieces[0]?.region.flat() ?? []);
     // 30 mm and on either side half of 6 mm less 0.5.
     expect(box.right - box.left).toBeCloseTo(35, 1);
@@ -110,7 +110,7 @@ describe('the shape that is cut', () => {
       RULES,
       fabricOf({ fabricId: '', fabricChanges: {} }),
     );
-    const [cut] = cutPieces(facts?.cloths ?? [], { clip, scale: 1, rules: RULES });
+    const [cut] = clothPieces(facts?.cloths ?? [], { clip, scale: 1, rules: RULES });
     expect(cut?.pieces.map(({ name, region }) => [name, region.length])).toEqual([
       ['shapes 1', 2],
       ['shapes 2', 1],
@@ -130,7 +130,7 @@ describe('the shape that is cut', () => {
         { x: 12, y: 9 },
       ],
     ];
-    const [closed] = cutPieces([shapeOf(small)], { clip, scale: 1, rules: RULES });
+    const [closed] = clothPieces([shapeOf(small)], { clip, scale: 1, rules: RULES });
     expect(closed?.pieces[0]?.region).toHaveLength(1);
     expect(say(closed?.remarks[0] ?? [], MM)).toBe(
       'A hole of “shape” closes up when the cloth is cut: snip it out once it is tacked down.',
@@ -147,7 +147,7 @@ describe('the shape that is cut', () => {
       ],
     ];
     const asked = [shapeOf(square(0), { way: 'trimmed' }), shapeOf(square(30), { way: 'trimmed' })];
-    const [cut] = cutPieces(asked, { clip, scale: 1, rules: RULES });
+    const [cut] = clothPieces(asked, { clip, scale: 1, rules: RULES });
     expect(cut?.pieces).toHaveLength(1);
     const box = boxOf(cut?.pieces[0]?.region.flat() ?? []);
     expect([box.left, box.right]).toEqual([expect.closeTo(-10, 1), expect.closeTo(60, 1)]);
@@ -164,7 +164,7 @@ describe('the shape that is cut', () => {
       ],
       { way: 'rawEdge' },
     );
-    const [none] = cutPieces([line], { clip, scale: 1, rules: RULES });
+    const [none] = clothPieces([line], { clip, scale: 1, rules: RULES });
     expect(none?.pieces).toEqual([]);
     expect(say(none?.remarks[0] ?? [], MM)).toBe('“shape” has no area that could be cut.');
     const bar = [
@@ -175,7 +175,7 @@ describe('the shape that is cut', () => {
         { x: 0, y: 2 },
       ],
     ];
-    const [hidden] = cutPieces([shapeOf(bar)], { clip, scale: 1, rules: RULES });
+    const [hidden] = clothPieces([shapeOf(bar)], { clip, scale: 1, rules: RULES });
     expect(say(hidden?.remarks[0] ?? [], MM)).toBe(
       '“shape” is narrower than its edge of 3.5 mm: none of the cloth is seen.',
     );
@@ -270,7 +270,7 @@ const sheetOf = (rest: Partial<Applique> = {}, times = 2): CutSheet => {
     RULES,
     fabricOf({ fabricId: '', fabricChanges: {} }),
   );
-  const [sheet] = facts ? toEnd(cutSheets({ facts, times, rules: RULES }, clip)) : [];
+  const [sheet] = facts ? toEnd(clothSheets({ facts, times, rules: RULES }, clip)) : [];
   if (!sheet) throw new Error('nothing to cut');
   return sheet;
 };

@@ -17,7 +17,7 @@ import { linesAsRings } from '../../stages/design/parts/stopsOfDesign';
 import { ringsOfPath } from '../../stages/design/pathData';
 
 /** One piece of cloth as it is cut, mm, upright as in the design, about the design's centre. */
-export interface CutPiece {
+export interface ClothPiece {
   name: string;
   region: Region;
 }
@@ -26,7 +26,7 @@ export interface CutPiece {
 export interface ClothCut {
   cloth: Cloth;
   way: AppliqueWay;
-  pieces: CutPiece[];
+  pieces: ClothPiece[];
   /** What is to be known before it is cut. */
   remarks: Phrase[];
 }
@@ -47,7 +47,7 @@ const LEAST_PIECE_MM2 = 4;
 const isHole = (ring: Ring): boolean => signedAreaOf(ring) < 0;
 
 interface Cut {
-  pieces: CutPiece[];
+  pieces: ClothPiece[];
   remarks: Phrase[];
 }
 
@@ -104,7 +104,7 @@ const sameCloth = (a: Cloth, b: Cloth): boolean =>
   a.fused === b.fused;
 
 /** What is cut in the hoop lies over all its shapes at once: neighbours that meet are one piece. */
-function asOnePiece(cut: CutPiece[], clip: Clipper): CutPiece[] {
+function asOnePiece(cut: ClothPiece[], clip: Clipper): ClothPiece[] {
   const all = clip.union(cut.flatMap(({ region }) => region));
   return islandsOf(all.filter((ring) => !isHole(ring))).map((region) => {
     const box = boxOf(region.flat());
@@ -120,7 +120,7 @@ function asOnePiece(cut: CutPiece[], clip: Clipper): CutPiece[] {
  * The pieces that a design takes of every cloth, mm at the size that it is stitched. Shapes without area have none, and it
  * is said.
  */
-export function cutPieces(shapes: readonly ClothShape[], withWhat: CutWith): ClothCut[] {
+export function clothPieces(shapes: readonly ClothShape[], withWhat: CutWith): ClothCut[] {
   const cuts: ClothCut[] = [];
   for (const shape of shapes) {
     const { cloth, way } = shape.applique;

@@ -6,7 +6,7 @@ import { DESIGN_NUMBERS } from '../../catalogue/numbers/design';
 import type { HouseRules } from '../../model/houseRules';
 import type { Cloth } from '../../model/ticket/applique';
 import type { DesignFacts } from '../../stages/design/designFacts';
-import { cutPieces } from './cutPieces';
+import { clothPieces } from './cutPieces';
 import { type Nested, nest } from './nest';
 
 /** The pieces of one cloth as they are cut from it. */
@@ -42,12 +42,12 @@ function tooWide(names: readonly string[], { tooWide: wide }: Nested, { name, st
  * The pieces of every cloth of a design, laid on it. Yields how far it has come, cloth by cloth. A design without cloth has
  * no sheets.
  */
-export function* cutSheets(
+export function* clothSheets(
   { facts, times, rules }: CutAsked,
   clip: Clipper,
 ): Generator<CutProgress, CutSheet[]> {
   const sheets: CutSheet[] = [];
-  for (const { cloth, pieces, remarks } of cutPieces(facts.cloths, { clip, scale: facts.scale, rules })) {
+  for (const { cloth, pieces, remarks } of clothPieces(facts.cloths, { clip, scale: facts.scale, rules })) {
     const nested = yield* nest(
       {
         pieces,

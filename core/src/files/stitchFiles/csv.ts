@@ -4,9 +4,9 @@ import { kindOf } from '../../stages/design/stitches/stitches';
 import {
   type FileRead,
   type FileStop,
-  type Row,
-  refuse,
+  refuseLine,
   type StitchFile,
+  type StitchRow,
   shortest,
   stitchesOf,
   whyRowIsRefused,
@@ -58,7 +58,7 @@ function headOf(rows: readonly string[][]): Head | null {
   return { name: head.find(([first]) => first === 'design')?.[1] ?? '', stops, lines: at + 1 };
 }
 
-const rowOf = ([, stop = '', element = '', kind = '', x = '', y = '']: readonly string[]): Row => ({
+const rowOf = ([, stop = '', element = '', kind = '', x = '', y = '']: readonly string[]): StitchRow => ({
   stop: Number(stop || Number.NaN) - 1,
   element: Number(element || Number.NaN),
   kind: kind.trim(),
@@ -73,13 +73,13 @@ export function readCsv(text: string): FileRead {
   const rows = Papa.parse<string[]>(text, { skipEmptyLines: true }).data;
   const head = headOf(rows);
   if (!head)
-    return refuse(
+    return refuseLine(
       'not-a-stitch-file',
       phrase`This is no list of stitches: the heading “${HEADING.join(',')}” is missing.`,
     );
   const wrong = head.stops.findIndex(({ hex }) => !HEX.test(hex));
   if (wrong >= 0)
-    return refuse(
+    return refuseLine(
       'broken',
       phrase`Colour stop ${count(wrong + 1)}: “${head.stops[wrong]?.hex ?? ''}” is no colour.`,
     );

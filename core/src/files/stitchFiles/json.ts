@@ -4,9 +4,9 @@ import { HexSchema } from '../../model/ticket/piece';
 import { STITCH_KINDS } from '../../stages/design/stitches/stitches';
 import {
   type FileRead,
-  type Row,
-  refuse,
+  refuseLine,
   type StitchFile,
+  type StitchRow,
   shortest,
   stitchesOf,
   whyRowIsRefused,
@@ -66,7 +66,7 @@ function parsed(text: string): unknown {
   }
 }
 
-const rowsOf = ({ stitches, kinds }: Written): Row[] =>
+const rowsOf = ({ stitches, kinds }: Written): StitchRow[] =>
   stitches.x.map((x, i) => ({
     x,
     y: stitches.y[i] ?? Number.NaN,
@@ -78,18 +78,18 @@ const rowsOf = ({ stitches, kinds }: Written): Row[] =>
 /** Reads what `writeJson` writes. What cannot be taken is refused, with the stitch or the field. */
 export function readJson(text: string): FileRead {
   const value = parsed(text);
-  if (value === undefined) return refuse('not-a-stitch-file', phrase`This is no JSON, or it is cut off.`);
+  if (value === undefined) return refuseLine('not-a-stitch-file', phrase`This is no JSON, or it is cut off.`);
   const read = StitchFileSchema.safeParse(value);
   if (!read.success) {
     const [first] = read.error.issues;
     const at = first?.path.join('.') ?? '';
-    return refuse('broken', phrase`This is no file of stitches: “${at}” is not as it should be.`);
+    return refuseLine('broken', phrase`This is no file of stitches: “${at}” is not as it should be.`);
   }
   const { name, stops } = read.data;
   const rows = rowsOf(read.data);
   const lengths = Object.values(read.data.stitches).map(({ length }) => length);
   if (new Set(lengths).size > 1)
-    return refuse('broken', phrase`Its lists of stitches are not of one length: ${lengths.join(', ')}.`);
+    return refuseLine('broken', phrase`Its lists of stitches are not of one length: ${lengths.join(', ')}.`);
   const many = whyTooMany(rows.length, stops.length);
   if (many) return many;
   for (const [i, row] of rows.entries()) {

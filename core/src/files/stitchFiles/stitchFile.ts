@@ -15,7 +15,7 @@ export interface StitchFile {
   stitches: Stitches;
 }
 
-export const REFUSALS = [
+export const STITCH_FILE_REFUSALS = [
   'not-a-stitch-file',
   'broken',
   'no-such-stop',
@@ -27,22 +27,22 @@ export const REFUSALS = [
 /** Why a file cannot be taken, and where in it. */
 export interface FileRefused {
   ok: false;
-  code: (typeof REFUSALS)[number];
+  code: (typeof STITCH_FILE_REFUSALS)[number];
   message: Phrase;
 }
 export type FileRead = ({ ok: true } & StitchFile) | FileRefused;
 
-export const refuse = (code: FileRefused['code'], message: Phrase): FileRefused => ({
+export const refuseLine = (code: FileRefused['code'], message: Phrase): FileRefused => ({
   ok: false,
   code,
   message,
 });
 
 /** No hoop reaches farther from its middle, mm. */
-export const FARTHEST_MM = MOST_DESIGN_MM / 2;
+export const FARTHEST_STITCH_MM = MOST_DESIGN_MM / 2;
 
 /** One penetration as a file has it. */
-export interface Row {
+export interface StitchRow {
   stop: number;
   element: number;
   kind: string;
@@ -54,30 +54,30 @@ const isKind = (kind: string): kind is StitchKind => STITCH_KINDS.some((known) =
 const isCount = (value: number): boolean => Number.isInteger(value) && value >= 0;
 
 /** What is wrong with a penetration, said with where it stands; null where nothing is. */
-export function whyRowIsRefused(row: Row, stops: number, where: Phrase): FileRefused | null {
+export function whyRowIsRefused(row: StitchRow, stops: number, where: Phrase): FileRefused | null {
   if (![row.x, row.y].every(Number.isFinite) || !isCount(row.element) || !isCount(row.stop))
-    return refuse('broken', phrase`${where}: not all of its figures can be read.`);
+    return refuseLine('broken', phrase`${where}: not all of its figures can be read.`);
   if (!isKind(row.kind))
-    return refuse('no-such-kind', phrase`${where}: there is no kind of stitch “${row.kind}”.`);
+    return refuseLine('no-such-kind', phrase`${where}: there is no kind of stitch “${row.kind}”.`);
   if (row.stop >= stops)
-    return refuse(
+    return refuseLine(
       'no-such-stop',
       phrase`${where}: colour stop ${count(row.stop + 1)} is not there; the file has ${count(stops)}.`,
     );
   const far = Math.max(Math.abs(row.x), Math.abs(row.y));
-  if (far > FARTHEST_MM)
-    return refuse('outside', phrase`${where}: ${mm(far)} from the centre lies outside any hoop.`);
+  if (far > FARTHEST_STITCH_MM)
+    return refuseLine('outside', phrase`${where}: ${mm(far)} from the centre lies outside any hoop.`);
   return null;
 }
 
 export const whyTooMany = (rows: number, stops: number): FileRefused | null => {
   if (rows > MOST_STITCHES)
-    return refuse(
+    return refuseLine(
       'too-many',
       phrase`${count(rows)} stitches are more than the ${count(MOST_STITCHES)} that a design may have.`,
     );
   if (stops > MOST_STOPS)
-    return refuse(
+    return refuseLine(
       'too-many',
       phrase`${count(stops)} colour stops are more than the ${count(MOST_STOPS)} that a design may have.`,
     );
@@ -85,7 +85,7 @@ export const whyTooMany = (rows: number, stops: number): FileRefused | null => {
 };
 
 /** Rows that were found in order, as typed arrays. */
-export function stitchesOf(rows: readonly Row[]): Stitches {
+export function stitchesOf(rows: readonly StitchRow[]): Stitches {
   return {
     x: Float32Array.from(rows, ({ x }) => x),
     y: Float32Array.from(rows, ({ y }) => y),

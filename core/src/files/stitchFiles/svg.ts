@@ -1,13 +1,13 @@
 import { type INode, parseSync, stringify } from 'svgson';
 import { count, phrase } from '../../base/units/phrase';
 import { kindOf, type Stitches } from '../../stages/design/stitches/stitches';
-import { boundsOf } from '../../stages/design/stitches/summary';
+import { boxOfStitches } from '../../stages/design/stitches/summary';
 import {
   type FileRead,
   type FileStop,
-  type Row,
-  refuse,
+  refuseLine,
   type StitchFile,
+  type StitchRow,
   shortest,
   stitchesOf,
   whyRowIsRefused,
@@ -57,7 +57,7 @@ function polyline(stitches: Stitches, [from, to]: [number, number]): INode {
 
 /** Stitches as an SVG at true size: a group for each colour stop, in it polylines by kind, mm about the visible centre. */
 export function writeSvg({ name, stops, stitches }: StitchFile): string {
-  const box = boundsOf(stitches) ?? { left: 0, top: 0, right: 1, bottom: 1 };
+  const box = boxOfStitches(stitches) ?? { left: 0, top: 0, right: 1, bottom: 1 };
   const [width, height] = [box.right - box.left, box.bottom - box.top].map((side) => Math.max(1, side));
   const runs = runsOf(stitches);
   const groups = stops.map(({ hex, name: called }, i) =>
@@ -85,7 +85,7 @@ export function writeSvg({ name, stops, stitches }: StitchFile): string {
   return stringify(root);
 }
 
-function rowsOf(line: INode, stop: number): Row[] {
+function rowsOf(line: INode, stop: number): StitchRow[] {
   const {
     points = '',
     'data-kind': kind = '',
@@ -127,7 +127,7 @@ function rootOf(text: string): INode | null {
 export function readSvgStitches(text: string): FileRead {
   const root = rootOf(text);
   if (!root)
-    return refuse('not-a-stitch-file', phrase`This SVG has no stitches in it: choose it as a drawing.`);
+    return refuseLine('not-a-stitch-file', phrase`This SVG has no stitches in it: choose it as a drawing.`);
   const groups = root.children.filter(({ name }) => name === 'g');
   const stops = groups.map(
     ({ attributes }): FileStop => ({ hex: attributes.stroke ?? '', name: decoded(attributes['data-name']) }),

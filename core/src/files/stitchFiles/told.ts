@@ -1,7 +1,7 @@
 import { heightOf, widthOf } from '../../base/geometry/box';
 import { ARTWORK_BOUNDS } from '../../model/ticket/designBounds';
 import { EMPTY_PART, type Part } from '../../model/ticket/part';
-import { boundsOf, countStops, type StitchCount } from '../../stages/design/stitches/summary';
+import { boxOfStitches, countStops, type StitchCount } from '../../stages/design/stitches/summary';
 import type { FileStop, StitchFile } from './stitchFile';
 
 /** What a stitch file tells: of each stop, and of all. */
@@ -15,7 +15,7 @@ export interface Told {
 /** What a stitch file tells; of one without stitches nothing but its stops. */
 export function toldBy({ stops, stitches }: StitchFile): Told {
   const counts = countStops(stitches, stops.length);
-  const box = boundsOf(stitches);
+  const box = boxOfStitches(stitches);
   const told = stops.flatMap((stop, i) => {
     const count = counts[i];
     return count ? [{ ...stop, ...count }] : [];

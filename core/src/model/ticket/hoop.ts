@@ -10,7 +10,7 @@ export const METHODS = ['hooped', 'floated'] as const;
 export type Method = (typeof METHODS)[number];
 
 /** The most parts a design is stitched in: beyond, it wants another hoop. */
-export const MOST_PARTS = 64;
+export const MOST_SPLIT_PARTS = 64;
 
 /** Null everywhere means: as proposed. */
 export const HoopInputSchema = z.object({
@@ -28,7 +28,7 @@ export const HoopInputSchema = z.object({
     .number()
     .int()
     .min(0)
-    .max(MOST_PARTS - 1)
+    .max(MOST_SPLIT_PARTS - 1)
     .default(0),
   done: DoneSchema,
 });

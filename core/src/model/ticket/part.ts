@@ -14,7 +14,7 @@ export type DensityClass = (typeof DENSITY_CLASSES)[number];
 
 /** How shapes are stitched, whatever their width. */
 export const WAYS = ['run', 'satin', 'fill'] as const;
-export type Way = (typeof WAYS)[number];
+export type StitchWay = (typeof WAYS)[number];
 
 /** How one colour of a part is stitched. */
 export const PartWaySchema = PartStopSchema.pick({ stop: true }).extend({

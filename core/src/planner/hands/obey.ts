@@ -12,7 +12,7 @@ import { atStart, type WorkState } from './workState';
 const DO: DoDeeds<DeedName> = { ...DO_BEFORE, ...DO_HOOP, ...DO_MACHINE, ...DO_FINISH };
 
 /** Something that cannot or must not be done: at which act; null where the job ends with it. */
-export interface Refused {
+export interface RefusedAct {
   code: RefusalCode;
   act: Act | null;
 }
@@ -37,8 +37,8 @@ function atEnd(job: Job, state: WorkState, refuse: (code: RefusalCode) => void):
  * Carries out a job to the letter, act after act, for one piece of it, and says what it refuses: what cannot be, and what must
  * not be. It goes on after a refusal as if the act had been done. Empty where all of it can be done.
  */
-export function obey(acts: readonly Act[], job: Job): Refused[] {
-  const refused: Refused[] = [];
+export function obey(acts: readonly Act[], job: Job): RefusedAct[] {
+  const refused: RefusedAct[] = [];
   const state = atStart();
   for (const act of acts) {
     const refuse = (code: RefusalCode) => {

@@ -100,7 +100,7 @@ function measuredOf({ plan, log }: LogEntry): Omit<LearnedFacts, keyof Cloth | '
 }
 
 /** The facts of an entry, as it was really made. */
-export function factsOf(entry: LogEntry, rules?: HouseRules): EntryFacts {
+export function entryFactsOf(entry: LogEntry, rules?: HouseRules): EntryFacts {
   const { id, loggedAt, name, customer, kind, fabricId, method, outcome } = summaryOf(entry);
   const made = asMade(entry, rules);
   const found = { id, loggedAt, name, customer, kind, fabricId, method, outcome, who: entry.log.by.trim() };

@@ -8,7 +8,7 @@ import { SAMPLE_SHELF } from '../../testing/samples';
 import { doAgain } from '../again/doAgain';
 import { figuresOf, keptPlace, resultFigures } from '../again/figures';
 import { recordsOf } from '../evidence/pieceRecord';
-import { factsOf } from '../find/entryFacts';
+import { entryFactsOf } from '../find/entryFacts';
 import { drawnFrom, frozenPlan } from './frozenPlan';
 
 /** An entry as planner 4 wrote it: it is never made anew, whatever the program becomes. */
@@ -49,7 +49,7 @@ describe('an entry written by planner 4', () => {
   });
 
   it('is found and learned from: two pieces as the report says, one otherwise', () => {
-    expect(factsOf(entry)).toMatchObject({ who: 'Runa', stack: 'cut-away sprayed', kind: 't-shirt' });
+    expect(entryFactsOf(entry)).toMatchObject({ who: 'Runa', stack: 'cut-away sprayed', kind: 't-shirt' });
     expect(recordsOf(entry).map(({ pieces, faults }) => [pieces, faults])).toEqual([
       [2, { puckering: 1 }],
       [1, { gaps: 2 }],

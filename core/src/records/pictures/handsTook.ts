@@ -4,7 +4,7 @@ import { WORK_NUMBERS as W } from '../../catalogue/numbers/work';
 import type { HouseRules } from '../../model/houseRules';
 import type { Stage } from '../../model/stages';
 import type { EntryFacts } from '../find/entryFacts';
-import type { Offer } from './offer';
+import type { PictureOffer } from './offer';
 
 /** A stretch of work of hands: the stages whose minutes it is made of, the first of which must have been timed. */
 interface Stretch {
@@ -39,7 +39,7 @@ function tookOf({ learned, method }: EntryFacts, stretch: Stretch): number | nul
  * piece, in halves of a minute, where at least so many were timed and it is another figure than now. Where one stretch is
  * made of several numbers they keep their share.
  */
-export function handsTook(entries: readonly EntryFacts[], rules: HouseRules, least: number): Offer[] {
+export function handsTook(entries: readonly EntryFacts[], rules: HouseRules, least: number): PictureOffer[] {
   return STRETCHES.flatMap((stretch) => {
     const timed = entries.flatMap((entry) => tookOf(entry, stretch) ?? []);
     if (timed.length < least) return [];

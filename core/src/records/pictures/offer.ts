@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** Numbers of the house that the logbook would have otherwise: what they are now, what they would be, from how many. */
-export const OfferSchema = z.object({
+export const PictureOfferSchema = z.object({
   numbers: z.record(z.string(), z.number()),
   name: z.string(),
   now: z.number(),
@@ -9,4 +9,4 @@ export const OfferSchema = z.object({
   unit: z.string(),
   from: z.number().int(),
 });
-export type Offer = z.infer<typeof OfferSchema>;
+export type PictureOffer = z.infer<typeof PictureOfferSchema>;

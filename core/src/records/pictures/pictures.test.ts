@@ -5,7 +5,7 @@ import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { EMPTY_LOG, type LogInput, NOT_MEASURED } from '../../model/ticket/log';
 import { planTicket } from '../../planner/plan';
 import { exampleA, SAMPLE_SHELF } from '../../testing/samples';
-import { type EntryFacts, factsOf } from '../find/entryFacts';
+import { type EntryFacts, entryFactsOf } from '../find/entryFacts';
 import { frozenPlan } from '../logbook/frozenPlan';
 import { picturesOf } from './pictures';
 
@@ -14,7 +14,7 @@ const MM = { system: 'mm' } as const;
 const ticket = exampleA();
 const plan = frozenPlan(planTicket(ticket, SAMPLE_SHELF, RULES));
 const facts = (log: Partial<LogInput>, i = 0): EntryFacts =>
-  factsOf({
+  entryFactsOf({
     id: `entry-of-picture-${i}`,
     loggedAt: '2026-03-01T10:00:00.000Z',
     ticket,

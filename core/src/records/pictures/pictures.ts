@@ -11,7 +11,7 @@ import { LogSummarySchema } from '../../model/logEntry';
 import { STAGES } from '../../model/stages';
 import { type EntryFacts, FITTED_FIGURES, type FittedFigure } from '../find/entryFacts';
 import { handsTook } from './handsTook';
-import { OfferSchema } from './offer';
+import { PictureOfferSchema } from './offer';
 
 const MissedSchema = z.object({
   placement: z.string(),
@@ -52,7 +52,7 @@ const FitSchema = z.object({
   high: z.number(),
   points: z.array(z.object({ planned: z.number(), was: z.number() })),
   /** The number of the house that would meet it, where one does and enough were measured. */
-  offers: OfferSchema.nullable(),
+  offers: PictureOfferSchema.nullable(),
 });
 export const PicturesSchema = z.object({
   pieces: z.number().int(),
@@ -60,7 +60,7 @@ export const PicturesSchema = z.object({
   cameOut: z.array(CameOutSchema),
   took: z.array(TookSchema),
   /** Minutes of hands that the house counts otherwise than they were. */
-  hands: z.array(OfferSchema),
+  hands: z.array(PictureOfferSchema),
   needles: z.array(NeedleAgeSchema),
   fits: z.array(FitSchema),
 });

@@ -15,7 +15,7 @@ import type { PieceOutline } from '../piece/geometry';
 import { hoopCentre, ringLies, ringOnPiece, searchDesignAt } from './ring';
 
 /** Copies of the design that one hooping reaches. */
-export interface Hooping {
+export interface CopiesReached {
   /** Their places in the list of copies, from 0, in the order of the list. */
   copies: number[];
   /** Where the field's centre lies, piece frame, mm. */
@@ -23,7 +23,7 @@ export interface Hooping {
 }
 
 /** A hooping with its ring on the piece. */
-export interface LaidHooping extends Hooping {
+export interface LaidHooping extends CopiesReached {
   /** Whether the ring lies clear there; where it does not, the field stays over the middle of its copies. */
   lies: boolean;
 }
@@ -45,10 +45,10 @@ const inside = (box: Box, left: number, top: number, field: GroupingField): bool
  * hoopings there can be (interval stabbing); over an area it is near it. A copy larger than the field has a
  * hooping of its own. Copies keep their own turn; the hoop does not turn between hoopings.
  */
-export function hoopingsFor(footprints: readonly Polygon[], field: GroupingField): Hooping[] {
+export function hoopingsFor(footprints: readonly Polygon[], field: GroupingField): CopiesReached[] {
   const boxes = footprints.map((f) => boxOf(f.map((p) => rotate(p, -field.turnDeg))));
   const left = new Set(boxes.keys());
-  const hoopings: Hooping[] = [];
+  const hoopings: CopiesReached[] = [];
   while (left.size > 0) {
     const copies = nextHooping(boxes, left, field);
     for (const i of copies) left.delete(i);
@@ -69,7 +69,7 @@ export function groupingField({ fieldWidthMm, fieldHeightMm, round }: Hoop): Omi
  * room; a hooping for which no place is found says so.
  */
 export function layHoopings(
-  hoopings: readonly Hooping[],
+  hoopings: readonly CopiesReached[],
   footprints: readonly Polygon[],
   { hoop, turnDeg }: { hoop: Hoop; turnDeg: number },
   { outline, clearanceMm }: { outline: PieceOutline; clearanceMm: number },

@@ -13,7 +13,7 @@ import type { PieceOutline } from '../piece/geometry';
 import { bastingMmIn } from './basting';
 import { chooseMethod } from './chooseMethod';
 import { fitFindings, methodFindings, nothingFits, splitFindings } from './hoopFindings';
-import { groupingField, type Hooping, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
+import { type CopiesReached, groupingField, hoopingsFor, type LaidHooping, layHoopings } from './hoopings';
 import { byChoice, type HoopVerdict, judgeHoop, type TurnVerdict } from './judgeHoop';
 import { designAtFor, hoopingsOfSplit, type LaidHoop, layHoop, layPart, splitFor, splitsOf } from './layHoop';
 import { machineFor } from './machineFor';
@@ -92,7 +92,7 @@ function faceFor({ outline, closedHem }: HoopSetting): PieceOutline {
   return { ...outline, hoopable: cornersOf({ left: left - round, right: right + round, top, bottom }) };
 }
 
-const groupsFor = (hoop: Hoop, turnDeg: number, copies: readonly Polygon[]): Hooping[] =>
+const groupsFor = (hoop: Hoop, turnDeg: number, copies: readonly Polygon[]): CopiesReached[] =>
   hoopingsFor(copies, { ...groupingField(hoop), turnDeg });
 
 /** The hoopings that a hoop needs for all copies, turned so on the piece, each with its ring where it lies. */

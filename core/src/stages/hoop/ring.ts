@@ -21,18 +21,18 @@ import type { Hoop } from '../../model/shelf';
 import type { PieceOutline } from '../piece/geometry';
 
 /** Where a hoop lies on the piece: its centre, and its turn clockwise. */
-export interface HoopPose {
+export interface RingPose {
   centre: Point;
   turnDeg: number;
 }
 
-const rectangle = (width: number, height: number, pose: HoopPose): Point[] =>
+const rectangle = (width: number, height: number, pose: RingPose): Point[] =>
   placed(cornersOf(boxAbout({ x: 0, y: 0 }, width, height)), pose.turnDeg, pose.centre);
 
 /** The ring's outer edge and the stitch field's on the piece, as corners clockwise. */
-export const ringOnPiece = (hoop: Hoop, pose: HoopPose): Point[] =>
+export const ringOnPiece = (hoop: Hoop, pose: RingPose): Point[] =>
   rectangle(hoop.ringWidthMm, hoop.ringHeightMm, pose);
-export const fieldOnPiece = (hoop: Hoop, pose: HoopPose): Point[] =>
+export const fieldOnPiece = (hoop: Hoop, pose: RingPose): Point[] =>
   rectangle(hoop.fieldWidthMm, hoop.fieldHeightMm, pose);
 
 /** The hoop's centre on the piece when the design's centre lies at `designAt` in the hoop frame. */

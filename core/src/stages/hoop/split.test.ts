@@ -2,7 +2,7 @@ import { areaD, FillRule, intersectD } from 'clipper2-ts';
 import fc from 'fast-check';
 import { boxAbout, boxOf, contains, cornersOf } from '../../base/geometry/box';
 import { hullOf, type Polygon } from '../../base/geometry/polygon';
-import { MOST_PARTS } from '../../model/ticket/hoop';
+import { MOST_SPLIT_PARTS } from '../../model/ticket/hoop';
 import { fillPercent } from './fill';
 import { turnedHull } from './fit';
 import { checkSplit, cutToBox, type Split, splitDesign } from './split';
@@ -54,7 +54,7 @@ describe('splitting a design into hoopings', () => {
     fc.assert(
       fc.property(question, (q) => {
         const split = splitDesign(q);
-        return split === null ? fewestParts(q) > MOST_PARTS : checkSplit(split, q).length === 0;
+        return split === null ? fewestParts(q) > MOST_SPLIT_PARTS : checkSplit(split, q).length === 0;
       }),
       { numRuns: 2000 },
     );

@@ -1,7 +1,7 @@
 import { type Box, boxContainsPoint, boxOf, centreOf, heightOf, widthOf } from '../../base/geometry/box';
 import { negate, type Point, rotate } from '../../base/geometry/point';
 import { hullOf, type Polygon } from '../../base/geometry/polygon';
-import { MOST_PARTS } from '../../model/ticket/hoop';
+import { MOST_SPLIT_PARTS } from '../../model/ticket/hoop';
 import { type Field, turnedHull, whyDesignDoesNotFit } from './fit';
 
 /** One part of a split design: what is stitched in one hooping. mm about the design's centre, in the hoop's turn. */
@@ -115,7 +115,7 @@ function spansOver(
   const mostMm = fieldMm - HAIR_MM;
   if (mostMm <= overlapMm) return null;
   const parts = Math.ceil((length - overlapMm) / (mostMm - overlapMm));
-  if (parts > MOST_PARTS) return null;
+  if (parts > MOST_SPLIT_PARTS) return null;
   const starts = startsOf(whole, { parts, mostMm, overlapMm, elements });
   return starts.map((from, i) => {
     const next = starts[i + 1];
@@ -220,7 +220,7 @@ export function splitDesign(q: SplitQuestion): Split | null {
       q.overlapMm,
       elements.map(({ top, bottom }) => ({ from: top, to: bottom })),
     );
-  if (!columns || !rows || columns.length * rows.length > MOST_PARTS) return null;
+  if (!columns || !rows || columns.length * rows.length > MOST_SPLIT_PARTS) return null;
   const boxes = rows.flatMap((row) =>
     columns.map((column) => ({ left: column.from, right: column.to, top: row.from, bottom: row.to })),
   );

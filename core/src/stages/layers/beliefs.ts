@@ -1,7 +1,7 @@
 import { CHOICES, STABILIZERS } from '../../catalogue/materials';
 import type { QuestionId } from '../../model/schoolIds';
 import type { ChoicePart } from '../../model/ticket/layers';
-import { inWords } from './conditions';
+import { conditionsInWords } from './conditions';
 import type { ChoiceRule, SupportRule } from './rule';
 import { CHOICE_RULES, SUPPORT_RULES } from './rules';
 
@@ -19,7 +19,7 @@ export interface Belief {
 const ofSupport = (rule: SupportRule): Belief => ({
   id: rule.id,
   part: 'support',
-  on: inWords(rule.on, 'any cloth'),
+  on: conditionsInWords(rule.on, 'any cloth'),
   concludes: rule.sheets.map((id) => STABILIZERS[id].name).join(' + ') || 'Nothing underneath',
   school: rule.school ?? null,
 });
@@ -27,7 +27,7 @@ const ofSupport = (rule: SupportRule): Belief => ({
 const ofChoice = (rule: ChoiceRule): Belief => ({
   id: rule.id,
   part: rule.part,
-  on: inWords(rule.on, rule.part === 'topper' || rule.part === 'needle' ? 'any cloth' : 'anything'),
+  on: conditionsInWords(rule.on, rule.part === 'topper' || rule.part === 'needle' ? 'any cloth' : 'anything'),
   concludes: CHOICES[rule.part][rule.choice]?.name ?? rule.choice,
   school: rule.school ?? null,
 });

@@ -101,5 +101,5 @@ export const allHold = (conditions: readonly Condition[], facts: LayerFacts): bo
   conditions.every((one) => one.holds(facts));
 
 /** Conditions as they are said: in their order, with commas; `anything` where there are none. */
-export const inWords = (conditions: readonly Condition[], anything: string): string =>
+export const conditionsInWords = (conditions: readonly Condition[], anything: string): string =>
   conditions.map(({ words }) => words).join(', ') || anything;

@@ -1,5 +1,5 @@
 import { type Phrase, phrase } from '../../base/units/phrase';
-import { type Job, STABILIZERS } from '../../catalogue/materials';
+import { type MaterialJob, STABILIZERS } from '../../catalogue/materials';
 import { type Fastening, MOST_SHEETS, type Sheet, type StabilizerId } from '../../model/ticket/layers';
 import type { LayerFacts } from './facts';
 import type { SupportRule } from './rule';
@@ -13,7 +13,7 @@ export const FURTHER_SHEET: Sheet = {
 };
 
 /** Whether a stabilizer does a job. */
-export const does = (id: StabilizerId, job: Job): boolean => STABILIZERS[id].jobs.includes(job);
+export const does = (id: StabilizerId, job: MaterialJob): boolean => STABILIZERS[id].jobs.includes(job);
 
 const mayFuse = (id: StabilizerId, facts: LayerFacts): boolean => does(id, 'fuses') && facts.iron !== 'no';
 

@@ -1,5 +1,5 @@
 import { count, type Phrase, phrase } from '../../base/units/phrase';
-import { type Job, STABILIZERS } from '../../catalogue/materials';
+import { type MaterialJob, STABILIZERS } from '../../catalogue/materials';
 import type { Mend } from '../../model/finding';
 import type { Shelf } from '../../model/shelf';
 import { type Sheet, STABILIZER_IDS, type StabilizerId } from '../../model/ticket/layers';
@@ -13,7 +13,7 @@ export const ownedTypes = (shelf: Shelf): ReadonlySet<string> =>
   new Set(shelf.materials.filter((m) => m.metresLeft > 0 || m.loose.length > 0).map((m) => m.type));
 
 /** The jobs a sheet is there for in its stack: what its substitute must do as well. */
-function jobsNeeded({ stabilizer, where }: Sheet, { floated, structure }: LayerFacts): Job[] {
+function jobsNeeded({ stabilizer, where }: Sheet, { floated, structure }: LayerFacts): MaterialJob[] {
   const own = (['stays', 'vanishes'] as const).filter((job) => does(stabilizer, job));
   const carries = where === 'in the ring' && (floated || structure === 'no cloth');
   return carries ? [...own, 'carries'] : own;

@@ -4,7 +4,7 @@ import type { Stage } from '../../model/stages';
 import { jobActs } from '../../planner/hands/jobActs';
 import { isOfStage } from '../../planner/hands/ofStage';
 import type { Plan } from '../../planner/planned';
-import { type Step, stepOf, type Words } from './step';
+import { deckStep, type Step, type Words } from './step';
 import { SAY_BEFORE } from './words/before';
 import { SAY_HOOP } from './words/hoop';
 import { checked, SAY_MACHINE } from './words/machine';
@@ -22,7 +22,7 @@ function wordsOf(act: Act, plan: Plan, rules: HouseRules): Words {
 
 /** The whole job as one ordered list: every act of it with its words. */
 export const jobSteps = (plan: Plan, rules: HouseRules): Step[] =>
-  jobActs(plan, rules).map((act) => stepOf(act, wordsOf(act, plan, rules)));
+  jobActs(plan, rules).map((act) => deckStep(act, wordsOf(act, plan, rules)));
 
 /** The deck of a stage: its slice of the job. Empty where the stage has no steps, or waits for an earlier one. */
 export const deckOf = (stage: Stage, plan: Plan, rules: HouseRules): Step[] =>

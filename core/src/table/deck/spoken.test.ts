@@ -1,9 +1,9 @@
 import { count, deg, minutes, mm, phrase } from '../../base/units/phrase';
 import { spoken } from './spoken';
-import { stepOf } from './step';
+import { deckStep } from './step';
 
 it('reads figures as words, in the reader’s units, and the caution last', () => {
-  const step = stepOf(
+  const step = deckStep(
     { phase: 'mark', id: 'mark 0' },
     {
       text: phrase`Mark ${mm(222.25)} down`,
@@ -19,7 +19,7 @@ it('reads figures as words, in the reader’s units, and the caution last', () =
 });
 
 it('leaves letters alone that are no unit', () => {
-  const step = stepOf(
+  const step = deckStep(
     { phase: 'cut', id: 'cut 0' },
     {
       text: phrase`Cut ${count(2)}: ${mm(150)} × ${mm(200)}, in the ring.`,

@@ -54,7 +54,7 @@ export interface Step {
 }
 
 /** A step of an act with its words. */
-export const stepOf = ({ id, phase }: Pick<Act, 'id' | 'phase'>, words: Words): Step => ({
+export const deckStep = ({ id, phase }: Pick<Act, 'id' | 'phase'>, words: Words): Step => ({
   id,
   phase,
   figure: null,

@@ -5,7 +5,7 @@ import { planTicket } from '../../planner/plan';
 import { PIECE_KINDS } from '../../stages/piece/kinds';
 import { report } from '../../testing/report';
 import { measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
-import { obey, type PracticeCommand, practiceJob, practiceOutcome, practiceStart } from './index';
+import { obeyPress, type PracticeCommand, practiceJob, practiceOutcome, practiceStart } from './index';
 
 const RULES = DEFAULT_HOUSE_RULES;
 const SIZES: readonly [number, number][] = [
@@ -56,7 +56,7 @@ it(`pressing what a plan shows, in its order, ends traced and clear: every fitti
     let state = practiceStart(job);
     const refused: string[] = [];
     for (const command of order) {
-      const answer = obey(job, state, command);
+      const answer = obeyPress(job, state, command);
       state = answer.state;
       if (!answer.ok) refused.push(`${command.press}: ${answer.message}`);
     }
@@ -77,17 +77,23 @@ it('a move is refused only when it makes the miss worse, and a press that does n
   });
   if (!job) throw new Error('nothing is planned');
   const outside = { ...practiceStart(job), onId: job.hoopId, latched: true, move: { x: 30, y: 0 } };
-  expect(obey(job, outside, { press: 'trace' })).toMatchObject({ ok: false, code: 'outside-field' });
-  expect(obey(job, outside, { press: 'start' }).ok).toBe(false);
-  expect(obey(job, outside, { press: 'move', x: -10, y: 0 })).toMatchObject({ ok: true });
-  expect(obey(job, outside, { press: 'move', x: 1, y: 0 })).toMatchObject({
+  expect(obeyPress(job, outside, { press: 'trace' })).toMatchObject({ ok: false, code: 'outside-field' });
+  expect(obeyPress(job, outside, { press: 'start' }).ok).toBe(false);
+  expect(obeyPress(job, outside, { press: 'move', x: -10, y: 0 })).toMatchObject({ ok: true });
+  expect(obeyPress(job, outside, { press: 'move', x: 1, y: 0 })).toMatchObject({
     ok: false,
     code: 'outside-field',
   });
   const state = practiceStart(job);
-  expect(obey(job, state, { press: 'back', stitches: 20 })).toMatchObject({ ok: false, code: 'at-start' });
-  expect(obey(job, { ...state, done: 7 }, { press: 'back', stitches: 20 }).message).toBe(
+  expect(obeyPress(job, state, { press: 'back', stitches: 20 })).toMatchObject({
+    ok: false,
+    code: 'at-start',
+  });
+  expect(obeyPress(job, { ...state, done: 7 }, { press: 'back', stitches: 20 }).message).toBe(
     'Back by 7 stitches.',
   );
-  expect(obey(job, state, { press: 'thread', stop: 59 })).toMatchObject({ ok: false, code: 'unknown-stop' });
+  expect(obeyPress(job, state, { press: 'thread', stop: 59 })).toMatchObject({
+    ok: false,
+    code: 'unknown-stop',
+  });
 });

@@ -13,4 +13,4 @@ export {
 export { practiceJob, STRAIGHT } from './job';
 export { placeWords } from './keys';
 export { alongPath, keyedHull, keyedPoint } from './needle';
-export { obey, practiceOutcome, practiceStart } from './obey';
+export { obeyPress, practiceOutcome, practiceStart } from './obey';

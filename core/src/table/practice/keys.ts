@@ -5,7 +5,7 @@ import { whyDesignDoesNotFit } from '../../stages/hoop/fit';
 import { fieldOf } from '../../stages/hoop/judgeHoop';
 import { sidesInWords } from '../../stages/hoop/sides';
 import { HAIR_MM } from '../../stages/mount/keys';
-import { done, hoopOf, type KeyOutcome, missOf, pastWords, refuse } from './outcome';
+import { done, hoopNamed, type KeyOutcome, missOf, pastWords, refusePress } from './outcome';
 
 /** What one press does. */
 export type Press<P extends PracticeCommand['press']> = (
@@ -31,19 +31,19 @@ function keyed(
   message: string,
 ): KeyOutcome {
   if (state.stop > 0 || state.done > 0)
-    return refuse('started', 'Stitching has begun: the design can no longer be moved.');
+    return refusePress('started', 'Stitching has begun: the design can no longer be moved.');
   const next = { ...state, ...keys, traced: false };
   const past = missMm(job, next);
   if (past === 0) return done(next, message);
   const by = `${pastWords(past)} past the field`;
   return past <= missMm(job, state) + HAIR_MM
     ? done(next, `${message} The design still reaches ${by}.`)
-    : refuse('outside-field', `Not done: the design would reach ${by}.`);
+    : refusePress('outside-field', `Not done: the design would reach ${by}.`);
 }
 
 export const setHoop: Press<'set-hoop'> = (job, state, { hoopId }) => {
-  const hoop = hoopOf(job, hoopId);
-  if (!hoop) return refuse('unknown-hoop', 'This hoop does not go on this machine.');
+  const hoop = hoopNamed(job, hoopId);
+  if (!hoop) return refusePress('unknown-hoop', 'This hoop does not go on this machine.');
   return keyed(job, state, { setId: hoopId }, `Set to ${hoop.name}.`);
 };
 
@@ -53,19 +53,19 @@ export const move: Press<'move'> = (job, state, by) =>
 export const turnBy: Press<'turn'> = (job, state, { deg }) => {
   const steps = deg / job.machine.turnStepDeg;
   if (Math.abs(steps - Math.round(steps)) > 1e-9)
-    return refuse('turn-step', `This machine turns by ${job.machine.turnStepDeg}° only.`);
+    return refusePress('turn-step', `This machine turns by ${job.machine.turnStepDeg}° only.`);
   return keyed(job, state, { turnDeg: fullTurnDeg(state.turnDeg + deg) }, 'Turned.');
 };
 
 export const mirror: Press<'mirror'> = (job, state) =>
   job.machine.mirrors
     ? keyed(job, state, { mirror: !state.mirror }, state.mirror ? 'As drawn.' : 'Mirrored.')
-    : refuse('cannot-mirror', 'This machine does not mirror.');
+    : refusePress('cannot-mirror', 'This machine does not mirror.');
 
 export const resize: Press<'resize'> = (job, state, { percent }) => {
   const { leastPercent, mostPercent } = job.machine.resize;
   if (percent < leastPercent || percent > mostPercent)
-    return refuse('cannot-resize', `This machine resizes from ${leastPercent} to ${mostPercent} %.`);
+    return refusePress('cannot-resize', `This machine resizes from ${leastPercent} to ${mostPercent} %.`);
   return keyed(job, state, { scalePercent: percent }, `Resized to ${percent} %.`);
 };
 
@@ -74,11 +74,11 @@ export const placeWords = (at: Point): string => say(sidesInWords(at, 'in the mi
 
 /** Moves the hoop under the needle, by so many mm of the hoop. */
 export const jog: Press<'jog'> = (job, state, by) => {
-  const hoop = hoopOf(job, state.setId);
-  if (!state.onId || !hoop) return refuse('no-hoop', 'There is no hoop on the carriage.');
+  const hoop = hoopNamed(job, state.setId);
+  if (!state.onId || !hoop) return refusePress('no-hoop', 'There is no hoop on the carriage.');
   const needle = add(state.needle, by);
   if (whyDesignDoesNotFit([needle], fieldOf(hoop), { turnDeg: 0, x: 0, y: 0 }))
-    return refuse('outside-field', 'The needle stays inside the stitch field.');
+    return refusePress('outside-field', 'The needle stays inside the stitch field.');
   return done({ ...state, needle }, `Needle ${placeWords(needle)}.`);
 };
 

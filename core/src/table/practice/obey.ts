@@ -2,7 +2,7 @@ import { distance, ORIGIN, shortTurnDeg } from '../../base/geometry/point';
 import { deg, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
 import type { PracticeAnswer, PracticeCommand, PracticeJob, PracticeState } from '../../model/practice';
 import { jog, mirror, move, needleToCentre, type Press, resize, setHoop, turnBy } from './keys';
-import { done, halted, hoopOf, type KeyOutcome, refuse } from './outcome';
+import { done, halted, hoopNamed, type KeyOutcome, refusePress } from './outcome';
 import { sew, start, trace } from './stitching';
 
 /** The machine as it stands before anything is pressed: power on, no hoop, the design centred and upright. */
@@ -32,9 +32,9 @@ export function practiceStart(job: PracticeJob): PracticeState {
 }
 
 const putOn: Press<'put-on'> = (job, state, { hoopId }) => {
-  const hoop = hoopOf(job, hoopId);
-  if (!hoop) return refuse('unknown-hoop', 'This hoop does not go on this machine.');
-  if (state.onId) return refuse('hoop-on', 'There is a hoop on the carriage already.');
+  const hoop = hoopNamed(job, hoopId);
+  if (!hoop) return refusePress('unknown-hoop', 'This hoop does not go on this machine.');
+  if (state.onId) return refusePress('hoop-on', 'There is a hoop on the carriage already.');
   const next = { ...state, onId: hoop.id, latched: false, traced: false, needle: ORIGIN };
   return done(next, `${hoop.name} on the carriage, not latched yet.`);
 };
@@ -49,7 +49,7 @@ const PRESSES: { [P in PracticeCommand['press']]: Press<P> } = {
   latch: (_, state) =>
     state.onId
       ? done({ ...state, latched: true }, 'Latched.')
-      : refuse('no-hoop', 'There is no hoop to latch.'),
+      : refusePress('no-hoop', 'There is no hoop to latch.'),
   unlatch: (_, state) => done({ ...state, latched: false }, 'Unlatched.'),
   'set-hoop': setHoop,
   jog,
@@ -62,7 +62,7 @@ const PRESSES: { [P in PracticeCommand['press']]: Press<P> } = {
   thread: (job, state, { stop }) => {
     const colour = job.stops[stop];
     if (!colour)
-      return refuse(
+      return refusePress(
         'unknown-stop',
         `This design has ${job.stops.length} colour stops: there is no stop ${stop + 1}.`,
       );
@@ -75,11 +75,12 @@ const PRESSES: { [P in PracticeCommand['press']]: Press<P> } = {
     ),
   'new-needle': (_, state) =>
     state.powered
-      ? refuse('power-on', 'Power off before the needle is changed.')
+      ? refusePress('power-on', 'Power off before the needle is changed.')
       : done({ ...state, needleWhole: true, met: null }, 'A new needle is in.'),
   back: (_, state, { stitches }) => {
     const by = Math.min(stitches, state.done);
-    if (by === 0) return refuse('at-start', 'This colour has not begun: there is nothing to go back over.');
+    if (by === 0)
+      return refusePress('at-start', 'This colour has not begun: there is nothing to go back over.');
     return done({ ...state, done: state.done - by }, `Back by ${by} ${by === 1 ? 'stitch' : 'stitches'}.`);
   },
   start,
@@ -97,9 +98,10 @@ const WITHOUT_POWER: ReadonlySet<PracticeCommand['press']> = new Set([
 const WHILE_RUNNING: ReadonlySet<PracticeCommand['press']> = new Set(['power', 'sew', 'stop']);
 
 function outcomeOf(job: PracticeJob, state: PracticeState, command: PracticeCommand): KeyOutcome {
-  if (!state.powered && !WITHOUT_POWER.has(command.press)) return refuse('power-off', 'The machine is off.');
+  if (!state.powered && !WITHOUT_POWER.has(command.press))
+    return refusePress('power-off', 'The machine is off.');
   if (state.running && !WHILE_RUNNING.has(command.press))
-    return refuse('running', 'It is stitching: stop it first. Hands away from the hoop.');
+    return refusePress('running', 'It is stitching: stop it first. Hands away from the hoop.');
   const press = PRESSES[command.press] as Press<PracticeCommand['press']>;
   return press(job, state, command);
 }
@@ -108,7 +110,7 @@ function outcomeOf(job: PracticeJob, state: PracticeState, command: PracticeComm
  * The practice machine's answer to one press: the new state, or the old one and why not. Pure; time passes only by
  * the seconds of `sew`.
  */
-export function obey(job: PracticeJob, state: PracticeState, command: PracticeCommand): PracticeAnswer {
+export function obeyPress(job: PracticeJob, state: PracticeState, command: PracticeCommand): PracticeAnswer {
   const outcome = outcomeOf(job, state, command);
   return outcome.ok ? { ...outcome, code: null } : { ...outcome, state };
 }

@@ -7,7 +7,7 @@ import type { Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
 import { exampleA, hoop, SAMPLE_SHELF, twoLeaves } from '../../testing/samples';
-import { alongPath, keyedHull, obey, practiceJob, practiceOutcome, practiceStart } from './index';
+import { alongPath, keyedHull, obeyPress, practiceJob, practiceOutcome, practiceStart } from './index';
 
 function jobOf(ticket: Ticket = exampleA(), shelf: Shelf = SAMPLE_SHELF, lie?: PracticeLie): PracticeJob {
   const plan = planTicket(ticket, shelf, DEFAULT_HOUSE_RULES);
@@ -22,7 +22,7 @@ type PracticeLie = NonNullable<Parameters<typeof practiceJob>[3]>['lie'];
 function pressed(job: PracticeJob, commands: readonly PracticeCommand[], from?: PracticeState) {
   let state = from ?? practiceStart(job);
   const answers = commands.map((command) => {
-    const answer = obey(job, state, command);
+    const answer = obeyPress(job, state, command);
     state = answer.state;
     return answer;
   });

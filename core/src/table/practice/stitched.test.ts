@@ -11,7 +11,7 @@ import { codeOf } from '../../stages/design/stitches/stitches';
 import { appliqued } from '../../testing/appliqued';
 import { exampleA, SAMPLE_SHELF } from '../../testing/samples';
 import { toolsInNode } from '../../testing/toolsInNode';
-import { keyedPoint, obey, practiceJob, practiceStart } from './index';
+import { keyedPoint, obeyPress, practiceJob, practiceStart } from './index';
 
 const RULES = DEFAULT_HOUSE_RULES;
 let clip: Clipper;
@@ -43,7 +43,7 @@ it('the practice machine stitches the very stitches that were made, one after th
   expect(cuts).toHaveLength(stitches.kind.filter((kind) => kind === codeOf('trim')).length);
   let state = practiceStart(job);
   const press = (command: PracticeCommand) => {
-    const answer = obey(job, state, command);
+    const answer = obeyPress(job, state, command);
     state = answer.state;
     return answer;
   };
@@ -64,7 +64,7 @@ it('it stands still for the hands at the cloth, and keeps its thread from step t
   let state = practiceStart(job);
   const said: string[] = [];
   const press = (command: PracticeCommand) => {
-    const answer = obey(job, state, command);
+    const answer = obeyPress(job, state, command);
     state = answer.state;
     if (['start', 'sew', 'thread'].includes(command.press) && answer.message) said.push(answer.message);
     return answer;

@@ -3,21 +3,30 @@ import type { PracticeJob, PracticeState } from '../../model/practice';
 import type { Hoop } from '../../model/shelf';
 import type { Press } from './keys';
 import { alongPath, keyedHull, keyedPoint, struckAt, touchedRound } from './needle';
-import { done, halted, hoopOf, type KeyOutcome, missOf, pastWords, refuse, whyHoopNotReady } from './outcome';
+import {
+  done,
+  halted,
+  hoopNamed,
+  type KeyOutcome,
+  missOf,
+  pastWords,
+  refusePress,
+  whyHoopNotReady,
+} from './outcome';
 
 /** Why neither trace nor start may run: the design stands outside the field of the hoop the machine is set to. */
 function whyOutside(job: PracticeJob, state: PracticeState): KeyOutcome | null {
   const miss = missOf(job, state);
   if (!miss) return null;
   const by = pastWords(Math.max(miss.widthMm, miss.heightMm));
-  return refuse('outside-field', `The design reaches ${by} past the field of the hoop it is set to.`);
+  return refusePress('outside-field', `The design reaches ${by} past the field of the hoop it is set to.`);
 }
 
 /** Takes the foot round the design's hull, up to the first thing it touches. */
 export const trace: Press<'trace'> = (job, state) => {
   const why = whyHoopNotReady(job, state);
-  const hoop = hoopOf(job, state.onId);
-  if (why || !hoop) return why ?? refuse('no-hoop', 'There is no hoop on the carriage.');
+  const hoop = hoopNamed(job, state.onId);
+  if (why || !hoop) return why ?? refusePress('no-hoop', 'There is no hoop on the carriage.');
   const outside = whyOutside(job, state);
   if (outside) return outside;
   const touched = touchedRound(keyedHull(job, state), hoop, job);
@@ -36,11 +45,12 @@ export const trace: Press<'trace'> = (job, state) => {
 
 function whyNotStart(job: PracticeJob, state: PracticeState): KeyOutcome | null {
   const stop = job.stops[state.stop];
-  if (!stop) return refuse('finished', 'It is all stitched.');
-  if (!state.needleWhole) return refuse('needle-broken', 'The needle is broken: power off, then a new one.');
-  if (state.bobbinM < job.bobbinMPerStitch) return refuse('no-bobbin', 'The bobbin is empty.');
+  if (!stop) return refusePress('finished', 'It is all stitched.');
+  if (!state.needleWhole)
+    return refusePress('needle-broken', 'The needle is broken: power off, then a new one.');
+  if (state.bobbinM < job.bobbinMPerStitch) return refusePress('no-bobbin', 'The bobbin is empty.');
   if (job.machine.needles === 1 && state.threaded !== state.stop)
-    return refuse('wrong-thread', `Thread ${stop.name} first.`);
+    return refusePress('wrong-thread', `Thread ${stop.name} first.`);
   return whyOutside(job, state) ?? whyHoopNotReady(job, state);
 }
 
@@ -95,8 +105,8 @@ function afterStop(job: PracticeJob, state: PracticeState): KeyOutcome {
 
 /** Stitch after stitch for some seconds, until something stops it. */
 export const sew: Press<'sew'> = (job, state, { seconds }) => {
-  const hoop = hoopOf(job, state.onId);
-  if (!state.running || !hoop) return refuse('not-running', 'The machine stands still.');
+  const hoop = hoopNamed(job, state.onId);
+  if (!state.running || !hoop) return refusePress('not-running', 'The machine stands still.');
   const count = Math.max(1, Math.round((seconds * job.machine.stitchesPerMinute) / 60));
   let outcome: KeyOutcome = done(state, '');
   for (let i = 0; i < count; i++) {

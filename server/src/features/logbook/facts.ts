@@ -1,5 +1,5 @@
 import type { LogEntry } from '@zt/core';
-import { FACTS_VERSION, factsOf, wordsOf } from '@zt/core/records/find/entryFacts';
+import { entryFactsOf, FACTS_VERSION, wordsOf } from '@zt/core/records/find/entryFacts';
 import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
 import type { Store, Transaction } from '../../db/client';
 import { logFacts } from '../../db/schema/logFacts';
@@ -8,7 +8,7 @@ import { findEntry } from './reader';
 /** Keeps what an entry is found by and learned from, in place of what was kept before. */
 export async function keepFacts(tx: Transaction, entry: LogEntry): Promise<void> {
   await forgetFacts(tx, entry.id);
-  const { id: entryId, ...facts } = factsOf(entry);
+  const { id: entryId, ...facts } = entryFactsOf(entry);
   const [row] = await tx
     .insert(logFacts)
     .values({ ...facts, entryId, version: FACTS_VERSION })

@@ -1,5 +1,5 @@
 import {
-  obey,
+  obeyPress,
   type PracticeAnswer,
   type PracticeCommand,
   type PracticeJob,
@@ -31,7 +31,7 @@ export function createBeds(newRun: () => string): Beds {
     press: (run, command) => {
       const now = beds.get(run);
       if (!now) return null;
-      const answer = obey(now.job, now.state, command);
+      const answer = obeyPress(now.job, now.state, command);
       beds.put({ ...now, state: answer.state });
       return answer;
     },

@@ -6,7 +6,7 @@ import {
   type ShelfNoun,
   type ShelfUse,
 } from '@zt/core';
-import { type Amounts, amountsOf, type ItemOf, moved } from '@zt/core/ledger/amounts';
+import { type Amounts, amountsOf, type ItemOf, withAmountsMoved } from '@zt/core/ledger/amounts';
 import { changeBy, undoing, withBobbin } from '@zt/core/ledger/pieceMoves';
 import { type ItemChange, putTogether } from '@zt/core/ledger/putTogether';
 import { and, count, eq, isNull } from 'drizzle-orm';
@@ -125,7 +125,10 @@ export async function moveUses(
     const { noun, deletedAt } = kept;
     const change = by === 1 ? changeBy(use) : undoing(changeBy(use));
     const had = amountsOf(noun, kept.value as never);
-    const { item, moves } = moved(noun, withBobbin<ItemOf>(kept.value, use, by) as never, { had, change });
+    const { item, moves } = withAmountsMoved(noun, withBobbin<ItemOf>(kept.value, use, by) as never, {
+      had,
+      change,
+    });
     await write(tx, { noun, item, deletedAt });
     const kind = by === 1 ? ('used' as const) : ('given-back' as const);
     await keepMoves(tx, moves, { itemId: use.id, kind, entryId, at: now, by: '' });

@@ -1,5 +1,5 @@
 import { HouseRulesSchema } from '@zt/core';
-import { changedNumbers, leftOf, type MadeThen, mondays, weeksOf } from '@zt/core/business/weeks/weeks';
+import { changedNumbers, leftOfEarned, type MadeThen, mondays, weeksOf } from '@zt/core/business/weeks/weeks';
 import { type Order, OrderSchema } from '@zt/core/model/order';
 import type { Earned, WeeksAnswer } from '@zt/core/model/weeks';
 import { spoiltAmong } from '@zt/core/records/evidence/advice';
@@ -85,7 +85,7 @@ export async function readWeeks(
   const earned = await ordersSince(db, from.slice(0, 10));
   return {
     weeks: weeksOf({ made, earned }, begins, zone),
-    earned: earned.sort((a, b) => (leftOf(b) ?? 0) - (leftOf(a) ?? 0)),
+    earned: earned.sort((a, b) => (leftOfEarned(b) ?? 0) - (leftOfEarned(a) ?? 0)),
     numbers: changedNumbers(await numbersOverTime(db, rules.numbers)),
   };
 }

@@ -1,4 +1,4 @@
-import type { Offer } from '@zt/core/records/pictures/offer';
+import type { PictureOffer } from '@zt/core/records/pictures/offer';
 import { useState } from 'react';
 import { oneDigit } from '../../../components/figures';
 import { Press } from '../../../components/ui/Press';
@@ -9,7 +9,7 @@ import { useShop } from '../../../shop/useShop';
 
 const UNITS: Record<string, string> = { percent: ' %', minutes: ' min' };
 
-function TakeOffer({ offer }: { offer: Offer }) {
+function TakeOffer({ offer }: { offer: PictureOffer }) {
   const { rules, setRules } = useShop();
   const [taken, setTaken] = useState(false);
   const { name, now, fitted, unit, from } = offer;
@@ -33,7 +33,7 @@ function TakeOffer({ offer }: { offer: Offer }) {
 }
 
 /** Numbers of the house beside what the logbook would have them; each taken with one press. */
-export function TakeOffers({ offers }: { offers: readonly Offer[] }) {
+export function TakeOffers({ offers }: { offers: readonly PictureOffer[] }) {
   return offers.length === 0 ? null : (
     <Stack gap={8}>
       {offers.map((offer) => (

@@ -9,7 +9,7 @@ import { usePalette } from '../../../theme/palette';
 import { TakeOffers } from './TakeOffers';
 
 /** Minutes of each stage: from the quarter to three quarters a bar, the middle one a notch; and what the house would count. */
-export function Took({ took: rows, hands }: Pick<Pictures, 'took' | 'hands'>) {
+export function TookPicture({ took: rows, hands }: Pick<Pictures, 'took' | 'hands'>) {
   const p = usePalette();
   const most = Math.max(1, ...rows.map(({ threeQuarters }) => threeQuarters));
   const at = (minutes: number) => 76 + (minutes / most) * (SIDE - 120);

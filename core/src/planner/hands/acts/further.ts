@@ -15,7 +15,7 @@ import {
   sheetsAgain,
   slipDeeds,
 } from './hoop';
-import { stitchesOf } from './machine';
+import { stitchesAgain } from './machine';
 
 /** Off the machine and out of the hoop, and into it again about other copies or the next part. */
 function hoopAgain(facts: HoopFacts, results: Results, { hooping, keys }: OneHooping): Act[] {
@@ -103,7 +103,7 @@ export function furtherActs(results: Results, rules: HouseRules): Act[] {
         ...(bastingMm === null
           ? []
           : [act(`baste ${copy.number}`, { do: 'baste', mm: bastingMm }, copy.copy)]),
-        ...stitchesOf(results, copy.number, { hooping, copy: copy.copy }),
+        ...stitchesAgain(results, copy.number, { hooping, copy: copy.copy }),
       ]),
     ];
   });

@@ -54,7 +54,11 @@ export const stitchActs = (results: Results): Act[] =>
  * The stitches of a further copy or part: in one where only the machine has work, else colour after colour with what hands do
  * between them.
  */
-export function stitchesOf(results: Results, number: number, on: { hooping: Hooping; copy: number }): Act[] {
+export function stitchesAgain(
+  results: Results,
+  number: number,
+  on: { hooping: Hooping; copy: number },
+): Act[] {
   const hasCloth = (results.stitch?.stops ?? []).some(({ time }) => time.cloth !== null);
   const deeds: [string, Deed][] = hasCloth
     ? stitchDeeds(results).map(([id, deed]) => [`copy ${number} ${id}`, deed])

@@ -8,7 +8,7 @@ export const withCloth = ({ appliques }: Part, stop: number, applique: Applique 
 };
 
 /** The shapes of one colour, by their places in the drawing. */
-export const shapesOf = ({ artwork }: Part, stop: number): number[] =>
+export const clothShapesOf = ({ artwork }: Part, stop: number): number[] =>
   (artwork?.paths ?? []).flatMap((path, i) => (path.stop === stop ? [i] : []));
 
 /**
@@ -16,7 +16,7 @@ export const shapesOf = ({ artwork }: Part, stop: number): number[] =>
  * all of them again where all are.
  */
 export function withShape(part: Part, applique: Applique, shape: number): Applique | null {
-  const all = shapesOf(part, applique.stop);
+  const all = clothShapesOf(part, applique.stop);
   const now = applique.shapes ?? all;
   const next = now.includes(shape) ? now.filter((one) => one !== shape) : [...now, shape];
   const there = next.filter((one) => all.includes(one)).sort((a, b) => a - b);

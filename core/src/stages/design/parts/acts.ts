@@ -37,7 +37,7 @@ export const boxOfAll = (parts: readonly Part[]) =>
   boxOf(parts.flatMap((part) => [...(drawnPart(part)?.hull ?? [part.at])]));
 
 /** Moved by a way, mm in the design's frame. */
-export const moved = (chosen: Chosen, by: Point): Part[] =>
+export const moveParts = (chosen: Chosen, by: Point): Part[] =>
   eachChosen(chosen, ({ at }) => ({ at: atHundredth(add(at, by)) }));
 
 /** Turned together about their common middle, clockwise. */
@@ -63,7 +63,7 @@ export function inGlass(part: Part, x: number): Part {
 }
 
 /** Mirrored together, left for right, about their common middle. */
-export function mirrored(chosen: Chosen): Part[] {
+export function mirrorParts(chosen: Chosen): Part[] {
   const { x } = centreOf(boxOfAll(chosenOf(chosen)));
   return chosen.parts.map((part) => (chosen.ids.includes(part.id) ? inGlass(part, x) : part));
 }
@@ -188,7 +188,7 @@ export function pairedInGlass(chosen: Chosen, newId: () => string): Chosen {
 }
 
 /** How copies of a part stand in a ring. */
-export interface Ring {
+export interface RingOfParts {
   count: number;
   radiusMm: number;
   /** Whether each is turned so that it looks outwards as the first does; else all stay as they are. */
@@ -199,7 +199,11 @@ export interface Ring {
  * The chosen parts as the topmost of a ring of so many, evenly, about a middle below them; a ring of fewer than two
  * leaves them.
  */
-export function ringed(chosen: Chosen, { count, radiusMm, turning }: Ring, newId: () => string): Chosen {
+export function ringed(
+  chosen: Chosen,
+  { count, radiusMm, turning }: RingOfParts,
+  newId: () => string,
+): Chosen {
   if (count < 2) return { ...chosen };
   const own = chosenOf(chosen);
   const about = add(centreOf(boxOfAll(own)), { x: 0, y: radiusMm });
@@ -236,7 +240,7 @@ export function wreathed(
   const fits = Math.floor((2 * Math.PI * radiusMm) / (widthOf(own) + WREATH_MM));
   const count = Math.min(room, Math.max(WREATH.least, fits));
   const by = subtract({ x: about.x, y: about.y - radiusMm }, centreOf(own));
-  const there = moved({ parts, ids: [of] }, by);
+  const there = moveParts({ parts, ids: [of] }, by);
   return ringed({ parts: there, ids: [of] }, { count, radiusMm, turning: true }, newId);
 }
 

@@ -15,8 +15,8 @@ import {
   boxOfAll,
   copied,
   lifted,
-  mirrored,
-  moved,
+  mirrorParts,
+  moveParts,
   pairedInGlass,
   partAt,
   ringed,
@@ -189,7 +189,7 @@ describe('arranging', () => {
     const sprig = { ...box('sprig', [-40, 0], [10, 20]), turnDeg: 30, artwork: TWO_SQUARES };
     const made = pairedInGlass({ parts: [name, sprig], ids: [sprig.id] }, newId).parts;
     expect(made[2]).toMatchObject({ at: { x: 40, y: 0 }, turnDeg: -30, mirrored: true });
-    const both = mirrored({ parts: [name, sprig], ids: [name.id, sprig.id] });
+    const both = mirrorParts({ parts: [name, sprig], ids: [name.id, sprig.id] });
     expect(both.map((part) => part.mirrored)).toEqual([false, true]);
     const whole = boxOfAll([name, sprig]);
     expect(widthOf(boxOfAll(both))).toBeCloseTo(widthOf(whole), 0);
@@ -288,10 +288,10 @@ describe('arranging', () => {
 
   it('makes nothing that a ticket refuses, whatever is done in whatever order', () => {
     const act = fc.constantFrom<(p: Part[], n: number) => readonly Part[]>(
-      (p, n) => moved({ parts: p, ids: [p[n % p.length]?.id ?? ''] }, { x: n, y: -n }),
+      (p, n) => moveParts({ parts: p, ids: [p[n % p.length]?.id ?? ''] }, { x: n, y: -n }),
       (p, n) => turned({ parts: p, ids: p.map(({ id }) => id) }, n * 7),
       (p, n) => scaled({ parts: p, ids: [p[n % p.length]?.id ?? ''] }, 1 + n / 10),
-      (p) => mirrored({ parts: p, ids: p.map(({ id }) => id) }),
+      (p) => mirrorParts({ parts: p, ids: p.map(({ id }) => id) }),
       (p, n) => lifted({ parts: p, ids: [p[n % p.length]?.id ?? ''] }, 1),
       (p) => spread({ parts: p, ids: p.map(({ id }) => id) }, 'down'),
     );

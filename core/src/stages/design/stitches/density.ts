@@ -1,6 +1,6 @@
 import type { Point } from '../../../base/geometry/point';
 import { laysThread, type Stitches } from './stitches';
-import { boundsOf } from './summary';
+import { boxOfStitches } from './summary';
 
 /** Thread laid in each square of a grid, row by row from the top left; mm of thread on mm² of cloth. */
 export interface DensityMap {
@@ -30,7 +30,7 @@ function crossings(from: number, to: number, cellMm: number): number[] {
  * crosses, by its length there. Null without stitches, and for stitches so far apart that no grid holds them.
  */
 export function densityMap(stitches: Stitches, cellMm = CELL_MM): DensityMap | null {
-  const box = boundsOf(stitches);
+  const box = boxOfStitches(stitches);
   if (!box) return null;
   const [left, top] = [Math.floor(box.left / cellMm) * cellMm, Math.floor(box.top / cellMm) * cellMm];
   const columns = Math.floor((box.right - left) / cellMm) + 1;

@@ -28,7 +28,7 @@ export interface LineOfStitches {
 }
 
 /** What is stitched with, and what comes later. */
-export interface Bench {
+export interface StitchTools {
   clip: Clipper;
   writer: StitchWriter;
   /** Whether something that is stitched later will lie over a point. */
@@ -71,7 +71,7 @@ class InHand {
   private mesh: Mesh | null | undefined;
   constructor(
     readonly element: Element,
-    readonly bench: Bench,
+    readonly bench: StitchTools,
   ) {}
 
   finished(region: Region): void {
@@ -191,7 +191,7 @@ function lineJob(ring: Ring, { rings, prong }: LineOfStitches, { element, bench 
 }
 
 /** Stitches an element, piece after piece, the nearest next. */
-export function stitchElement(drawn: Element, bench: Bench): void {
+export function stitchElement(drawn: Element, bench: StitchTools): void {
   const element = drawn.line ? drawn : { ...drawn, region: closed(drawn.region, bench.clip) };
   const inHand = new InHand(element, bench);
   for (const jobs of jobsOf(inHand)) {

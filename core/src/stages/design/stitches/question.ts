@@ -6,7 +6,7 @@ import type { HouseRules } from '../../../model/houseRules';
 import type { Applique, AppliqueStep } from '../../../model/ticket/applique';
 import type { Artwork } from '../../../model/ticket/artwork';
 import type { Stitching } from '../../../model/ticket/made';
-import type { Part, Way } from '../../../model/ticket/part';
+import type { Part, StitchWay } from '../../../model/ticket/part';
 import type { Fabric } from '../../../model/ticket/piece';
 import type { DrawnPart } from '../parts/drawnPart';
 import { type DesignStop, placesOf } from '../parts/stopsOfDesign';
@@ -26,7 +26,7 @@ export interface StitchShape {
   /** How the cloth is held of which it is; null for thread alone. */
   applique: HeldCloth | null;
   angleDeg: number | null;
-  way: Way | null;
+  way: StitchWay | null;
 }
 
 /** How cloth is stitched down: at which lines, mm. */
@@ -52,7 +52,7 @@ const WIDER = 1.25;
 export const wider = (rowMm: number): number => Math.round(rowMm * WIDER * 20) / 20;
 
 /** What stitches are asked for. */
-export interface Asked {
+export interface StitchesAsked {
   parts: readonly DrawnPart[];
   stops: readonly DesignStop[];
   centre: Point;
@@ -71,7 +71,7 @@ export function pullOf({ stretchPercent, pileMm }: Fabric, rules: HouseRules): n
   return numberFor(rules, stretchPercent >= KNIT_PERCENT ? N.pullKnitMm : N.pullMm);
 }
 
-function howOf({ stitching, fabric, rules }: Asked): StitchQuestion['how'] {
+function howOf({ stitching, fabric, rules }: StitchesAsked): StitchQuestion['how'] {
   const figures = stitchFigures(rules);
   const fillRowMm = stitching.rowMm ?? figures.fillRowMm;
   return {
@@ -116,7 +116,7 @@ function keyOfPart({ part }: DrawnPart, centre: Point): unknown[] {
 }
 
 /** One text for all that the stitches of a design follow from; short, whatever the design. */
-export function stitchKey(asked: Asked): string {
+export function stitchKey(asked: StitchesAsked): string {
   const parts = asked.parts.map((part) => keyOfPart(part, asked.centre));
   const order = asked.stops.map(({ of }) => of);
   const { rules, stitching } = asked;
@@ -137,7 +137,7 @@ const angleIn = ({ mirrored, turnDeg }: Part, angleDeg: number): number =>
   (mirrored ? -angleDeg : angleDeg) + turnDeg;
 
 /** The shapes of a design to be stitched; sizes off a machine have none. */
-export function stitchQuestion(asked: Asked): StitchQuestion {
+export function stitchQuestion(asked: StitchesAsked): StitchQuestion {
   const { parts, stops, centre, stitching, rules } = asked;
   const stopOf = placesOf(stops);
   const shapes = parts.flatMap(({ part, paths }): StitchShape[] =>

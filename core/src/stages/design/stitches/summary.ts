@@ -42,7 +42,7 @@ export const countElements = (stitches: Stitches, elements: number): StitchCount
   countBy(stitches, stitches.element, elements);
 
 /** The box of all penetrations, mm; null without any. */
-export function boundsOf({ x, y }: Stitches): Box | null {
+export function boxOfStitches({ x, y }: Stitches): Box | null {
   if (x.length === 0) return null;
   const box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
   for (let i = 0; i < x.length; i++) {

@@ -15,7 +15,7 @@ import { drawnKey } from './drawnKey';
 import { withoutHidden } from './hidden';
 import { viewBoxMatrix } from './matrix';
 import { type Paint, plainPaint, seenOn } from './paint';
-import { REFUSALS, type SvgRefusal, whySvgTextIsRefused } from './refuse';
+import { DRAWING_REFUSALS, type SvgRefusal, whySvgTextIsRefused } from './refuse';
 import { PASSED_OVER, type Painted, shapesOf } from './shapes';
 import { type PageSize, pageSizeOf } from './svgLength';
 import type { DrawingTools } from './tools';
@@ -65,9 +65,11 @@ interface Stitched {
 function simplified(text: string, { simplify }: DrawingTools): INode | SvgRefusal {
   try {
     const root = parseSync(simplify(withNames(text)));
-    return root.name === 'svg' ? root : REFUSALS.notSvg;
+    return root.name === 'svg' ? root : DRAWING_REFUSALS.notSvg;
   } catch (error) {
-    return /limit|too (deep|many)|recurs/i.test(String(error)) ? REFUSALS.tooComplex : REFUSALS.notSvg;
+    return /limit|too (deep|many)|recurs/i.test(String(error))
+      ? DRAWING_REFUSALS.tooComplex
+      : DRAWING_REFUSALS.notSvg;
   }
 }
 
@@ -268,24 +270,24 @@ function drawnOn(root: INode, page: PageSize, { tools }: ReadSetting): Drawn | S
   const { viewBox, preserveAspectRatio } = root.attributes;
   const matrix = viewBoxMatrix(viewBox, preserveAspectRatio, { width: page.widthMm, height: page.heightMm });
   const { shapes, remarks, gaveUp } = shapesOf(root, { matrix, ...page }, tools.clip, FARTHEST_POINT_MM);
-  if (gaveUp === 'too many') return REFUSALS.tooComplex;
-  if (gaveUp === 'too far') return REFUSALS.tooBig;
+  if (gaveUp === 'too many') return DRAWING_REFUSALS.tooComplex;
+  if (gaveUp === 'too far') return DRAWING_REFUSALS.tooBig;
   const box = boxOf(
     shapes.flatMap(({ box: { left, top, right, bottom } }) => [
       { x: left, y: top },
       { x: right, y: bottom },
     ]),
   );
-  if (shapes.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
+  if (shapes.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return DRAWING_REFUSALS.empty;
   return { page, shapes, remarks, box };
 }
 
 /** The drawing at the size that the file or a person says; the question where neither does. */
 function atTrueSize(root: INode, text: string, setting: ReadSetting): Drawn | SvgRefusal | HowWide {
   const page = pageSizeOf(/<svg\b[^>]*>/i.exec(text)?.[0] ?? '', root.attributes, NOMINAL_MM);
-  if (!page) return REFUSALS.notSvg;
+  if (!page) return DRAWING_REFUSALS.notSvg;
   const isSaid = page.isTrue && setting.widthMm === null;
-  if (isSaid && Math.max(page.widthMm, page.heightMm) > MOST_DESIGN_MM) return REFUSALS.tooBig;
+  if (isSaid && Math.max(page.widthMm, page.heightMm) > MOST_DESIGN_MM) return DRAWING_REFUSALS.tooBig;
   const drawn = drawnOn(root, page, setting);
   if (isSaid || 'ok' in drawn) return drawn;
   const width = widthOf(drawn.box);
@@ -299,7 +301,7 @@ function atTrueSize(root: INode, text: string, setting: ReadSetting): Drawn | Sv
   const by = setting.widthMm / width;
   const larger = { ...page, widthMm: page.widthMm * by, heightMm: page.heightMm * by };
   return Math.max(larger.widthMm, larger.heightMm) > FARTHEST_POINT_MM
-    ? REFUSALS.tooBig
+    ? DRAWING_REFUSALS.tooBig
     : drawnOn(root, larger, setting);
 }
 
@@ -318,21 +320,21 @@ function readAt(text: string, fileName: string, setting: ReadSetting): ReadSvg |
   if (/marker-(start|mid|end)/.test(text)) remarks.add(PASSED_OVER.marker);
   const parts = withFewChanges(stitchedOf(drawn.shapes, setting, remarks), remarks);
   const all = withFewStops(parts, remarks);
-  if (!all) return REFUSALS.tooManyStops;
+  if (!all) return DRAWING_REFUSALS.tooManyStops;
   const box = boxOf(all.flatMap(({ rings }) => rings.flat()));
-  if (all.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return REFUSALS.empty;
+  if (all.length === 0 || !(widthOf(box) > 0) || !(heightOf(box) > 0)) return DRAWING_REFUSALS.empty;
   const middle = { x: page.widthMm / 2, y: page.heightMm / 2 };
   const off = subtract(middle, centreOf(box));
   const sides = [widthOf(box), heightOf(box), Math.abs(off.x), Math.abs(off.y)];
-  if (!sides.every((side) => side <= MOST_DESIGN_MM)) return REFUSALS.tooBig;
+  if (!sides.every((side) => side <= MOST_DESIGN_MM)) return DRAWING_REFUSALS.tooBig;
   const { colours: uncounted, stopOf } = colourStops(all);
   const regions = all.map(({ rings }, i) => ({ region: rings, stop: stopOf[i] ?? 0 }));
-  if (tooManyStitches(regions, setting.figures)) return REFUSALS.tooManyStitches;
+  if (tooManyStitches(regions, setting.figures)) return DRAWING_REFUSALS.tooManyStitches;
   const counts = countStitches(regions, setting.figures, tools.clip);
   const colours = uncounted.map((colour, i) => ({ ...colour, stitches: counts[i] ?? 0 }));
   const stitches = counts.reduce((sum, count) => sum + count, 0);
   const artwork = artworkOf(all, stopOf, { box, page: middle, fileName, remarks });
-  if (!artwork) return REFUSALS.tooComplex;
+  if (!artwork) return DRAWING_REFUSALS.tooComplex;
   const widthMm = rounded(widthOf(box));
   const drawing = drawingIdOf(text);
   const madeFrom = drawnKey({ drawing, widthMm, figures: setting.figures, cloth: setting.cloth });

@@ -24,7 +24,7 @@ const refusal = (code: SvgRefusal['code'], what: string): SvgRefusal => ({
   message: `${what} ${SAFE}`,
 });
 
-export const REFUSALS = {
+export const DRAWING_REFUSALS = {
   tooLarge: refusal(
     'too-large',
     'This file is over 5 MB. Save a simpler drawing, without embedded pictures.',
@@ -60,14 +60,15 @@ const OUTSIDE_CSS = /url\(\s*["']?(?!\s*#)|@import/i;
 
 /** Reasons to refuse a file from its text alone, before anything reads it as a tree. */
 export function whySvgTextIsRefused(text: string): SvgRefusal | null {
-  if (text.length > MOST_CHARACTERS) return REFUSALS.tooLarge;
+  if (text.length > MOST_CHARACTERS) return DRAWING_REFUSALS.tooLarge;
   const plain = text.replace(/<!--[\s\S]*?-->/g, '');
-  if (/<!ENTITY/i.test(plain)) return REFUSALS.entities;
-  if (!/<svg[\s>]/i.test(plain)) return REFUSALS.notSvg;
-  if (/<script[\s>]|<foreignObject[\s>]|\son[a-z]+\s*=|javascript:/i.test(plain)) return REFUSALS.script;
+  if (/<!ENTITY/i.test(plain)) return DRAWING_REFUSALS.entities;
+  if (!/<svg[\s>]/i.test(plain)) return DRAWING_REFUSALS.notSvg;
+  if (/<script[\s>]|<foreignObject[\s>]|\son[a-z]+\s*=|javascript:/i.test(plain))
+    return DRAWING_REFUSALS.script;
   const withoutLinks = plain.replace(/<\/?a[\s>][^>]*>/gi, '');
   if (OUTSIDE.test(withoutLinks) || OUTSIDE_CSS.test(withoutLinks) || /<\?xml-stylesheet/i.test(plain)) {
-    return REFUSALS.external;
+    return DRAWING_REFUSALS.external;
   }
   return null;
 }

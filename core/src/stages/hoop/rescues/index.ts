@@ -4,14 +4,14 @@ import { moveCloser } from './moveCloser';
 import { nextHoop } from './nextHoop';
 import { openSeam } from './openSeam';
 import { rehoop } from './rehoop';
-import { type Asked, type HoopFault, type HoopState, type Rescue, works } from './rescue';
+import { type HoopFault, type HoopState, type Rescue, type RescueQuestion, works } from './rescue';
 import { shiftInField } from './shiftInField';
 import { shrink } from './shrink';
 import { splitIt } from './splitIt';
 import { turnHoop } from './turnHoop';
 
 /** The rescues in the order people try them; a new one is a file here and its name in this list. */
-const RESCUES: readonly ((asked: Asked) => Rescue[])[] = [
+const RESCUES: readonly ((asked: RescueQuestion) => Rescue[])[] = [
   openSeam,
   turnHoop,
   moveCloser,

@@ -7,7 +7,7 @@ import { HOOP_NUMBERS } from '../../../catalogue/numbers/hoop';
 import type { DesignFacts } from '../../design/designFacts';
 import { gathered } from '../../design/elements';
 import { withElementsMoved } from '../../design/parts/acts';
-import type { Asked, Rescue } from './rescue';
+import type { Rescue, RescueQuestion } from './rescue';
 import { forHoop, judgeChanged, set, WHERE_IT_LIES, works } from './rescue';
 
 /** The design with another outline, about its own middle. */
@@ -23,7 +23,7 @@ function factsWithHull(facts: DesignFacts, hull: Polygon): DesignFacts {
 }
 
 /** Draw the elements of the design closer together. */
-export function moveCloser(asked: Asked): Rescue[] {
+export function moveCloser(asked: RescueQuestion): Rescue[] {
   const { setting, verdict } = asked;
   const { facts, design } = setting;
   if (works(verdict, asked.method)) return [];

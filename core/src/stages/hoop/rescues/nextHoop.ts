@@ -1,9 +1,9 @@
 import { mm, percent, phrase } from '../../../base/units/phrase';
 import { otherHoop } from '../../../model/ticket/hoop';
-import type { Asked, Rescue } from './rescue';
+import type { Rescue, RescueQuestion } from './rescue';
 import { ALL_FAULTS, set, turnsOf, works } from './rescue';
 /** The next hoop up that works. */
-export function nextHoop({ verdict, verdicts, method }: Asked): Rescue[] {
+export function nextHoop({ verdict, verdicts, method }: RescueQuestion): Rescue[] {
   const other = verdicts.find((v) => v.hoop.id !== verdict.hoop.id && works(v, method));
   if (!other) return [];
   const best = Math.max(...turnsOf(other, method).map((t) => t.spareMm));

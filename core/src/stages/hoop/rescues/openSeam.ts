@@ -1,14 +1,14 @@
 import { phrase } from '../../../base/units/phrase';
 import { otherHoop } from '../../../model/ticket/hoop';
 import { judgeHoop } from '../judgeHoop';
-import type { Asked, Rescue } from './rescue';
+import type { Rescue, RescueQuestion } from './rescue';
 import { ALL_FAULTS, set, works } from './rescue';
 
 /**
  * Where the opening is too tight: open the seam nearest at hand. A hoop that is not in hand is taken too, and only where it
  * then stitches the design.
  */
-export function openSeam({ verdict, setting, laid, input, method }: Asked): Rescue[] {
+export function openSeam({ verdict, setting, laid, input, method }: RescueQuestion): Rescue[] {
   if (verdict.whyNotUsed === null) return [];
   const opened = judgeHoop(verdict.hoop, { ...setting, opened: ['a seam'] });
   const isInHand = laid?.verdict === verdict;

@@ -1,10 +1,10 @@
 import { ORIGIN, rotate, subtract } from '../../../base/geometry/point';
 import { phrase } from '../../../base/units/phrase';
-import type { Asked, Rescue } from './rescue';
+import type { Rescue, RescueQuestion } from './rescue';
 import { set, WHERE_IT_LIES } from './rescue';
 import { wayInWords } from './wayInWords';
 /** Hoop it again, so many mm over: the design stays on its rule. */
-export function rehoop(asked: Asked): Rescue[] {
+export function rehoop(asked: RescueQuestion): Rescue[] {
   const { laid, input, verdict, method } = asked;
   if (!laid || !input.shift) return [];
   const way = verdict.turns.find((t) => t.turnDeg === laid.turnDeg);

@@ -26,7 +26,7 @@ export interface HoopState {
 }
 
 /** What a way out is asked about: the state, and the hoop it is about, laid or the nearest. */
-export interface Asked extends HoopState {
+export interface RescueQuestion extends HoopState {
   verdict: HoopVerdict;
   /** It is neither the hoop in hand nor the nearest. */
   isAnother: boolean;
@@ -34,7 +34,7 @@ export interface Asked extends HoopState {
 
 export type HoopSet = Partial<HoopInput>;
 export const set = (change: HoopSet): Mend['change'] => ({ stage: 'hoop', set: change });
-export const forHoop = ({ verdict, input }: Asked, rest: HoopSet = {}): HoopSet => ({
+export const forHoop = ({ verdict, input }: RescueQuestion, rest: HoopSet = {}): HoopSet => ({
   ...(input.hoopId === verdict.hoop.id ? {} : { hoopId: verdict.hoop.id }),
   ...rest,
 });
@@ -56,9 +56,9 @@ export const scaledBy = (facts: DesignFacts, by: number): DesignFacts => ({
 });
 
 /** A hoop judged for the design changed, where its rule then puts it. */
-export const judgeChanged = ({ verdict, setting }: Asked, facts: DesignFacts): HoopVerdict =>
+export const judgeChanged = ({ verdict, setting }: RescueQuestion, facts: DesignFacts): HoopVerdict =>
   judgeHoop(verdict.hoop, { ...setting, facts, designCentre: setting.centreFor(facts) });
 
 /** Whether this hoop's ring could close on the cloth at all, wherever it lay. */
-export const canClose = ({ verdict, setting }: Asked): boolean =>
+export const canClose = ({ verdict, setting }: RescueQuestion): boolean =>
   whyNotClosed(verdict.hoop, setting).length === 0;

@@ -4,11 +4,11 @@ import { add, distance, negate, ORIGIN, rotate, subtract } from '../../../base/g
 import { mm, phrase } from '../../../base/units/phrase';
 import { nearestReach } from '../nearestReach';
 import { inHoopFrame } from '../ring';
-import type { Asked, HoopFault, HoopSet, Rescue } from './rescue';
+import type { HoopFault, HoopSet, Rescue, RescueQuestion } from './rescue';
 import { canClose, forHoop, set, WHERE_IT_LIES, works } from './rescue';
 import { LEAST_SHIFT_MM, wayInWords } from './wayInWords';
 
-function moved(asked: Asked, by: Point, change: HoopSet, removes: readonly HoopFault[]): Rescue[] {
+function moved(asked: RescueQuestion, by: Point, change: HoopSet, removes: readonly HoopFault[]): Rescue[] {
   const off = distance(add(asked.setting.offset, by), ORIGIN);
   return [
     {
@@ -23,7 +23,7 @@ function moved(asked: Asked, by: Point, change: HoopSet, removes: readonly HoopF
 }
 
 /** Shift the design inside the field, off its rule: the hoop stays where it is on the cloth, or goes where it lies. */
-export function shiftInField(asked: Asked): Rescue[] {
+export function shiftInField(asked: RescueQuestion): Rescue[] {
   const { laid, setting, method, verdict } = asked;
   if (laid && asked.input.shift && laid.allowed.length > 0) {
     const inside = clampTo(boxOf(laid.allowed.map((p) => inHoopFrame(p, laid))), laid.designAt);

@@ -1,10 +1,10 @@
 import { percent, phrase } from '../../../base/units/phrase';
 import { numberFor } from '../../../catalogue/houseNumber';
 import { DESIGN_NUMBERS } from '../../../catalogue/numbers/design';
-import type { Asked, Rescue } from './rescue';
+import type { Rescue, RescueQuestion } from './rescue';
 import { canClose, forHoop, judgeChanged, scaledBy, set, WHERE_IT_LIES, works } from './rescue';
 /** Shrink the design, as far as its stitches stand it. */
-export function shrink(asked: Asked): Rescue[] {
+export function shrink(asked: RescueQuestion): Rescue[] {
   const { verdict, setting, method } = asked;
   const { scalePercent } = setting.design;
   if (works(verdict, method) || (method === 'hooped' && !canClose(asked))) return [];

@@ -4,11 +4,11 @@ import type { QuarterTurn } from '../../../model/ticket/hoop';
 import { whyNotClosed } from '../judgeHoop';
 import { layPart, splitsOf } from '../layHoop';
 import type { Split, SplitPart } from '../split';
-import type { Asked, HoopSet, Rescue } from './rescue';
+import type { HoopSet, Rescue, RescueQuestion } from './rescue';
 import { forHoop, set, WHERE_IT_LIES } from './rescue';
 
 /** How many elements of the drawing lie in no part whole. */
-function elementsCut({ setting: { facts } }: Asked, parts: readonly SplitPart[]): number {
+function elementsCut({ setting: { facts } }: RescueQuestion, parts: readonly SplitPart[]): number {
   if (!facts.artwork) return 0;
   const boxes = parts.map((part) => inflate(boxOf(part.hull), 0.01));
   return facts.elements.filter((hull) => !boxes.some((box) => contains(box, boxOf(hull)))).length;
@@ -19,7 +19,7 @@ function bestSplit({
   verdict,
   setting,
   method,
-}: Asked): { turnDeg: QuarterTurn; split: Split; floats: boolean } | null {
+}: RescueQuestion): { turnDeg: QuarterTurn; split: Split; floats: boolean } | null {
   const splits = splitsOf(verdict, setting);
   const lying =
     method === 'hooped' && whyNotClosed(verdict.hoop, setting).length === 0
@@ -32,7 +32,7 @@ function bestSplit({
 }
 
 /** Stitch it in parts that overlap: with the hoop in hand, or the nearest; never another one for that. */
-export function splitIt(asked: Asked): Rescue[] {
+export function splitIt(asked: RescueQuestion): Rescue[] {
   const { verdict, input, isAnother } = asked;
   if (isAnother || verdict.fits || verdict.whyNotUsed !== null || input.split) return [];
   const best = bestSplit(asked);

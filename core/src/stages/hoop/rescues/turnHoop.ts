@@ -1,9 +1,9 @@
 import { fullTurnDeg } from '../../../base/geometry/point';
 import { mm, phrase } from '../../../base/units/phrase';
-import type { Asked, Rescue } from './rescue';
+import type { Rescue, RescueQuestion } from './rescue';
 import { set, turnsOf, WHERE_IT_LIES } from './rescue';
 /** Turn the hoop on the piece. */
-export function turnHoop({ verdict, method, input, laid }: Asked): Rescue[] {
+export function turnHoop({ verdict, method, input, laid }: RescueQuestion): Rescue[] {
   if (input.turnDeg === null || laid?.verdict !== verdict) return [];
   const [other] = turnsOf(verdict, method).sort((a, b) => b.spareMm - a.spareMm);
   if (!other || other.turnDeg === input.turnDeg) return [];

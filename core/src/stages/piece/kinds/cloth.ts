@@ -4,7 +4,7 @@ import type { Reading } from '../readings';
 import { level, seam, strip, upright } from './shapes';
 
 /** A flat, hemmed rectangle: towels, table linen, tea towels. Origin at the middle of the bottom hem, y upwards negative. */
-export interface Cloth {
+export interface HemmedCloth {
   width: number;
   length: number;
   endHem: number;
@@ -39,7 +39,7 @@ export const lengthReading = (typicalMm: number, mostMm: number): Reading => ({
 export const hemReading = (typicalMm: number, name = 'hem, depth'): Reading => ({
   id: 'hemDepth',
   name,
-  how: 'From the edge to the line of stitching.',
+  how: 'On the back, where its fold shows: from the edge to the line of stitching.',
   leastMm: 0,
   mostMm: 120,
   typicalMm,
@@ -70,7 +70,7 @@ export const clothView = (
 });
 
 /** Draws a hemmed rectangle with its border band and its folds. */
-export function clothOutline({ width, length, endHem, sideHem, band, thirds }: Cloth): PieceOutline {
+export function clothOutline({ width, length, endHem, sideHem, band, thirds }: HemmedCloth): PieceOutline {
   const half = width / 2;
   const piece: Box = { left: -half, right: half, top: -length, bottom: 0 };
   const face: Box = {

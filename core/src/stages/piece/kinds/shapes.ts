@@ -23,10 +23,13 @@ export function ellipse(centre: Point, rx: number, ry: number, pieces = 40): Poi
 }
 
 /** The points on the other side of the centre line, in the same order. */
-export const mirrored = (points: readonly Point[]): Point[] => points.map((p) => ({ x: -p.x, y: p.y }));
+export const mirroredPoints = (points: readonly Point[]): Point[] => points.map((p) => ({ x: -p.x, y: p.y }));
 
 /** A right edge from top to foot, closed by its mirror image. */
-export const closedByMirror = (right: readonly Point[]): Point[] => [...right, ...mirrored(right).reverse()];
+export const closedByMirror = (right: readonly Point[]): Point[] => [
+  ...right,
+  ...mirroredPoints(right).reverse(),
+];
 
 export const level = (halfWidth: number, y: number): Point[] => [
   { x: -halfWidth, y },
@@ -58,7 +61,7 @@ export const onBothSides = (
   style: Seam['style'] = 'seam',
 ): Seam[] => [
   seam(`${id}Right`, `${name} on your right`, line, style),
-  seam(`${id}Left`, `${name} on your left`, mirrored(line), style),
+  seam(`${id}Left`, `${name} on your left`, mirroredPoints(line), style),
 ];
 
 /** A landmark and its twin: `underarm` gives underarmRight and underarmLeft. */

@@ -1,6 +1,6 @@
 import type { PieceOutline, PieceView } from '../geometry';
 import type { Readings } from '../readings';
-import { closedByMirror, curve, level, mirrored, seam, strip, twins } from './shapes';
+import { closedByMirror, curve, level, mirroredPoints, seam, strip, twins } from './shapes';
 
 /** Depth of a sleeve's turned hem. */
 const SLEEVE_HEM_MM = 20;
@@ -34,7 +34,7 @@ function sleeveOutline(readings: Readings): PieceOutline {
     hoopable: body(-hem),
     seams: [
       seam('hem', 'sleeve hem', level(foot.x, -hem), 'hem'),
-      seam('capSeam', 'armhole seam', [...mirrored(cap).reverse(), ...cap]),
+      seam('capSeam', 'armhole seam', [...mirroredPoints(cap).reverse(), ...cap]),
     ],
     noGo: [strip('hemBand', 'sleeve hem', { left: -foot.x, right: foot.x, top: -hem, bottom: 0 })],
     landmarks: {

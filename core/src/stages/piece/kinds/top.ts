@@ -6,7 +6,7 @@ import {
   contradictionsOf,
   curve,
   level,
-  mirrored,
+  mirroredPoints,
   onBothSides,
   seam,
   strip,
@@ -117,8 +117,8 @@ function neckPiece(half: Half, cut: TopCut, w: number, back: boolean): { edge: P
       ...half.collar,
       ...hood.slice(1),
       top,
-      ...mirrored(hood).reverse(),
-      ...mirrored(half.collar).reverse(),
+      ...mirroredPoints(hood).reverse(),
+      ...mirroredPoints(half.collar).reverse(),
     ];
     return {
       edge: [top, ...[...hood].reverse()],
@@ -129,8 +129,8 @@ function neckPiece(half: Half, cut: TopCut, w: number, back: boolean): { edge: P
   const area = [
     ...half.collar,
     ...[...inner].reverse(),
-    ...mirrored(inner),
-    ...mirrored(half.collar).reverse(),
+    ...mirroredPoints(inner),
+    ...mirroredPoints(half.collar).reverse(),
   ];
   const name = cut.collar === 'rib' || back ? 'collar rib' : 'collar';
   return {
@@ -180,7 +180,7 @@ function sideAt({ underarm, hemCorner }: Half, y: number): Point {
 function seamsOf(half: Half, hemMm: number, hemName: string): Seam[] {
   const hemY = half.hemY - hemMm;
   return [
-    seam('collarSeam', 'collar seam', [...mirrored(half.collar).reverse(), ...half.collar]),
+    seam('collarSeam', 'collar seam', [...mirroredPoints(half.collar).reverse(), ...half.collar]),
     ...onBothSides('shoulderSeam', 'shoulder seam', [half.neckPoint, half.shoulderEnd]),
     ...onBothSides('armholeSeam', 'armhole seam', half.armholeSeam),
     ...onBothSides('sideSeam', 'side seam', [half.underarm, half.hemCorner]),

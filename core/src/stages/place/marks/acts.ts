@@ -4,7 +4,7 @@ import type { Point } from '../../../base/geometry/point';
  * What a hand does with tape and chalk in one step, so that steps can be followed to the letter by a test as by a
  * person. Piece frame, mm; `y` is a level on the piece.
  */
-export type Act =
+export type MarkAct =
   /** A level line so far from a landmark. */
   | { do: 'level'; from: Point; mm: number; way: 'up' | 'down' }
   /** A mark at half of what the tape reads between both edges at a level. */

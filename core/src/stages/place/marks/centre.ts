@@ -1,6 +1,6 @@
 import type { Phrase } from '../../../base/units/phrase';
 import { mm, phrase } from '../../../base/units/phrase';
-import type { Act } from './acts';
+import type { MarkAct } from './acts';
 import type { MarkQuestion, MarkStep } from './markStep';
 import { side, step } from './markStep';
 /** Which side of the wearer a place is on, where the view has one. */
@@ -42,7 +42,7 @@ export function centreStep(q: MarkQuestion, line: string): MarkStep {
 }
 
 /** How the level of the centre is found. */
-export const levelAct = ({ spot: { depth }, centre }: MarkQuestion): Act => ({
+export const levelAct = ({ spot: { depth }, centre }: MarkQuestion): MarkAct => ({
   do: 'level',
   from: depth.at,
   mm: Math.abs(centre.y - depth.at.y),

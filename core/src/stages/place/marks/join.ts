@@ -1,6 +1,6 @@
 import { mm, phrase } from '../../../base/units/phrase';
 import { landmark } from '../placement';
-import type { Act } from './acts';
+import type { MarkAct } from './acts';
 import { axisStep } from './axis';
 import { centreStep } from './centre';
 import { halved, isHalved, lineAt } from './lineSteps';
@@ -13,7 +13,7 @@ function joinSteps(q: MarkQuestion): MarkStep[] {
   const w = halved(q);
   const top = w.second ? landmark(q.outline, w.second.landmark) : { x: 0, y: q.outline.centreFrom };
   const farY = top.y === q.outline.centreTo ? q.outline.centreFrom : q.outline.centreTo;
-  const topAct: Act = w.second ? { do: 'beside', at: top, mm: 0 } : { do: 'halve', y: top.y };
+  const topAct: MarkAct = w.second ? { do: 'beside', at: top, mm: 0 } : { do: 'halve', y: top.y };
   const levelY = w.left.y;
   const apart = q.centre.y - levelY;
   return [

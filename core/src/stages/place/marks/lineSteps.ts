@@ -4,7 +4,7 @@ import { mm, phrase } from '../../../base/units/phrase';
 import type { Evenness } from '../../../model/ticket/piece';
 import { datumName, isA } from '../../piece/geometry';
 import { landmark } from '../placement';
-import type { Act } from './acts';
+import type { MarkAct } from './acts';
 import { type MarkQuestion, type MarkStep, side, step } from './markStep';
 
 /** The face's width, read between two landmarks, and half of it. */
@@ -53,7 +53,7 @@ const lineWords = ({ piece }: MarkQuestion): string =>
 /** A mark at the landmark's own level, beside its middle where the line passes there. */
 function atDatum(q: MarkQuestion): MarkStep {
   const at = lineAt(q, 0);
-  const beside: Act = { do: 'beside', at: { x: 0, y: 0 }, mm: at.x };
+  const beside: MarkAct = { do: 'beside', at: { x: 0, y: 0 }, mm: at.x };
   if (Math.abs(at.x) < 0.05)
     return step(phrase`Mark the middle of ${datumName(q.piece.view)}.`, { cross: at, acts: [beside] });
   return step(
@@ -126,7 +126,7 @@ export function centreLineSteps(q: MarkQuestion): MarkStep[] {
   const first = lineAt(q, y);
   const farY = (y + (y === q.outline.centreFrom ? q.outline.centreTo : q.outline.centreFrom)) / 2;
   const second = w.second ? landmark(q.outline, w.second.landmark) : lineAt(q, farY);
-  const secondAct: Act = w.second ? { do: 'beside', at: second, mm: 0 } : { do: 'halve', y: farY };
+  const secondAct: MarkAct = w.second ? { do: 'beside', at: second, mm: 0 } : { do: 'halve', y: farY };
   return [
     step(
       phrase`Tape across, ${w.name}: it reads ${mm(w.width)}. Mark half, ${mm(w.half)} from either ${w.edge}.`,

@@ -6,7 +6,7 @@ import type { PieceOutline } from '../../piece/geometry';
 import type { PiecePlan } from '../../piece/planPiece';
 import type { Copy } from '../copies';
 import type { RuledSpot } from '../placement';
-import type { Act } from './acts';
+import type { MarkAct } from './acts';
 
 /** One step of the mark card, with what the hand does and what to draw for it. Points in the piece frame, mm. */
 export interface MarkStep {
@@ -18,7 +18,7 @@ export interface MarkStep {
   /** The chalk cross to make. */
   cross: Point | null;
   /** What the hand does, in order. */
-  acts: readonly Act[];
+  acts: readonly MarkAct[];
 }
 
 /** What the steps are worked out from. */

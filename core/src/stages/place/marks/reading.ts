@@ -1,6 +1,6 @@
 import type { Phrase } from '../../../base/units/phrase';
 import { mm, phrase } from '../../../base/units/phrase';
-import type { Act } from './acts';
+import type { MarkAct } from './acts';
 import { levelAct } from './centre';
 import type { MarkQuestion } from './markStep';
 import { side } from './markStep';
@@ -20,7 +20,7 @@ export function readingInWords(q: MarkQuestion, line: string): Phrase {
 }
 
 /** Where the reading leads: along its level from the line, or from an edge. */
-export const readingActs = (q: MarkQuestion, fromLineMm: number): Act[] => [
+export const readingActs = (q: MarkQuestion, fromLineMm: number): MarkAct[] => [
   levelAct(q),
   q.spot.edge
     ? { do: 'from edge', x: q.spot.edge.x, mm: q.centre.x - q.spot.edge.x }

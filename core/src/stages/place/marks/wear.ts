@@ -1,6 +1,6 @@
 import { mm, phrase } from '../../../base/units/phrase';
 import { isA } from '../../piece/geometry';
-import type { Act } from './acts';
+import type { MarkAct } from './acts';
 import { sideNamed } from './centre';
 import type { MarkingWay } from './markMethod';
 import type { MarkQuestion, MarkStep } from './markStep';
@@ -8,7 +8,7 @@ import { step } from './markStep';
 import { readingActs, readingInWords } from './reading';
 
 function wearSteps(q: MarkQuestion): MarkStep[] {
-  const middle: Act[] = [
+  const middle: MarkAct[] = [
     { do: 'beside', at: { x: 0, y: 0 }, mm: 0 },
     { do: 'beside', at: { x: 0, y: 100 }, mm: 0 },
     { do: 'join' },

@@ -10,12 +10,12 @@ import {
   IRON,
   isFirst,
   nameAt,
-  namesOf,
   type Said,
   type SayDeed,
   type SayDeeds,
   SNIPS,
   SPRAY,
+  sheetsInWords,
 } from './say';
 
 const kindIn = (said: Pick<Said<'close'>, 'plan' | 'rules'>) =>
@@ -40,7 +40,7 @@ const bracket: SayDeed<'turn bracket'> = (said) => {
 const hoopSheets: SayDeed<'hoop sheets'> = (said) => {
   const { deed, act, plan } = said;
   const { close, closeCaution } = kindIn(said);
-  const names = namesOf(deed.sheets, plan);
+  const names = sheetsInWords(deed.sheets, plan);
   const hint = deed.paperUp === null ? null : phrase`Paper side of the ${nameAt(deed.paperUp, plan)} up.`;
   return isFirst(act)
     ? {
@@ -73,7 +73,7 @@ const load: SayDeed<'load'> = ({ deed: { how, own } }) => {
 };
 
 const layUnder: SayDeed<'lay under'> = ({ deed, act, plan }) => {
-  const names = namesOf(deed.sheets, plan);
+  const names = sheetsInWords(deed.sheets, plan);
   return isFirst(act)
     ? { text: phrase`Lay ${names} under the cloth, over the lower ring on all sides.`, ring: 'inside' }
     : {
@@ -155,7 +155,7 @@ const close: SayDeed<'close'> = (said) => {
 };
 
 const fuseInHoop: SayDeed<'fuse in hoop'> = ({ deed, plan }) => ({
-  text: phrase`Fuse the cloth to ${namesOf(deed.sheets, plan)} from above, the ring on a flat board: press and lift, off the ring itself; let it cool.`,
+  text: phrase`Fuse the cloth to ${sheetsInWords(deed.sheets, plan)} from above, the ring on a flat board: press and lift, off the ring itself; let it cool.`,
   caution: IRON,
   ring: 'drum',
 });

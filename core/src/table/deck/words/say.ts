@@ -44,7 +44,7 @@ export const nameOf = ({ stabilizer }: Pick<Sheet, 'stabilizer'>): string =>
   within(STABILIZERS[stabilizer].name);
 
 /** The sheets of a stack by their places, in words of a step: "the cut-away and the tear-away". */
-export function namesOf(places: readonly number[], plan: Pick<Plan, 'layers'>): string {
+export function sheetsInWords(places: readonly number[], plan: Pick<Plan, 'layers'>): string {
   return places.map((place) => `the ${nameAt(place, plan)}`).join(' and ');
 }
 
