@@ -87,7 +87,7 @@ test('a hoop is added to the shelf, measured, judged, taken off and put back', {
   await expect(page.getByRole('heading', { name: 'Hoops: 10' })).toBeVisible();
 });
 
-test('a house rule changes every plan, and a number keeps its reason', async ({ page }) => {
+test('a house rule changes every plan, and a number keeps its reason', { tag: '@deep' }, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/rules');
   await page.getByRole('radiogroup', { name: 'Topper' }).getByRole('radio', { name: 'always' }).click();

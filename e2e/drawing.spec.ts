@@ -67,9 +67,9 @@ const REFUSED: [string, string, RegExp][] = [
   ],
 ];
 
-test('a drawing that cannot be used is refused in words, runs nothing and loses nothing', async ({
-  page,
-}) => {
+test('a drawing that cannot be used is refused in words, runs nothing and loses nothing', {
+  tag: '@deep',
+}, async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-01/design');
   // Its stitches are made once it is looked at.

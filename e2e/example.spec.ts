@@ -3,6 +3,7 @@ import { onTicket } from './support/ticket';
 
 onEmptyShop(
   'a guided example leads through the real screens of an empty shop, and nothing of it is kept',
+  { tag: '@deep' },
   async ({ page }) => {
     const sent: string[] = [];
     page.on('request', (request) => {

@@ -111,7 +111,9 @@ test('a whole piece by the keyboard alone', { tag: ['@wide', '@deep'] }, async (
   console.log(`  a whole piece takes ${count.tabs} presses of Tab`);
 });
 
-test('a whole piece by roles and names alone, as a screen reader works it', async ({ page }) => {
+test('a whole piece by roles and names alone, as a screen reader works it', { tag: '@deep' }, async ({
+  page,
+}) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await wholePiece(page, byNames(page));

@@ -77,7 +77,7 @@ const NAMED: readonly string[] = Object.values(PASSED_OVER).filter(
   (remark) => remark !== PASSED_OVER.gradient && remark !== PASSED_OVER.edge,
 );
 
-plain('real drawings are read as a browser shows them', { tag: '@long' }, async ({ page }) => {
+plain('real drawings are read as a browser shows them', { tag: ['@long', '@deep'] }, async ({ page }) => {
   // Each of them is stitched, too, to count its stitches.
   plain.setTimeout(900_000);
   const tools = await toolsInNode();

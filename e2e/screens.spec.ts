@@ -140,7 +140,8 @@ for (const path of [...PAGES, ...TICKETS, ...(LONG ? OTHERS : [])])
       await page.emulateMedia(look);
       const seenAt = SEEN_AT[look.contrast === 'more' ? 'more' : look.colorScheme];
       const isSeen = look === LOOKS[0] || IN_EVERY_LOOK.includes(path);
-      for (const size of LONG ? SIZES : isSeen ? seenAt : []) {
+      const sizes = IN_EVERY_LOOK.includes(path) ? seenAt : [PHONE];
+      for (const size of LONG ? SIZES : isSeen ? sizes : []) {
         await page.setViewportSize(size);
         await drawn(page);
         // Names and roles are the same in all colours.

@@ -3,7 +3,7 @@ import { onTicket } from './support/ticket';
 
 /** Worked example B: a bath towel carried from new to log. */
 test('a bath towel with a dense monogram above the border, from bare cloth to the logbook', {
-  tag: '@wide-deep',
+  tag: ['@wide', '@deep'],
 }, async ({ page }) => {
   const ticket = onTicket(page);
   await ticket.startByHand('Bath towel');

@@ -7,7 +7,7 @@ import kept from '../testing/planPrints.json';
 import { variedJob } from '../testing/variedTickets';
 
 /** So many jobs, kept in blocks so that the file stays short; all of them where they are printed. */
-const JOBS = process.env.PRINT ? 2000 : casesOf(2000, 300);
+const JOBS = process.env.PRINT ? 2000 : casesOf(2000, 150);
 const BLOCK = 50;
 
 type Prints = Record<Printed, string[]>;
