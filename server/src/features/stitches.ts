@@ -7,15 +7,14 @@ import type { Stitches } from '@zt/core/stages/design/stitches/stitches';
 import { clipperHere } from '../compiled';
 import { inTurns } from '../inTurns';
 
-/** So long the computer stitches at most, ms. */
-const LIMIT_MS = 1500;
-/** More is more than one hooping of anything: nobody practises it stitch by stitch. */
+/** So long the computer stitches at most, ms: as long as anybody waits, on a busy one too. */
+const LIMIT_MS = 10_000;
+/** More is more than anybody practises stitch by stitch. */
 const MOST_STITCHES = 150_000;
 const MOST_MM2 = 160_000;
 
-/** Whether a design is stitched in one hooping, as far as is said of it. */
-const isOneHooping = ({ design, hoop }: Plan): boolean =>
-  (design.facts?.stitches ?? 0) <= MOST_STITCHES && (hoop?.laid?.split?.split.parts.length ?? 1) < 2;
+/** Whether there are no more of them, as far as is said of a design, than are worth waiting for. */
+const isFew = ({ design }: Plan): boolean => (design.facts?.stitches ?? 0) <= MOST_STITCHES;
 
 /** Whether its shapes, whatever is said of them, are small enough to be stitched while somebody waits. */
 function isSmall({ shapes }: StitchQuestion): boolean {
@@ -33,7 +32,7 @@ export async function stitchesOf(
   plan: Plan,
   rules: HouseRules,
 ): Promise<Stitches | null> {
-  const question = isOneHooping(plan) ? stitchesAsked(design, { fabric: plan.piece.fabric, rules }) : null;
+  const question = isFew(plan) ? stitchesAsked(design, { fabric: plan.piece.fabric, rules }) : null;
   if (!question || !isSmall(question)) return null;
   return inTurns(stitchesAlone(question, await clipperHere()), LIMIT_MS);
 }

@@ -1,5 +1,4 @@
-import type { Shared } from '@zt/core/sync/merge';
-import { mergeFitting } from '@zt/core/sync/merge';
+import { mergeFitting, type Shared } from '@zt/core/sync/merge';
 import type { z } from 'zod';
 import type { Transaction } from '../db/client';
 import { readKept } from '../db/kept';

@@ -60,6 +60,15 @@ describe('the practice machine over its own interface', () => {
     const [first] = small.job.stops;
     expect(first.path).toHaveLength(first.stitches);
     expect(first.cutBefore.length).toBeGreaterThan(0);
+    const inParts = await lay({
+      ticket: {
+        ...drawn(180),
+        hoop: { ...upright().hoop, hoopId: 'hoop-100x100', method: 'floated', split: true },
+      },
+    });
+    const [part] = inParts.job.stops;
+    expect(part.path).toHaveLength(part.stitches);
+    expect(part.cutBefore).not.toBeNull();
     const large = await lay({ ticket: drawn(1000) });
     expect(large.job?.stops?.[0]?.cutBefore ?? null).toBeNull();
   });
