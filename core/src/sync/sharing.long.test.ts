@@ -165,7 +165,10 @@ class Shop {
     if (!row || from === to) return;
     rows.splice(to, 0, row);
     this.replaced('rows', orderOf(replica.value.rows));
-    this.edits.push({ field: 'rows', value: orderOf(rows), replaced: false });
+    // Moved back to where it was heard or sent last is no change.
+    const known = (replica.inFlight?.value ?? replica.base).rows;
+    if (orderOf(rows) !== orderOf(known))
+      this.edits.push({ field: 'rows', value: orderOf(rows), replaced: false });
     this.devices[device] = { ...replica, value: { ...replica.value, rows } };
   }
 
