@@ -13,7 +13,10 @@ import {
 } from '../services/setAsideApi';
 
 /** Of what there is one of in a shop, what it is called. */
-const WHOLE: Partial<Record<SetAside['place'], string>> = { day: 'The day’s plan', rules: 'The set of house rules' };
+const WHOLE: Partial<Record<SetAside['place'], string>> = {
+  day: 'The day’s plan',
+  rules: 'The set of house rules',
+};
 
 /** What of a page is kept and cannot be read: each named, with a way to mend it or take it away. */
 export function SetAsideRows({ place }: { place: SetAside['place'] }) {
