@@ -1,4 +1,4 @@
-import type { SetAside } from '@zt/core';
+import { SET_ASIDE_PLACES, type SetAside } from '@zt/core';
 import { api } from './api';
 
 type SetAsideRow = Pick<SetAside, 'place' | 'id'>;
@@ -9,17 +9,7 @@ export const setAsideApi = api.injectEndpoints({
     setAside: build.query<SetAside[], void>({ query: () => '/set-aside', providesTags: ['setAside'] }),
     mendRow: build.mutation<unknown, SetAsideRow>({
       query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}/mend`, method: 'POST' }),
-      invalidatesTags: [
-        'setAside',
-        'shelf',
-        'tickets',
-        'logbook',
-        'orders',
-        'customers',
-        'day',
-        'rules',
-        'searches',
-      ],
+      invalidatesTags: ['setAside', ...SET_ASIDE_PLACES],
     }),
     removeRow: build.mutation<unknown, SetAsideRow>({
       query: ({ place, id }) => ({ url: `/set-aside/${place}/${id}`, method: 'DELETE' }),

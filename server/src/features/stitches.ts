@@ -8,7 +8,7 @@ import { clipperHere } from '../compiled';
 import { inTurns } from '../inTurns';
 
 /** So long the computer stitches at most, ms: as long as anybody waits, on a busy one too. */
-const LIMIT_MS = 10_000;
+const LIMIT_MS = 5_000;
 /** More is more than anybody practises stitch by stitch. */
 const MOST_STITCHES = 150_000;
 const MOST_MM2 = 160_000;

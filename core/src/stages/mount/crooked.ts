@@ -79,6 +79,13 @@ function otherwise(q: CrookedQuestion, lie: CrookedPose): Phrase {
   return phrase`Or save the file turned ${deg(Math.abs(by))} ${by >= 0 ? 'clockwise' : 'counter-clockwise'} and load that.`;
 }
 
+/** A turn below this leaves nothing that is seen, degrees. */
+const LEAST_TURN_DEG = 0.05;
+
+/** The turn as it can be keyed, in the machine's own steps. */
+const keyedTurn = (wantedDeg: number, { turnStepDeg }: Pick<CrookedQuestion, 'turnStepDeg'>): number =>
+  Math.round(wantedDeg / turnStepDeg) * turnStepDeg;
+
 function angleFindings(q: CrookedQuestion, lie: CrookedPose, leftOverMm: number): Finding[] {
   const at = { field: 'readings' };
   const [invisible, noticeable] = [
@@ -86,7 +93,10 @@ function angleFindings(q: CrookedQuestion, lie: CrookedPose, leftOverMm: number)
     numberFor(q.rules, MOUNT_NUMBERS.crookedNoticeableMm),
   ];
   if (leftOverMm <= invisible) return [];
-  const left = phrase`The machine turns by ${deg(q.turnStepDeg)}: ${mm(leftOverMm)} are left at the farthest corner`;
+  const wanted = lie.turnDeg + q.designTurnDeg;
+  const isTurned = Math.abs(shortTurnDeg(wanted - keyedTurn(wanted, q))) < LEAST_TURN_DEG;
+  const why = isTurned ? phrase`Keyed as shown` : phrase`The machine turns by ${deg(q.turnStepDeg)}`;
+  const left = phrase`${why}: ${mm(leftOverMm)} are left at the farthest corner`;
   return leftOverMm <= noticeable
     ? [finding('mount', 'mount-crooked-seen', 'warn', phrase`${left}; it can be noticed.`, at)]
     : [
@@ -157,7 +167,7 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
   );
   if (!lie.ok) return failed(lie);
   const wanted = lie.turnDeg + q.designTurnDeg;
-  const keyed = Math.round(wanted / q.turnStepDeg) * q.turnStepDeg;
+  const keyed = keyedTurn(wanted, q);
   const centre = add(rotate(q.designCentre, lie.turnDeg), lie.shift);
   const pose = { turnDeg: keyed, ...centre };
   const { keys, miss } = keysShown(q.facts, q.field, centre, {
@@ -201,7 +211,7 @@ export function planCrooked(q: CrookedQuestion): CrookedPlan | null {
         [
           phrase`the piece lies ${deg(Math.abs(crookedDeg))} ${crookedDeg >= 0 ? 'clockwise' : 'counter-clockwise'} of how it should`,
           phrase`the design must turn ${deg(shortTurnDeg(wanted))}; in steps of ${deg(q.turnStepDeg)} that is ${deg(shortTurnDeg(keyed))}`,
-          phrase`its corners, keyed in those steps and tenths of a millimetre: at most ${mm(leftOverMm)} from where they belong`,
+          phrase`keyed in those steps and to a tenth of a millimetre, no corner lies more than ${mm(leftOverMm)} off`,
           phrase`the readings agree within ${mm(lie.residualMm)}`,
         ],
       ),

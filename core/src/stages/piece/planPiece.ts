@@ -238,7 +238,7 @@ function unmeasuredFindings(
   return asked.flatMap(({ id, name, only, from, to }) => {
     const [a, b] = [landmarks[from], landmarks[to]];
     if (!only || taken[id] !== undefined || !a || !b) return [];
-    const text = phrase`Not measured: ${name}. ${mm(distance(a, b))} is taken, as is usual; the mark lies by it.`;
+    const text = phrase`Still to measure: ${name}. The mark goes by a usual ${mm(distance(a, b))} until then.`;
     return [finding('piece', 'reading-taken-as-usual', 'warn', text, { field: id })];
   });
 }

@@ -3,6 +3,8 @@ import type { Hoop, Shelf } from '../../model/shelf';
 import type { Change, Ticket } from '../../model/ticket';
 import { otherHoop } from '../../model/ticket/hoop';
 import type { NameRow } from '../../model/ticket/names';
+import { again } from '../../planner/again';
+import { wantedPieces } from '../../planner/hands/wantedPieces';
 import { withRowOnTable } from '../../planner/onTable';
 import type { Plan } from '../../planner/planned';
 import { designOfRow } from '../../stages/design/names/onTable';
@@ -24,10 +26,12 @@ export interface Grouping {
   savedMm2: number;
 }
 
-/** Stabilizer for one piece, mm²; null where nothing is hooped. */
-function sheetsMm2({ hoop, layers }: Plan): number | null {
-  const cut = hoop?.cut;
-  return cut && layers ? cut.widthMm * cut.heightMm * layers.sheets.length : null;
+/** Stabilizer for one piece, mm²: its sheets as they are cut; null where nothing is hooped. */
+function sheetsMm2(plan: Plan, rules: HouseRules): number | null {
+  if (!plan.hoop?.laid || !plan.layers) return null;
+  const sheets = wantedPieces(plan, rules).filter(({ thing }) => thing.startsWith('sheet'));
+  const allMm2 = sheets.reduce((sum, { widthMm, heightMm, count }) => sum + widthMm * heightMm * count, 0);
+  return allMm2 / Math.max(1, plan.piece.pieces);
 }
 
 /** Whichever hoop the rules propose, where they lay it. */
@@ -57,7 +61,7 @@ export function grouped(
   for (const one of plans) {
     const own = plannerOf(`alone ${one.row.id}`)(alone(ticket, one), shelf, rules);
     const verdict = own.hoop?.laid?.verdict;
-    const [all, each] = [sheetsMm2(one.plan), sheetsMm2(own)];
+    const [all, each] = [sheetsMm2(one.plan, rules), sheetsMm2(own, rules)];
     if (!verdict?.fits || own.hoop?.method !== one.plan.hoop?.method || all === null || each === null)
       return null;
     const { hoop } = verdict;
@@ -90,13 +94,12 @@ export function partedFrom(ticket: Ticket, { rows }: NameGroup, id: string): Par
   });
   return {
     ticket: {
-      ...ticket,
-      id,
-      settled: [],
-      settledAs: {},
-      offers: {},
+      ...again(ticket, id),
+      // Of the same order still, and what is made of it stays made.
+      due: ticket.due,
+      orderId: ticket.orderId,
       design: { ...ticket.design, names: namesOnly(true), nameSets: setsOf(true) },
-      hoop: { ...ticket.hoop, ...FREE_HOOP },
+      hoop: { ...ticket.hoop, ...FREE_HOOP, done: [] },
     },
     change: { stage: 'design', set: { names: namesOnly(false), nameSets: setsOf(false) } },
   };

@@ -108,7 +108,7 @@ function atCloth({ deed, plan: { stitch: stitched } }: Said<'lay cloth'> | Said<
 const pullTopper: SayDeed<'pull topper'> = (said) =>
   isFirst(said.act)
     ? checked(said)
-    : { text: phrase`Pull the film off what is stitched; the rest of it comes off at the end.` };
+    : { text: phrase`Pull the film off the finished stitches; what is left of it comes off at the end.` };
 
 const trace: SayDeed<'trace'> = (said) =>
   isFirst(said.act)
