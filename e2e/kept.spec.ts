@@ -1,4 +1,5 @@
 import { createClient } from '@libsql/client';
+import { DAY_ID } from '@zt/core/model/day';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { fillIn, onTicket } from './support/ticket';
 
@@ -168,6 +169,37 @@ test('what cannot be read is set aside on its page, mended or taken away and put
   await ticket.reads('“Half a ticket” cannot be read, and is set aside');
   await page.getByRole('button', { name: 'Take Half a ticket away' }).click();
   await expect(page.getByText('is set aside')).toHaveCount(0);
+});
+
+test('a row of any noun that cannot be read is named on its own page, taken away and put back', {
+  tag: '@deep',
+}, async ({ page, shop }) => {
+  const ticket = onTicket(page);
+  const database = createClient({ url: `file:${shop.file}`, timeout: 5000 });
+  const broken = JSON.stringify({ name: 7 });
+  for (const sql of [
+    "INSERT INTO customers (id, customer, name, updated_at) VALUES ('customer-damaged', ?, 'Half a customer', '')",
+    "INSERT INTO orders (id, \"order\", name, state, updated_at) VALUES ('order-damaged', ?, 'Half an order', 'asked', '')",
+    "INSERT INTO searches (id, name, filter) VALUES ('search-damaged', 'Half a search', ?)",
+    `INSERT INTO day_sheets (id, sheet, updated_at) VALUES ('${DAY_ID}', ?, '') ON CONFLICT (id) DO UPDATE SET sheet = excluded.sheet`,
+  ])
+    await database.execute({ sql, args: [broken] });
+  database.close();
+  for (const [address, words] of [
+    ['/customers', '“Half a customer” cannot be read, and is set aside'],
+    ['/orders', '“Half an order” cannot be read, and is set aside'],
+    ['/logbook', '“Half a search” cannot be read, and is set aside'],
+    ['/day', 'The day’s plan cannot be read, and is set aside'],
+  ] as const) {
+    await page.goto(address);
+    await ticket.reads(words);
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /^Take .* away$/ }).click();
+    await ticket.reads(/is taken away\.$/);
+    await expect(page.getByText(words)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Put it back' }).click();
+    await ticket.reads(words);
+  }
 });
 
 test('a house number past its bound stays in its field, and the one before is followed', {

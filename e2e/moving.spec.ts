@@ -86,7 +86,7 @@ test('a ticket that waits for its measures says what is next, and nothing on it 
 test('each of four corners has its own keys on Mount', async ({ page }) => {
   const ticket = onTicket(page);
   await page.goto('/ticket/demo-ticket-12/mount');
-  await page.getByRole('button', { name: 'Keys for the other copies' }).click();
+  await page.getByRole('button', { name: 'Keys of no. 2 to 4' }).click();
   for (const number of [2, 3, 4]) await ticket.reads(new RegExp(`^Keys of no\\. ${number}, hooping \\d`));
   await ticket.saved();
 });

@@ -2,7 +2,7 @@ import { EMPTY_DESIGN } from '@zt/core/model/ticket/design';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { PDFDocument } from 'pdf-lib';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
-import { onTicket } from './support/ticket';
+import { onTicket, putTicket } from './support/ticket';
 
 const NAMES = [
   'Alma',
@@ -168,4 +168,34 @@ test('a list that is broken in places is taken but for those, and letters that n
   await expect(lines).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(lines).toHaveCount(3);
+});
+
+test('names of two lengths: hooped in groups they take less stabilizer, and a group gets a ticket of its own', {
+  tag: '@deep',
+}, async ({ page }) => {
+  const ticket = onTicket(page);
+  const measured = measuredTicket('napkin', 'corner', [50, 12]);
+  const at = await putTicket(page, {
+    ...measured,
+    id: 'napkins-in-groups',
+    name: 'Napkins in groups',
+    design: EMPTY_DESIGN,
+  });
+  await page.goto(`${at}/design`);
+  await page.getByRole('button', { name: 'Add names, one on every piece' }).click();
+  await page
+    .getByRole('textbox', { name: 'Names, each on a line of its own' })
+    .fill(['Jo', 'Bo', 'Al', 'Cy', 'Bartholomew', 'Maximilian'].join('\n'));
+  await page.getByRole('button', { name: 'Put them on the list' }).click();
+  await ticket.reads('6 names put on the list.');
+  const groups = page.getByRole('group', { name: 'Names in groups' });
+  await expect(groups).toContainText(/In 2 groups they take \d+ % less stabilizer/);
+  await groups.getByRole('button', { name: /^A ticket of their own for these \d+$/ }).click();
+  await expect(page).not.toHaveURL(/napkins-in-groups/);
+  const parted = await page.getByTestId('name-line').count();
+  expect(parted).toBeGreaterThan(0);
+  await ticket.saved();
+  await page.goto(`${at}/names`);
+  await expect(page.getByTestId('name-line')).toHaveCount(6 - parted);
+  await expect(groups).toHaveCount(0);
 });

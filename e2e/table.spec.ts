@@ -139,6 +139,62 @@ test('what is chosen in a step is chosen on its card, and the steps after it fol
   await expect(cardText(page)).toContainText(`the piece's top will point ${top}.`);
 });
 
+/** What the cards of a stage say, one after the other, to the last of them. */
+async function cardsFrom(page: Page, address: string, isLast: RegExp): Promise<string[]> {
+  await page.goto(address);
+  await expect(cardText(page)).toBeVisible();
+  const all: string[] = [];
+  for (;;) {
+    const text = (await cardText(page).textContent()) ?? '';
+    all.push(text);
+    if (isLast.test(text) || all.length > 80) return all;
+    await nextStep(page).click();
+    await expect(cardText(page)).not.toHaveText(text);
+  }
+}
+
+/** That the cards say these one after the other, whatever stands between. */
+function inTurn(cards: readonly string[], wanted: readonly RegExp[]): void {
+  let from = 0;
+  for (const one of wanted) {
+    const at = cards.findIndex((text, i) => i >= from && one.test(text));
+    expect(at, `${one} after card ${from} of:\n${cards.join('\n')}`).toBeGreaterThanOrEqual(0);
+    from = at + 1;
+  }
+}
+
+test('each of four corners has its hoop centre, settings, trace and stitches on cards of its own', {
+  tag: '@deep',
+}, async ({ page }) => {
+  const at = await copyOf(page, 'demo-ticket-12');
+  const cards = await cardsFrom(page, `${at}/card/stitch`, /(off the table|^Off the machine)/i);
+  inTurn(
+    cards,
+    [2, 3, 4].flatMap((n) => [
+      /off the machine.*out of the hoop|unhoop/i,
+      new RegExp(`no\\. ${n}`),
+      /notches/i,
+      /latch the hoop/i,
+      new RegExp(`enter its settings|no\\. ${n}.*settings`, 'i'),
+      new RegExp(`^Trace no\\. ${n}`),
+      new RegExp(`(Stitch|Colour \\d+ of) no\\. ${n}`),
+    ]),
+  );
+});
+
+test('the second part of a split design is laid on its crosses, on cards of its own', {
+  tag: '@deep',
+}, async ({ page }) => {
+  const at = await copyOf(page, 'demo-ticket-15');
+  await page.goto(`${at}/hoop`);
+  await page.getByRole('button', { name: /^Split it into 2 hoopings/ }).click();
+  await page.getByRole('button', { name: 'Do it: Split it into 2 hoopings' }).click();
+  await onTicket(page).reads(/Stitched in 2 hoopings/);
+  await onTicket(page).saved();
+  const cards = await cardsFrom(page, `${at}/card/stitch`, /crosses/i);
+  inTurn(cards, [/^Colour 1: /, /unhoop|out of the hoop/i, /part 2/]);
+});
+
 test('where the device has no voice of its own it says so, and goes on in silence', async ({ page }) => {
   await page.goto(`${await copyOf(page, 'demo-ticket-01')}/card/place`);
   await page.getByRole('button', { name: 'Read the steps aloud' }).click();

@@ -110,6 +110,9 @@ type DeedAtMachine =
   | { do: 'enter keys'; keys: { turnDeg: number; mirror: boolean; move: Point } }
   /** A colour of the design, from 0, or all of them. */
   | { do: 'stitch'; stop: number | 'all' }
+  /** The hoop off the machine with the cloth in it, behind a colour, and on it again: the machine keeps its place. */
+  | { do: 'take hoop off'; stop: number }
+  | { do: 'put hoop back'; stop: number }
   | { do: 'lay cloth'; stop: number; isFused: boolean }
   | { do: 'trim cloth'; stop: number };
 

@@ -1,5 +1,5 @@
 import { formatLength, type SideHold } from '@zt/core';
-import { calledKeys } from '@zt/core/stages/mount/copyKeys';
+import { calledKeys, whatFollows } from '@zt/core/stages/mount/copyKeys';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';
@@ -101,7 +101,7 @@ export function MountPanel() {
       </View>
       <TraceFields />
       {mount.copies.length > 0 ? (
-        <Disclosure title="Keys for what follows" label="Keys for the other copies">
+        <Disclosure title={`Keys of ${whatFollows(mount.copies)}`}>
           {mount.copies.map(({ number, copy, part, hooping, hoopTurnDeg, keys, order }) => (
             <Stack key={number} gap={4}>
               <Txt as="label">{`Keys of ${calledKeys({ copy, part })}, hooping ${hooping}${hoopTurnDeg === 0 ? '' : `, the hoop turned ${hoopTurnDeg}° on the piece`}`}</Txt>

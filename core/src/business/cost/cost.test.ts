@@ -2,14 +2,19 @@ import { say } from '../../base/units/phrase';
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../../model/houseRules';
 import type { Shelf } from '../../model/shelf';
 import { applyChange, type Ticket } from '../../model/ticket';
+import { hoopingsOn } from '../../planner/hands/hoopings';
+import { jobActs } from '../../planner/hands/jobActs';
 import { planTicket } from '../../planner/plan';
+import { casesOf } from '../../testing/cases';
 import { oneDesign } from '../../testing/designed';
 import { priced } from '../../testing/priced';
 import { exampleA, exampleB, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
+import { variedJob } from '../../testing/variedTickets';
 import { whatIsCheaper } from './cheaper';
 import type { CostOf } from './costLine';
 import { isWholeCost, leftOfOrder, orderCost, type TicketCost } from './orderCost';
 import { breakEven, leftOf, priceCurve, priceFor } from './price';
+import { timesOfHands } from './runFacts';
 import { spoiltShare } from './spoilt';
 import { trueCost } from './trueCost';
 
@@ -312,4 +317,21 @@ describe('an order', () => {
     const bare = costOf(asked(exampleA(), SAMPLE_SHELF));
     expect(isWholeCost(order([{ id: 'tee', name: 'Tee', cost: bare }]))).toBe(false);
   });
+});
+
+it('hands are counted by the acts of the job: every laying into the hoop, latching and taking off', () => {
+  let [jobs, again] = [0, 0];
+  for (let n = 0; n < casesOf(700, 60); n += 1) {
+    const { ticket, shelf, rules } = variedJob(n);
+    const plan = planTicket(ticket, shelf, rules);
+    if (!plan.mount || !plan.stitch || !plan.finish) continue;
+    const times = timesOfHands(jobActs(plan, rules));
+    const hoopings = hoopingsOn(plan);
+    jobs += 1;
+    again += hoopings > 1 ? 1 : 0;
+    // A hoop that is latched in another place keeps its piece.
+    const places = plan.hoop?.laid?.split?.split.byPositions ? plan.hoop.laid.split.split.parts.length : 1;
+    expect([n, times]).toEqual([n, { hooped: hoopings, latched: hoopings * places, takenOff: hoopings }]);
+  }
+  expect([jobs > casesOf(300, 24), again > casesOf(20, 1)]).toEqual([true, true]);
 });

@@ -1,7 +1,8 @@
 import { numberFor } from '../../catalogue/houseNumber';
 import { WORK_NUMBERS as W } from '../../catalogue/numbers/work';
+import type { Act, DeedName } from '../../model/deed';
 import type { HouseRules } from '../../model/houseRules';
-import { hoopingsOn } from '../../planner/hands/hoopings';
+import { jobActs } from '../../planner/hands/jobActs';
 import type { Plan } from '../../planner/planned';
 import type { StitchPlan } from '../../stages/stitch/planStitch';
 
@@ -27,9 +28,26 @@ export interface RunFacts {
   machineAloneMinutes: number;
 }
 
+/** How often one piece is laid into a hoop, latched and taken off. */
+export interface TimesOfHands {
+  hooped: number;
+  latched: number;
+  takenOff: number;
+}
+
+/** By the acts of its job. */
+export function timesOfHands(acts: readonly Act[]): TimesOfHands {
+  const times = (...deeds: DeedName[]): number => acts.filter(({ deed }) => deeds.includes(deed.do)).length;
+  return {
+    hooped: times('lay hoop'),
+    latched: times('latch'),
+    takenOff: times('take off', 'take off and unhoop'),
+  };
+}
+
 /** What hands do to one piece, in the order of work. */
 export function handsWork(
-  { method, hoopings }: { method: 'hooped' | 'floated'; hoopings: number },
+  { method, hooped, latched, takenOff }: TimesOfHands & { method: 'hooped' | 'floated' },
   rules: HouseRules,
 ): HandsWork[] {
   const work = (id: keyof Numbers, what: string, times: number): HandsWork => ({
@@ -39,9 +57,9 @@ export function handsWork(
   });
   return [
     work('prepareMinutes', 'prepare', 1),
-    method === 'floated' ? work('floatMinutes', 'float', hoopings) : work('hoopMinutes', 'hoop', hoopings),
-    work('mountMinutes', 'put on the machine', hoopings),
-    work('takeOffMinutes', 'take off', hoopings),
+    method === 'floated' ? work('floatMinutes', 'float', hooped) : work('hoopMinutes', 'hoop', hooped),
+    work('mountMinutes', 'put on the machine', latched),
+    work('takeOffMinutes', 'take off', takenOff),
     work('finishMinutes', 'finish', 1),
   ];
 }
@@ -56,14 +74,15 @@ function atMachine({ timeline, stitchings }: StitchPlan, pieces: number) {
 }
 
 /** What a run comes to; null while it is not known how it is held or stitched. */
-export function runFacts({ piece, hoop, mount, stitch }: Plan, rules: HouseRules): RunFacts | null {
+export function runFacts(plan: Plan, rules: HouseRules): RunFacts | null {
+  const { piece, hoop, stitch } = plan;
   if (!hoop?.laid || !stitch) return null;
-  const hoopings = hoopingsOn({ hoop, mount });
+  const times = timesOfHands(jobActs(plan, rules));
   const { pieces } = piece;
   return {
     pieces,
-    hoopings,
-    hands: handsWork({ method: hoop.method, hoopings }, rules),
+    hoopings: times.hooped,
+    hands: handsWork({ method: hoop.method, ...times }, rules),
     ...atMachine(stitch, pieces),
   };
 }

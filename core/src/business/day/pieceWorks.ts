@@ -136,9 +136,10 @@ function oneHooping(ticket: Ticket, { shelf, rules, kinds }: WorksQuestion): One
   if (why || !hoop || !stitch || !machine || !chosen) return { why: why ?? phrase`it has no hoop` };
   const hoopings = hoopingsOn(plan);
   const { firstS, runs } = workRunsOf(stitch.timeline);
-  const [prepare, hooped, mount, takeOff, finish] = handsWork({ method: hoop.method, hoopings }, rules).map(
-    ({ minutes }) => minutes * S_A_MINUTE,
-  );
+  const [prepare, hooped, mount, takeOff, finish] = handsWork(
+    { method: hoop.method, hooped: hoopings, latched: hoopings, takenOff: hoopings },
+    rules,
+  ).map(({ minutes }) => minutes * S_A_MINUTE);
   return {
     hoopings,
     floated: hoop.method === 'floated',

@@ -194,6 +194,18 @@ describe('a fault that is planted is caught', () => {
       'paper-on',
     ],
     [
+      'an appliqué is ironed on the machine',
+      withCloth(shirt),
+      (acts) => without(first(acts, 'take hoop off'))(acts),
+      'hot-machine',
+    ],
+    [
+      'the hoop is not put back after the iron',
+      withCloth(shirt),
+      (acts) => without(first(acts, 'put hoop back'))(acts),
+      'not-mounted',
+    ],
+    [
       'the cloth of an appliqué is not laid',
       withCloth(shirt),
       (acts) => without(first(acts, 'lay cloth'))(acts),

@@ -21,6 +21,7 @@ type OfTheList =
   | 'hot-marks'
   | 'hot-film'
   | 'hot-machine'
+  | 'trimmed-on-machine'
   | 'paper-on'
   | 'not-cut'
   | 'left-over'

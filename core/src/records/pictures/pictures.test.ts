@@ -110,7 +110,9 @@ it('minutes of hands are offered as they were: those of single pieces, by how th
   const numbers = Object.assign({}, ...hands.map((one) => one.numbers));
   expect(picturesOf(timed, { ...RULES, numbers }).hands).toEqual([]);
   expect(
-    handsWork({ method: 'hooped', hoopings: 1 }, { ...RULES, numbers }).map(({ minutes }) => minutes),
+    handsWork({ method: 'hooped', hooped: 1, latched: 1, takenOff: 1 }, { ...RULES, numbers }).map(
+      ({ minutes }) => minutes,
+    ),
   ).toEqual([3, 6, 1.5, 3, 4.5]);
   expect(picturesOf(timed.slice(0, 4), RULES).hands).toEqual([]);
   const several = timed.map((one) => ({

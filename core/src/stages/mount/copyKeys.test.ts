@@ -4,6 +4,7 @@ import { applyChange } from '../../model/ticket';
 import { planTicket } from '../../planner/plan';
 import { exampleA, measuredTicket, SAMPLE_SHELF } from '../../testing/samples';
 import { fieldOf } from '../hoop/judgeHoop';
+import { whatFollows } from './copyKeys';
 import { designAtKeys, missAsKeyed } from './keys';
 
 describe('the keys of further copies', () => {
@@ -26,6 +27,21 @@ describe('the keys of further copies', () => {
       const at = rotate(designAtKeys(design.facts, keys), laid.onPieceDeg);
       expect(Math.hypot(centre.x + at.x - copy.centre.x, centre.y + at.y - copy.centre.y)).toBeLessThan(1.2);
     }
+  });
+
+  it('are called by what follows', () => {
+    const all = [2, 3, 4].map((copy) => ({ copy, part: null }));
+    expect(
+      [
+        all,
+        all.slice(0, 1),
+        [
+          { copy: 1, part: 2 },
+          { copy: 2, part: 1 },
+        ],
+        [],
+      ].map(whatFollows),
+    ).toEqual(['no. 2 to 4', 'no. 2', 'part 2 to part 1 of no. 2', '']);
   });
 
   it('are none where there is one copy', () => {

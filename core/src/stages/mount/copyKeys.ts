@@ -31,6 +31,14 @@ export function calledKeys({ copy, part }: Pick<CopyKeys, 'copy' | 'part'>): str
   return copy === 1 ? `part ${part}` : `part ${part} of no. ${copy}`;
 }
 
+/** "no. 2", "no. 2 to 4", "part 2 to part 3 of no. 2": all that is stitched after the first. */
+export function whatFollows(copies: readonly Pick<CopyKeys, 'copy' | 'part'>[]): string {
+  const [first, last] = [copies[0], copies[copies.length - 1]];
+  if (!first || !last) return '';
+  if (copies.length === 1) return calledKeys(first);
+  return `${calledKeys(first)} to ${last.part === null ? last.copy : calledKeys(last)}`;
+}
+
 /**
  * The keys of every copy but the first, each seen from "centred, upright" in its own hooping: the hoop keeps its turn
  * on the piece, so a copy that is turned is turned by keys; where it then leaves the field, the

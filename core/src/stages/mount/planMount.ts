@@ -1,37 +1,26 @@
 import { add, fullTurnDeg, ORIGIN, type Point, rotate, subtract } from '../../base/geometry/point';
-import { count, mm, type Phrase, percent, phrase } from '../../base/units/phrase';
+import { mm, phrase } from '../../base/units/phrase';
 import { numberFor } from '../../catalogue/houseNumber';
 import { HOOP_NUMBERS } from '../../catalogue/numbers/hoop';
-import type { DeedOf, MachineDeed } from '../../model/deed';
-import { type Finding, finding } from '../../model/finding';
-import type { HouseRules } from '../../model/houseRules';
+import type { Finding } from '../../model/finding';
 import { because, type Reason } from '../../model/reason';
-import { hasUnreadFigure, type Machine } from '../../model/shelf';
+import type { Machine } from '../../model/shelf';
 import type { MarkId, MountInput } from '../../model/ticket/mount';
-import type { Fabric } from '../../model/ticket/piece';
 import type { DesignFacts } from '../design/designFacts';
 import { bastingBox } from '../hoop/basting';
-import { type Miss, whyDesignDoesNotFit } from '../hoop/fit';
+import { whyDesignDoesNotFit } from '../hoop/fit';
 import { fieldOf } from '../hoop/judgeHoop';
-import type { LaidHoop } from '../hoop/layHoop';
-import type { HoopPlan } from '../hoop/planHoop';
 import { TOPS, type TurnRank } from '../hoop/rankTurns';
 import { inHoopFrame } from '../hoop/ring';
-import type { LayersPlan } from '../layers/planLayers';
-import { isA, type PieceKind, type PieceOutline } from '../piece/geometry';
 import type { PlacePlan } from '../place/planPlace';
+import { type Check, checklistOf } from './checklist';
 import { type CopyKeys, copyKeys, partKeys } from './copyKeys';
 import { type CrookedPlan, planCrooked } from './crooked';
-import { type Display, displayFor, looksFindings } from './display';
+import { type Display, displayFor } from './display';
 import { designAtKeys, hullAsKeyed, type KeyStep, type Keys, keyOrder, keysShown } from './keys';
+import { bastingFindings, missFindings, mountFindings, unreadFindings } from './mountFindings';
+import type { MountQuestion } from './mountQuestion';
 import { planTrace, type TracePlan } from './trace';
-
-export interface Check {
-  id: string;
-  text: Phrase;
-  caution: Phrase | null;
-  deed: MachineDeed | DeedOf<'fasten'>;
-}
 
 export interface MountPlan {
   machine: Machine | null;
@@ -59,238 +48,6 @@ export interface MountPlan {
   checklist: Check[];
   findings: Finding[];
   reasons: Reason[];
-}
-
-interface MountQuestion {
-  /** What is stitched in this hooping, of a split design the part in hand. */
-  facts: DesignFacts;
-  /** The whole design. */
-  design: DesignFacts;
-  hoop: HoopPlan & { laid: LaidHoop };
-  layers: LayersPlan;
-  machine: Machine | null;
-  /** The thread of every colour, as the shelf calls it. */
-  threads: readonly string[];
-  kind: PieceKind;
-  place: PlacePlan;
-  /** How far the design is off its rule on the piece, mm, and at what share of its size, in percent. */
-  offset: Point;
-  scalePercent: number;
-  outline: PieceOutline;
-  fabric: Fabric;
-  rules: HouseRules;
-}
-
-/** What of a piece can lie under the hoop unseen. */
-const beneathWords = (kind: PieceKind): string => {
-  if (kind.form === 'flat') return 'corner folded';
-  return isA(kind, 'sleeves') ? 'back, no sleeve' : 'second layer';
-};
-
-const HELD_ON_TOP: Record<NonNullable<LayersPlan['topperHeldBy']>, string> = {
-  'basting box': 'the basting box holds it',
-  pins: 'pin its edges outside the field, heads outwards',
-  tape: 'tape its edges outside the field',
-};
-
-/** How the topper is laid, and what holds it. */
-export const topperWords = (name: string, { topperHeldBy }: Pick<LayersPlan, 'topperHeldBy'>): Phrase =>
-  phrase`${name} on top: ${HELD_ON_TOP[topperHeldBy ?? 'pins']}.`;
-
-/** In the order of the hands: power is off for the needle, and what is entered later would be lost with it. */
-function checklistOf(q: MountQuestion, bastingMm: number | null): Check[] {
-  const check = (id: string, deed: Check['deed'], text: Phrase, caution: Phrase | null = null): Check => ({
-    id,
-    text,
-    caution,
-    deed,
-  });
-  const topper = q.layers.parts.topper.choice;
-  // As the hoop lies there may be no room for the basting box that was planned.
-  const isTaped = bastingMm === null && q.layers.bastingMm !== null;
-  const heldBy =
-    isTaped && q.layers.topperHeldBy === 'basting box' ? 'tape' : (q.layers.topperHeldBy ?? 'pins');
-  const { split } = q.hoop.laid;
-  const place = split?.split.byPositions ? split.index + 1 : null;
-  return [
-    check(
-      'threads',
-      { do: 'lay out threads' },
-      phrase`${q.facts.stops.map((s, i) => `${i + 1} ${q.threads[i] ?? s.name}`).join(', ')}: laid out in order.`,
-    ),
-    check(
-      'needle-fitted',
-      { do: 'fit needle' },
-      phrase`${q.layers.parts.needle.choice.name} needle in.`,
-      phrase`Power off or locked before you change it; the machine's manual says how.`,
-    ),
-    check('bobbin', { do: 'fill bobbin' }, phrase`Bobbin enough for the whole run.`),
-    check('carriage', { do: 'free the carriage' }, phrase`Carriage free before you mount the hoop.`),
-    check(
-      'beneath',
-      { do: 'reach under' },
-      phrase`Reach under the hoop all round: no ${beneathWords(q.kind)} beneath.`,
-    ),
-    check(
-      'latched',
-      { do: 'latch', place },
-      place === null
-        ? phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage.`
-        : phrase`${q.hoop.laid.verdict.hoop.name} latched on the carriage in place ${count(place)}.`,
-    ),
-    check(
-      'needle',
-      { do: 'needle over mark' },
-      phrase`Needle over the centre mark.`,
-      phrase`Hands away from a moving hoop.`,
-    ),
-    check(
-      'direction',
-      { do: 'see the top' },
-      phrase`The top of the piece points ${TOPS[q.hoop.laid.turnDeg]}.`,
-    ),
-    check('pins', { do: 'clear the field' }, phrase`Pins, sticker and tape out of the field.`),
-    // Over cloth that is still to be laid and trimmed it comes later (`topperAfter`).
-    ...(topper.id === 'none' || q.facts.cloths.length > 0
-      ? []
-      : [
-          check(
-            'topper',
-            { do: 'lay topper', by: heldBy },
-            topperWords(topper.name, { topperHeldBy: heldBy }),
-          ),
-        ]),
-    check(
-      'trace',
-      { do: 'trace' },
-      phrase`Trace run: the foot clears ring, clips and magnets.`,
-      phrase`A needle on the ring can shatter: wear glasses, keep your face back.`,
-    ),
-    ...(isTaped
-      ? [
-          check(
-            'tape',
-            { do: 'fasten', by: 'tape' },
-            phrase`No room for a basting box: tape the piece at the ring's edge, outside the field.`,
-          ),
-        ]
-      : []),
-    ...(bastingMm === null
-      ? []
-      : [
-          check(
-            'baste',
-            { do: 'baste', mm: bastingMm },
-            phrase`Basting box ${mm(bastingMm)} outside the design, stitched first.`,
-          ),
-        ]),
-  ];
-}
-
-/** A figure of the machine that could not be taken: what is worked out with the one before may be wrong. */
-const unreadFindings = (machine: Machine | null): Finding[] =>
-  machine && hasUnreadFigure(machine)
-    ? [
-        finding(
-          'mount',
-          'mount-machine-unread',
-          'stop',
-          phrase`A figure of ${machine.name} was typed and could not be taken: open it on the shelf and type it again.`,
-        ),
-      ]
-    : [];
-
-/** What this machine's screen cannot do: then it is done in the file. */
-function limitFindings({ machine, facts }: MountQuestion, mirror: boolean): Finding[] {
-  if (!machine) return [];
-  const { leastPercent, mostPercent } = machine.resize;
-  const scale = Math.round(facts.scale * 100);
-  const found: Finding[] = [];
-  if (mirror && !machine.mirrors)
-    found.push(
-      finding(
-        'mount',
-        'mount-no-mirror',
-        'warn',
-        phrase`${machine.name} cannot mirror: save the file mirrored, and load that.`,
-      ),
-    );
-  if (scale < leastPercent || scale > mostPercent)
-    found.push(
-      finding(
-        'mount',
-        'mount-resize',
-        'warn',
-        phrase`${machine.name} resizes from ${percent(leastPercent)} to ${percent(mostPercent)}: save the file at ${percent(scale)}, and load that.`,
-      ),
-    );
-  return found;
-}
-
-/** The keys as shown bring the design out of the field, though it fits as it was drawn: mirrored it is another shape. */
-function missFindings(miss: Miss | null, mirror: boolean): Finding[] {
-  if (!miss || !mirror) return [];
-  const by = Math.max(miss.widthMm, miss.heightMm);
-  return [
-    finding('mount', 'mount-mirror-misses', 'stop', phrase`Mirrored it reaches ${mm(by)} past the field.`, {
-      mends: [
-        {
-          label: phrase`Take the mirror off`,
-          result: phrase`it lies inside the field`,
-          change: { stage: 'mount', set: { mirror: false } },
-        },
-      ],
-    }),
-  ];
-}
-
-function mountFindings(q: MountQuestion, chosen: TurnRank, mirror: boolean): Finding[] {
-  const found: Finding[] = [];
-  const better = q.hoop.ranks[0];
-  if (mirror && q.facts.lettering) {
-    found.push({
-      code: 'mount-mirrored-letters',
-      stage: 'mount',
-      severity: 'stop',
-      text: phrase`Mirrored lettering reads backwards.`,
-      mends: [
-        {
-          label: phrase`Take the mirror off`,
-          result: phrase`the letters read forwards`,
-          change: { stage: 'mount', set: { mirror: false } },
-        },
-      ],
-    });
-  }
-  found.push(...looksFindings(q.facts, mirror, q), ...limitFindings(q, mirror));
-  if (chosen.overMm > 0) {
-    const mends: Finding['mends'] =
-      better && better.overMm < chosen.overMm
-        ? [
-            {
-              label: phrase`Top ${better.topPoints}`,
-              result: phrase`${mm(better.inThroatMm)} towards the body`,
-              change: { stage: 'hoop', set: { turnDeg: better.turnDeg } },
-            },
-          ]
-        : [];
-    found.push({
-      code: 'mount-throat',
-      stage: 'mount',
-      severity: mends.length > 0 ? 'warn' : 'note',
-      text: phrase`${mm(chosen.inThroatMm)} of cloth lie towards the machine's body, its throat takes ${mm(q.machine?.throatMm ?? 0)}: roll up the last ${mm(chosen.overMm)} and tape it.`,
-      mends,
-    });
-  }
-  if (!q.machine)
-    found.push({
-      code: 'mount-no-machine',
-      stage: 'mount',
-      severity: 'note',
-      text: phrase`No machine on the shelf takes this hoop.`,
-      mends: [],
-    });
-  return found;
 }
 
 /** The marks that a piece can have, in its own frame: the centre and the four axis ends. mm. */
@@ -374,20 +131,6 @@ function bastingAsKeyed({ layers, facts, hoop, rules }: MountQuestion, keys: Key
       (mm) => whyDesignDoesNotFit(bastingBox(outline, mm), field, { turnDeg: 0, ...ORIGIN }) === null,
     ) ?? null
   );
-}
-
-/** What was to be basted and has no room, as the hoop lies. */
-function bastingFindings({ layers }: MountQuestion, bastingMm: number | null): Finding[] {
-  if (layers.bastingMm === null || bastingMm !== null) return [];
-  const film = layers.topperHeldBy === 'basting box' ? phrase` and cut the film past the field` : phrase``;
-  return [
-    finding(
-      'mount',
-      'mount-basting-misses',
-      'warn',
-      phrase`As the hoop lies a basting box would leave the field: hoop it again, or tape the piece${film}.`,
-    ),
-  ];
 }
 
 /** Which way round the piece goes on the machine, what to key in, and the checks before the first stitch. */

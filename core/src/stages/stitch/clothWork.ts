@@ -17,7 +17,7 @@ export interface ClothWork {
 
 const STILL = phrase`The machine stands still before a hand goes into the hoop.`;
 const IRON = phrase`Iron and steam burn: tip of a small iron, low heat, away from the hoop.`;
-const SNIPS = phrase`Scissors away from you; the hoop comes off the machine, the cloth never out of the hoop.`;
+const SNIPS = phrase`Scissors away from you; the cloth stays in the hoop.`;
 
 function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
   if (way === 'trimmed')
@@ -25,7 +25,7 @@ function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
   if (way === 'turned')
     return phrase`Every piece right side up, its edges turned under, the fold on the line.`;
   return cloth.fused
-    ? phrase`Hoop off the machine, on a padded board. Peel the paper off the web: every piece right side up, web down, even all round its line; press and lift, do not slide.`
+    ? phrase`On a padded board: peel the paper off the web; every piece right side up, web down, even all round its line; press and lift, do not slide.`
     : phrase`Every piece right side up, even all round its line; a touch of temporary spray adhesive holds it.`;
 }
 

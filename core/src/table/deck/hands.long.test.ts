@@ -35,7 +35,7 @@ describe('an appliqué with a topper', () => {
       const film = ids.findIndex((id) => id.endsWith('topper'));
       expect(ids).not.toContain('check topper');
       // Placement, tack-down and edge are stops 0 to 2, then comes the dot of thread alone; a raw edge has no third.
-      const trimmed = way === 'trimmed' ? 'cloth 1 trim' : 'stitch 1';
+      const trimmed = way === 'trimmed' ? 'cloth 1 on' : 'stitch 1';
       expect(ids[film - 1]).toBe(trimmed);
       expect(ids[film + 1]).toBe('stitch 2');
     },
@@ -70,8 +70,14 @@ describe('cloth that takes no iron', () => {
   });
 
   it('is fused elsewhere: paper off, the hoop off the machine', () => {
-    const lay = planOf(withCloth(exampleA(), fusedCloth)).stitch?.stops[0]?.time.cloth;
-    expect(say(lay?.how ?? [], MM)).toMatch(/^Hoop off the machine.*Peel the paper off the web/);
+    const steps = jobSteps(planOf(withCloth(exampleA(), fusedCloth)), SAMPLE_RULES);
+    const at = steps.findIndex(({ id }) => id === 'cloth 0 lay');
+    expect(steps.slice(at - 1, at + 2).map(({ text }) => say(text, MM))).toEqual([
+      'Take the hoop off the machine; the cloth stays in it.',
+      'Lay the red cotton on its line.',
+      'Latch the hoop on the machine again.',
+    ]);
+    expect(say(steps[at]?.hint ?? [], MM)).toMatch(/peel the paper off the web/);
   });
 });
 

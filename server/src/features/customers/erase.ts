@@ -1,8 +1,9 @@
 import type { LogFilter, LogSummary, Ticket } from '@zt/core';
-import { isOpenState, type Order } from '@zt/core/model/order';
+import { isOpenState, type Order, OrderSchema } from '@zt/core/model/order';
 import type { Erased } from '@zt/core/model/ordersApi';
 import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
+import { readKept, textOf } from '../../db/kept';
 import { customers } from '../../db/schema/customers';
 import { earlierStates } from '../../db/schema/earlierStates';
 import { logEntries } from '../../db/schema/logEntries';
@@ -42,11 +43,22 @@ const bareOrder = ({ offers: _, unread: __, ...order }: Order): Order => ({
   note: '',
 });
 
-/** What still waits on a customer: open orders, and tickets on the bench. Throws where anything does. */
-function refuseWhileOpen(open: readonly Order[], onBench: number) {
-  if (open.length === 0 && onBench === 0) return;
+interface TheirOrder {
+  id: string;
+  /** Null where it cannot be read. */
+  order: Order | null;
+  state: Order['state'];
+  deletedAt: string | null;
+}
+
+/** What still waits on a customer: open orders, those that cannot be read, and tickets on the bench. Throws where anything does. */
+function refuseWhileOpen(onBook: readonly TheirOrder[], onBench: number) {
+  if (onBook.length === 0 && onBench === 0) return;
+  const unread = onBook.filter(({ order }) => order === null).length;
+  const open = onBook.length - unread;
   const what = [
-    ...(open.length > 0 ? [`${open.length === 1 ? 'an order is' : `${open.length} orders are`} open`] : []),
+    ...(open > 0 ? [`${open === 1 ? 'an order is' : `${open} orders are`} open`] : []),
+    ...(unread > 0 ? [`${unread === 1 ? 'an order' : `${unread} orders`} cannot be read`] : []),
     ...(onBench > 0 ? [`${onBench === 1 ? 'a ticket is' : `${onBench} tickets are`} on the bench`] : []),
   ].join(' and ');
   throw new ApiError(
@@ -54,6 +66,30 @@ function refuseWhileOpen(open: readonly Order[], onBench: number) {
     'still-open',
     `For them ${what}: hand it over, or take it off first. Nothing was erased.`,
   );
+}
+
+async function ordersOf(tx: Transaction, customerId: string): Promise<TheirOrder[]> {
+  const { id, state, deletedAt } = orders;
+  const rows = await tx
+    .select({ id, state, deletedAt, text: textOf(orders.order) })
+    .from(orders)
+    .where(eq(orders.customerId, customerId));
+  return rows.map(({ text, ...row }) => {
+    const kept = readKept<Order>(text, OrderSchema);
+    return { ...row, order: kept.ok ? kept.value : null };
+  });
+}
+
+/** Of an order that cannot be read nobody can say what is the customer's in it: it goes as a whole. */
+async function eraseOrders(tx: Transaction, theirs: readonly TheirOrder[]) {
+  for (const { id, order } of theirs) {
+    if (!order) {
+      await tx.delete(orders).where(eq(orders.id, id));
+      continue;
+    }
+    const next = bareOrder(order);
+    await tx.update(orders).set({ order: next, name: next.name, customerId: null }).where(eq(orders.id, id));
+  }
 }
 
 async function eraseTickets(tx: Transaction, ids: readonly string[]) {
@@ -101,7 +137,7 @@ async function eraseSearches(tx: Transaction, name: string) {
 export async function eraseCustomer(tx: Transaction, id: string): Promise<Omit<Erased, 'backups'>> {
   const customer = await findCustomer(tx, id);
   if (!customer) throw notFound('customer');
-  const theirs = await tx.select().from(orders).where(eq(orders.customerId, id));
+  const theirs = await ordersOf(tx, id);
   const orderIds = theirs.map((row) => row.id);
   const ofOrders = orderIds.length > 0 ? inArray(tickets.orderId, orderIds) : undefined;
   const made = await tx
@@ -109,9 +145,7 @@ export async function eraseCustomer(tx: Transaction, id: string): Promise<Omit<E
     .from(tickets)
     .where(and(sql`json_valid(${tickets.ticket})`, or(ofOrders, isCalled(tickets.ticket, customer.name))));
   refuseWhileOpen(
-    theirs
-      .filter(({ deletedAt, state }) => deletedAt === null && isOpenState(state))
-      .map(({ order }) => order),
+    theirs.filter(({ order, deletedAt, state }) => deletedAt === null && (!order || isOpenState(state))),
     made.filter(({ loggedAs, deletedAt }) => loggedAs === null && deletedAt === null).length,
   );
   const ticketIds = made.map((row) => row.id);
@@ -120,13 +154,7 @@ export async function eraseCustomer(tx: Transaction, id: string): Promise<Omit<E
     .select({ id: logEntries.id })
     .from(logEntries)
     .where(and(isNull(logEntries.deletedAt), or(ofTickets, isCalled(logEntries.summary, customer.name))));
-  for (const { id: orderId, order } of theirs) {
-    const next = bareOrder(order);
-    await tx
-      .update(orders)
-      .set({ order: next, name: next.name, customerId: null })
-      .where(eq(orders.id, orderId));
-  }
+  await eraseOrders(tx, theirs);
   await eraseTickets(tx, ticketIds);
   await eraseEntries(
     tx,

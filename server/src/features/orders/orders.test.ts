@@ -266,6 +266,23 @@ describe('a customer', () => {
     expect((await erase()).status).toBe(404);
   });
 
+  it('waits for an order of theirs that cannot be read, and goes with it once that is taken away', async () => {
+    await finish();
+    const half = JSON.stringify({ id: 'order-number-9', brought: 'her aunt’s napkins' });
+    await shop.store.db.run(
+      sql`INSERT INTO orders (id, "order", name, state, customer_id, updated_at) VALUES ('order-number-9', ${half}, '', 'paid', 'customer-mina', '')`,
+    );
+    const refused = await erase();
+    expect([refused.status, (await refused.json()).message]).toEqual([
+      409,
+      'For them an order cannot be read: hand it over, or take it off first. Nothing was erased.',
+    ]);
+    await shop.store.db.run(sql`UPDATE orders SET deleted_at = 'then' WHERE id = 'order-number-9'`);
+    expect((await (await erase()).json()).orders).toBe(2);
+    const rows = await shop.store.db.all(sql`SELECT * FROM orders`);
+    expect(JSON.stringify(rows)).not.toContain('aunt');
+  });
+
   it('is told of the backups that still hold the name', async () => {
     await finish();
     await shop.post('/api/backups');

@@ -21,17 +21,23 @@ function betweenStops(
   stop: number,
 ): [string, Deed][] {
   const deeds: [string, Deed][] = [];
-  if (cloth)
-    deeds.push([
+  if (cloth) {
+    const isFused = (applique?.of.cloth.fused && applique.of.way !== 'trimmed') ?? false;
+    const work: [string, Deed] = [
       `cloth ${stop} ${cloth.id}`,
-      cloth.id === 'trim'
-        ? { do: 'trim cloth', stop }
-        : {
-            do: 'lay cloth',
-            stop,
-            isFused: (applique?.of.cloth.fused && applique.of.way !== 'trimmed') ?? false,
-          },
-    ]);
+      cloth.id === 'trim' ? { do: 'trim cloth', stop } : { do: 'lay cloth', stop, isFused },
+    ];
+    // Neither an iron nor scissors come near the machine.
+    deeds.push(
+      ...(cloth.id === 'trim' || isFused
+        ? ([
+            [`cloth ${stop} off`, { do: 'take hoop off', stop }],
+            work,
+            [`cloth ${stop} on`, { do: 'put hoop back', stop }],
+          ] satisfies [string, Deed][])
+        : [work]),
+    );
+  }
   // Over the cloth of an appliqué the topper is laid once that is in its place, before what covers its edge.
   const isTopped = layers !== null && layers.parts.topper.choice.id !== 'none';
   if (isTopped && stitch && topperAfter(stitch.stops) === stop)

@@ -3,7 +3,7 @@ import type { DisplayUnits } from '../../../base/units/length';
 import type { MachineDeed } from '../../../model/deed';
 import { appliquesOf } from '../acts/before';
 import type { Hands } from '../job';
-import { type DoDeed, type DoDeeds, nothing, stopOf, take } from './doDeeds';
+import { type DoDeed, type DoDeeds, iron, nothing, stopOf, take } from './doDeeds';
 
 /** How far stitching may lie off its marks, mm: what two readings of a tape by its own marks round away, and a machine's step. */
 const mostOffMm = (units: DisplayUnits): number =>
@@ -148,15 +148,16 @@ const layCloth: DoDeed<'lay cloth'> = ({ stop, isFused }, hands) => {
   const cloth = of ? appliquesOf(job.results).indexOf(of) : -1;
   if (!state.clothsCut.has(cloth)) refuse('not-cut');
   if (isFused) {
-    if (!job.takesIron) refuse('hot-cloth');
+    iron(hands);
     if (state.isWet) refuse('wet-fused');
-    if (state.isMarked && state.areMarksInk) refuse('hot-marks');
   }
   if (state.webbed.has(cloth) && !isFused && of?.way !== 'trimmed') refuse('paper-on');
   state.laid.add(stopOf(stop, hands));
 };
 
-export const DO_MACHINE: DoDeeds<MachineDeed['do'] | 'enter keys' | 'stitch' | 'lay cloth' | 'trim cloth'> = {
+export const DO_MACHINE: DoDeeds<
+  MachineDeed['do'] | 'enter keys' | 'stitch' | 'take hoop off' | 'put hoop back' | 'lay cloth' | 'trim cloth'
+> = {
   'lay out threads': nothing,
   'fit needle': (_, { state, refuse }) => {
     if (state.keys) refuse('keys-lost');
@@ -189,9 +190,18 @@ export const DO_MACHINE: DoDeeds<MachineDeed['do'] | 'enter keys' | 'stitch' | '
     state.isTraced = false;
   },
   stitch,
+  'take hoop off': (_, { state, refuse }) => {
+    if (!state.isOnMachine) refuse('not-mounted');
+    state.isOnMachine = false;
+  },
+  'put hoop back': (_, { state, refuse }) => {
+    if (state.closed === 'no') refuse('hoop-open');
+    state.isOnMachine = true;
+  },
   'lay cloth': layCloth,
   'trim cloth': ({ stop }, hands) => {
     if (hands.state.topper) hands.refuse('pinned-down');
+    if (hands.state.isOnMachine) hands.refuse('trimmed-on-machine');
     hands.state.trimmed.add(stopOf(stop, hands));
   },
 };

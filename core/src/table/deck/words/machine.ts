@@ -1,6 +1,6 @@
 import { count, minutes, mm, type Phrase, phrase } from '../../../base/units/phrase';
 import { wantedPieces } from '../../../planner/hands/wantedPieces';
-import { topperWords } from '../../../stages/mount/planMount';
+import { topperWords } from '../../../stages/mount/checklist';
 import type { Words } from '../step';
 import {
   type AnySaid,
@@ -105,6 +105,19 @@ function atCloth({ deed, plan: { stitch: stitched } }: Said<'lay cloth'> | Said<
   return cloth ? { text: sentence(cloth.what), hint: cloth.how, caution: cloth.caution } : { text: [] };
 }
 
+/** The colour and the copy whose cloth the hoop is taken off for are told by the steps beside it. */
+const takeHoopOff: SayDeed<'take hoop off'> = () => ({
+  text: phrase`Take the hoop off the machine; the cloth stays in it.`,
+  hint: phrase`Leave the machine on: it keeps its place.`,
+  caution: phrase`Wait until the machine stands still.`,
+});
+
+const putHoopBack: SayDeed<'put hoop back'> = () => ({
+  text: phrase`Latch the hoop on the machine again.`,
+  hint: phrase`Key in nothing: it goes on where it stopped.`,
+  caution: phrase`Hands away from a moving hoop.`,
+});
+
 const pullTopper: SayDeed<'pull topper'> = (said) =>
   isFirst(said.act)
     ? checked(said)
@@ -134,6 +147,8 @@ export const SAY_MACHINE: SayDeeds<
   | 'baste'
   | 'enter keys'
   | 'stitch'
+  | 'take hoop off'
+  | 'put hoop back'
   | 'lay cloth'
   | 'trim cloth'
 > = {
@@ -144,6 +159,8 @@ export const SAY_MACHINE: SayDeeds<
   baste,
   'enter keys': enterKeys,
   stitch,
+  'take hoop off': takeHoopOff,
+  'put hoop back': putHoopBack,
   'lay cloth': atCloth,
   'trim cloth': atCloth,
 };
