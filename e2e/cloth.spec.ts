@@ -82,7 +82,9 @@ test('a word of cloth, cut before: from Design to the cut file, the cutter, the 
   await page.goto(`${at}/card/stitch`);
   for (const card of [
     /placement line\.$/,
+    'Take the hoop off the machine; the cloth stays in it.',
     'Lay the gingham on its line.',
+    'Latch the hoop on the machine again.',
     /tack-down\.$/,
     /film.* on top: (pin|tape) its edges outside the field/,
     /satin edge\.$/,

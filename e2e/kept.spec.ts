@@ -176,14 +176,19 @@ test('a row of any noun that cannot be read is named on its own page, taken away
 }, async ({ page, shop }) => {
   const ticket = onTicket(page);
   const database = createClient({ url: `file:${shop.file}`, timeout: 5000 });
-  const broken = JSON.stringify({ name: 7 });
-  for (const sql of [
-    "INSERT INTO customers (id, customer, name, updated_at) VALUES ('customer-damaged', ?, 'Half a customer', '')",
-    "INSERT INTO orders (id, \"order\", name, state, updated_at) VALUES ('order-damaged', ?, 'Half an order', 'asked', '')",
-    "INSERT INTO searches (id, name, filter) VALUES ('search-damaged', 'Half a search', ?)",
-    `INSERT INTO day_sheets (id, sheet, updated_at) VALUES ('${DAY_ID}', ?, '') ON CONFLICT (id) DO UPDATE SET sheet = excluded.sheet`,
-  ])
-    await database.execute({ sql, args: [broken] });
+  for (const [name, sql] of [
+    ['Half a customer', "customers (id, customer, name, updated_at) VALUES ('customer-damaged', ?, '', '')"],
+    [
+      'Half an order',
+      "orders (id, \"order\", name, state, updated_at) VALUES ('order-damaged', ?, '', 'asked', '')",
+    ],
+    ['Half a search', "searches (id, name, filter) VALUES ('search-damaged', 'Half a search', ?)"],
+    ['', `day_sheets (id, sheet, updated_at) VALUES ('${DAY_ID}', ?, '')`],
+  ] as const)
+    await database.execute({
+      sql: `INSERT OR REPLACE INTO ${sql}`,
+      args: [JSON.stringify({ name, due: 7, customer: 7, later: 7 })],
+    });
   database.close();
   for (const [address, words] of [
     ['/customers', '“Half a customer” cannot be read, and is set aside'],

@@ -204,7 +204,7 @@ function dots(many: number) {
 test('making is stopped and begun again; the ticket stays, and its figures are told', async ({ page }) => {
   const address = await copyOf(page, 'demo-ticket-01', (ticket) => ({
     ...ticket,
-    design: { ...ticket.design, parts: [dots(1600)], order: null, made: null },
+    design: { ...ticket.design, parts: [dots(2600)], order: null, made: null },
   }));
   await page.goto(`${address}/stitch`);
   await expect(page.getByRole('progressbar', { name: 'Stitches being made' })).toBeVisible();

@@ -14,15 +14,14 @@ import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
-import { announce } from '../everyone/announce';
 import { useIsExample } from '../example/useExample';
 import { newId } from '../hooks/newId';
 import { today } from '../hooks/today';
 import { useAtRest } from '../hooks/useAtRest';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';
 import { useAdviceQuery } from '../services/logbookApi';
-import { ticketsApi } from '../services/ticketsApi';
 import { useShop } from '../shop/useShop';
+import { ticketQueued } from '../store/editor';
 import { useAppDispatch } from '../store/store';
 import { usePalette } from '../theme/palette';
 
@@ -181,9 +180,7 @@ export function PastPieces({ on }: { on: 'layers' | 'hoop' }) {
     const { trialOf } = await import('@zt/core/records/evidence/trial');
     const trial = trialOf({ ticket, plan }, thing, { id: newId(), swatch: true, decides });
     if (!trial) return;
-    // Kept before it is opened: the one that is open here stays so until then.
-    const saved = await dispatch(ticketsApi.endpoints.saveTicket.initiate({ ticket: trial, rev: 0 }));
-    if (saved.error) return announce('The swatch could not be kept: the shop’s computer does not answer.');
+    dispatch(ticketQueued({ ticket: trial, base: trial, rev: 0 }));
     router.push(`/ticket/${trial.id}/hoop`);
   };
   if (!text && near.length === 0 && stacks.every(({ ofKind }) => ofKind === 0)) return null;

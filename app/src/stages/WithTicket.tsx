@@ -6,7 +6,7 @@ import { Txt } from '../components/ui/Txt';
 import { OpenTicketProvider } from '../hooks/useTicket';
 import { useTicketQuery } from '../services/ticketsApi';
 import { type Shop, useShop } from '../shop/useShop';
-import { ticketOpened } from '../store/editor';
+import { isNewHere, ticketOpened } from '../store/editor';
 import { ticketHere } from '../store/shopNow';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { PartsAtWork } from './design/PartsAtWork';
@@ -15,11 +15,11 @@ import { PartsAtWork } from './design/PartsAtWork';
 function useEditedTicket(id: string) {
   const dispatch = useAppDispatch();
   const open = useAppSelector((state) => state.editor.present?.id === id);
-  const isNew = useAppSelector(({ editor: { present, rev } }) => present?.id === id && rev === 0);
+  const isNew = useAppSelector(({ editor }) => isNewHere(editor, id));
   const kept = useTicketQuery(id, { skip: isNew });
   /** While it cannot be asked for: what this device has of it. */
   const here = useAppSelector((state) => ticketHere(state, id));
-  const found = kept.data?.ticket.id === id ? kept.data : kept.isError ? here : null;
+  const found = kept.data?.ticket.id === id ? kept.data : kept.isError || isNew ? here : null;
   /** Another ticket may be open in a page over this one: only the one in sight takes hold. */
   const isShown = useIsFocused();
   useEffect(() => {

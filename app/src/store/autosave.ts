@@ -15,6 +15,7 @@ import {
   ticketNamed,
   ticketOpened,
   ticketPut,
+  ticketQueued,
   ticketStarted,
   undone,
 } from './editor';
@@ -43,6 +44,7 @@ const isChange = isAnyOf(
   redone,
   ticketOpened,
   ticketStarted,
+  ticketQueued,
   ticketHeard,
   offerSettled,
   outboxFound,

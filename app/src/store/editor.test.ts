@@ -7,6 +7,7 @@ import {
   type EditorState,
   editorReducer,
   gestureEnded,
+  isNewHere,
   mendTaken,
   namesMade,
   offerSettled,
@@ -21,6 +22,7 @@ import {
   ticketHeard,
   ticketNamed,
   ticketOpened,
+  ticketQueued,
   undone,
 } from './editor';
 
@@ -154,6 +156,36 @@ describe('the editor', () => {
       ticketNamed({ name: 'Crew' }),
     );
     expect([state.present?.name, state.past.length]).toEqual(['Crew', 1]);
+  });
+});
+
+describe('a ticket that is not open', () => {
+  const other = newTicket('another-ticket', 'hand-towel');
+  const named = (name: string) => ticketQueued({ ticket: { ...other, name }, base: other, rev: 4 });
+  const waiting = ({ waiting: all }: EditorState) => all.map(({ rev, value }) => [rev, value.id, value.name]);
+
+  it('waits to be sent, and the open one stays open', () => {
+    const state = play(opened(), named('Lantern'));
+    expect(state.present).toBe(TICKET);
+    expect(waiting(state)).toEqual([[4, 'another-ticket', 'Lantern']]);
+  });
+
+  it('is changed once more on top of what waits', () => {
+    const due = ticketQueued({ ticket: { ...other, due: '2026-12-24' }, base: other, rev: 4 });
+    const [one] = play(opened(), named('Lantern'), due).waiting;
+    expect([one?.value.name, one?.value.due]).toEqual(['Lantern', '2026-12-24']);
+  });
+
+  it('is new here until it was sent, and opened with what waits', () => {
+    const state = play(opened(), ticketQueued({ ticket: other, base: other, rev: 0 }));
+    expect([isNewHere(state, other.id), isNewHere(state, TICKET.id)]).toEqual([true, false]);
+    const then = play(state, ticketOpened({ ticket: other, rev: 0 }));
+    expect(then).toMatchObject({ present: other, rev: 0, save: 'unsaved', waiting: [] });
+  });
+
+  it('that is open after all is changed as a step to undo', () => {
+    const state = play(opened(), ticketQueued({ ticket: { ...TICKET, name: 'Oars' }, base: TICKET, rev: 3 }));
+    expect([state.present?.name, state.past.length, state.waiting.length]).toEqual(['Oars', 1, 0]);
   });
 });
 

@@ -153,6 +153,10 @@ export function openReplica({ present, rev, base, inFlight }: EditorState): Repl
   return present && { rev, base: base ?? present, value: present, inFlight };
 }
 
+/** Whether a ticket was begun here, and the shop's computer has not heard of it yet. */
+export const isNewHere = ({ present, rev, waiting }: EditorState, id: string): boolean =>
+  present?.id === id ? rev === 0 : waiting.some((w) => w.value.id === id && w.rev === 0);
+
 /** What waits to be saved once another ticket is opened: what waited before, and the one that is left. */
 function leftUnsaved(state: EditorState, openedId: string): WaitingTicket[] {
   const { save, waiting } = state;
@@ -242,6 +246,22 @@ const editor = createSlice({
           state.waiting = waiting.map((w) => (w === other ? both : w));
         } else state.waiting = [...waiting, { ...found, refused: [] }];
       }
+    },
+    /** A ticket that is not open here was changed, or is new (`rev` 0): it waits as one that was left, and is sent as they are. */
+    ticketQueued: (state, { payload }: PayloadAction<{ ticket: Ticket; base: Ticket; rev: number }>) => {
+      const { ticket: mine, base, rev } = payload;
+      const open = openReplica(state as EditorState);
+      if (open?.value.id === mine.id) {
+        step(state, mergedHere({ base, mine, theirs: open.value }), null);
+        return;
+      }
+      const waiting = state.waiting as WaitingTicket[];
+      const other = waiting.find((w) => w.value.id === mine.id);
+      state.waiting = other
+        ? waiting.map((w) =>
+            w === other ? { ...w, value: mergedHere({ base, mine, theirs: w.value }), refused: [] } : w,
+          )
+        : [...waiting, { rev, base, value: mine, inFlight: null, refused: [] }];
     },
     ticketChanged: (state, { payload }: PayloadAction<{ change: Change; gesture?: string }>) => {
       const ticket = ticketOf(state as EditorState);
@@ -460,6 +480,7 @@ export const {
   spotTapped,
   ticketOpened,
   ticketStarted,
+  ticketQueued,
   ticketChanged,
   mendTaken,
   ticketNamed,

@@ -78,6 +78,9 @@ const sendTicket =
       dispatch(saveDone({ ticket, ...data }));
       const kept = { ticket, updatedAt: new Date().toISOString(), loggedAs: null, ...data };
       dispatch(benchHas(kept, { isNew: body.rev === 0 }));
+      const { orderId, samePieceAs } = inFlight.base;
+      if (ticket.orderId !== orderId || ticket.samePieceAs !== samePieceAs)
+        dispatch(api.util.invalidateTags(['orders']));
     } else if (refused) dispatch(saveRefused({ id: ticket.id, refused }));
     else dispatch(saveFailed(ticket.id));
     return data !== undefined || refused !== null;

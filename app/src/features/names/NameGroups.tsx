@@ -10,7 +10,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { newId } from '../../hooks/newId';
 import { useTicketActs } from '../../hooks/useTicket';
-import { ticketStarted } from '../../store/editor';
+import { ticketQueued } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 
 /** So many names of a group are written out. */
@@ -21,6 +21,11 @@ function listed(rows: NameGroup['rows']): string {
   const more = names.length - MOST_WRITTEN;
   return more > 1 ? `${names.slice(0, MOST_WRITTEN).join(', ')} and ${more} more` : names.join(', ');
 }
+
+const ownTicket = ({ rows }: NameGroup): string =>
+  rows.length === 1
+    ? `A ticket of its own for ${rows.map(calledName).join('')}`
+    : `A ticket of their own for these ${rows.length}`;
 
 interface Props {
   ticket: Ticket;
@@ -45,8 +50,8 @@ export function NameGroups({ ticket, plans, shelf, rules, plannerOf }: Props) {
   const part = (group: NameGroup) => {
     const parted = partedFrom(ticket, group, newId());
     if (!parted) return;
+    dispatch(ticketQueued({ ticket: parted.ticket, base: parted.ticket, rev: 0 }));
     change(parted.change);
-    dispatch(ticketStarted(parted.ticket));
     router.push(`/ticket/${parted.ticket.id}/names`);
   };
   return (
@@ -55,13 +60,7 @@ export function NameGroups({ ticket, plans, shelf, rules, plannerOf }: Props) {
       {groups.map((group, i) => (
         <Stack key={group.hoop.id} gap={2}>
           <Txt>{`${group.hoop.name}: ${listed(group.rows)}`}</Txt>
-          {i === 0 ? null : (
-            <Press
-              kind="link"
-              title={`A ticket of their own for these ${group.rows.length}`}
-              onPress={() => part(group)}
-            />
-          )}
+          {i === 0 ? null : <Press kind="link" title={ownTicket(group)} onPress={() => part(group)} />}
         </Stack>
       ))}
     </Stack>

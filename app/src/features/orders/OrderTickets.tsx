@@ -11,8 +11,8 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { announce } from '../../everyone/announce';
 import { useBench } from '../../hooks/useBenchTickets';
-import { api } from '../../services/api';
 import { ticketsApi } from '../../services/ticketsApi';
+import { ticketQueued } from '../../store/editor';
 import { useAppDispatch } from '../../store/store';
 import { usePalette } from '../../theme/palette';
 
@@ -54,18 +54,14 @@ function FromBench({ order, customer }: { order: Order; customer: string }) {
   const dispatch = useAppDispatch();
   const free = kept.filter(({ ticket, loggedAs }) => ticket.orderId === null && loggedAs === null);
   if (free.length === 0) return null;
-  const take = async ({ ticket, rev }: (typeof free)[number]) => {
+  const take = ({ ticket, rev }: (typeof free)[number]) => {
     const next = {
       ...ticket,
       orderId: order.id,
       customer: ticket.customer || customer,
       due: ticket.due ?? order.due,
     };
-    const saved = await dispatch(
-      ticketsApi.endpoints.saveTicket.initiate({ ticket: next, rev, base: ticket }),
-    );
-    if (saved.error) return announce('The shop’s computer does not answer: nothing was changed.');
-    dispatch(api.util.invalidateTags(['orders', 'tickets']));
+    dispatch(ticketQueued({ ticket: next, base: ticket, rev }));
     announce(`${nameOf({ name: ticket.name, kind: ticket.piece.kind })} is on this order.`);
   };
   return (
@@ -75,7 +71,7 @@ function FromBench({ order, customer }: { order: Order; customer: string }) {
           <Press
             key={one.ticket.id}
             title={nameOf({ name: one.ticket.name, kind: one.ticket.piece.kind })}
-            onPress={() => void take(one)}
+            onPress={() => take(one)}
           />
         ))}
       </Stack>
@@ -85,24 +81,18 @@ function FromBench({ order, customer }: { order: Order; customer: string }) {
 
 /** Which tickets are more designs on the pieces of another: one bare piece for both, made one after the other. */
 function SamePieces({ tickets }: { tickets: readonly OrderedTicket[] }) {
+  const { kept } = useBench();
   const dispatch = useAppDispatch();
   const open = tickets.filter(({ loggedAs, onBench }) => loggedAs === null && onBench);
   if (open.length < 2) return null;
   const hasOthersOn = (id: string) => open.some(({ samePieceAs }) => samePieceAs === id);
   const put = async (id: string, samePieceAs: string | null) => {
-    const asked = dispatch(
-      ticketsApi.endpoints.ticket.initiate(id, { forceRefetch: true, subscribe: false }),
-    );
-    const { data } = await asked;
-    const next = data && { ...data.ticket, samePieceAs };
-    const saved =
-      data && next
-        ? await dispatch(
-            ticketsApi.endpoints.saveTicket.initiate({ ticket: next, rev: data.rev, base: data.ticket }),
-          )
-        : null;
-    if (!saved || saved.error) return announce('The shop’s computer does not answer: nothing was changed.');
-    dispatch(api.util.invalidateTags(['orders', 'tickets']));
+    // Of a long bench it may stand on a page that was not read yet.
+    const one =
+      kept.find(({ ticket }) => ticket.id === id) ??
+      (await dispatch(ticketsApi.endpoints.ticket.initiate(id, { subscribe: false }))).data;
+    if (!one) return announce('The shop’s computer does not answer: nothing was changed.');
+    dispatch(ticketQueued({ ticket: { ...one.ticket, samePieceAs }, base: one.ticket, rev: one.rev }));
   };
   return (
     <Disclosure title="Several designs on one piece" label="Several designs on one piece">
