@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { casesOf } from '../../testing/cases';
 import { variedFacts } from '../../testing/variedFacts';
 import { allHold, type Condition } from './conditions';
 import type { LayerFacts } from './facts';
@@ -45,7 +46,7 @@ describe('the order of the rules on layers', () => {
             }
         }
       }),
-      { numRuns: 20_000 },
+      { numRuns: casesOf(20_000, 4_000) },
     );
     expect([...unsaid]).toEqual([]);
     expect(together.size).toBeGreaterThan(120);
@@ -60,7 +61,7 @@ describe('the order of the rules on layers', () => {
     const sheets = (rules: readonly SupportRule[], facts: LayerFacts) => decide(rules, facts)?.rule.sheets;
     fc.assert(
       fc.property(variedFacts, (facts) => expect(sheets(turned, facts)).toEqual(sheets(listed, facts))),
-      { numRuns: 5_000 },
+      { numRuns: casesOf(5_000, 1_500) },
     );
   });
 });
