@@ -75,13 +75,6 @@ module.exports = {
       to: { path: '^(app|server|e2e|scripts)/' },
     },
     {
-      name: 'past the public names',
-      comment: 'Within core a file is imported from where it stands, never through the list of public names.',
-      severity: 'error',
-      from: { path: '^core/src/' },
-      to: { path: '^core/src/index\\.ts$' },
-    },
-    {
       name: 'tests only',
       comment: 'What is made for tests is not shipped.',
       severity: 'error',

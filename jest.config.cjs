@@ -20,7 +20,6 @@ const plain = (name, { globals = {}, ...more } = {}) => ({
   transform: { '^.+\\.(ts|tsx|js|mjs)$': swc },
   transformIgnorePatterns: [`/node_modules/(?!(${esmPackages})/)`],
   moduleNameMapper: {
-    '^@zt/core$': `${__dirname}/core/src/index.ts`,
     '^@zt/core/(.*)$': `${__dirname}/core/src/$1.ts`,
   },
   ...more,

@@ -33,7 +33,6 @@ module.exports = {
   transform: { [OURS]: swc, ...preset.transform, '\\.mjs$': preset.transform[SCRIPTS] },
   moduleNameMapper: {
     '\\.woff2$': '<rootDir>/src/testing/fontStub.ts',
-    '^@zt/core$': '<rootDir>/../core/src/index.ts',
     '^@zt/core/(.*)$': '<rootDir>/../core/src/$1.ts',
     '^@react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',
     '^react-native-vector-icons/.*$': '<rootDir>/src/testing/iconStub.ts',

@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { EMPTY_PART, type Ticket } from '@zt/core';
 import { readCutFile } from '@zt/core/files/cutFile/cutFile';
+import type { Ticket } from '@zt/core/model/ticket';
+import { EMPTY_PART } from '@zt/core/model/ticket/part';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, fillIn, onTicket } from './support/ticket';
 

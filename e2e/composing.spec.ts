@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
-import type { KeptTicket } from '@zt/core';
-import { EMPTY_PART, type Part, planTicket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
 import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
+import { EMPTY_PART, type Part } from '@zt/core/model/ticket/part';
+import { planTicket } from '@zt/core/planner/plan';
 import { areLettersSet } from '@zt/core/stages/design/lettering/lettersKey';
 import { setLetters } from '@zt/core/stages/design/lettering/setLetters';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';

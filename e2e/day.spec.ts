@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import type { Ticket } from '@zt/core';
 import type { DayAnswer, DaySheet } from '@zt/core/model/day';
+import type { Ticket } from '@zt/core/model/ticket';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { expect, onEmptyShop as test } from './support/test';
 

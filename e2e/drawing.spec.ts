@@ -1,5 +1,7 @@
-import { DEFAULT_HOUSE_RULES, EMPTY_PART, type KeptTicket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
 import { EMPTY_DESIGN } from '@zt/core/model/ticket/design';
+import { EMPTY_PART } from '@zt/core/model/ticket/part';
 import { answerStitches } from '@zt/core/stages/design/stitches/answer';
 import { stitchesAsked } from '@zt/core/stages/design/stitches/asked';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';

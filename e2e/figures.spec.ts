@@ -1,4 +1,4 @@
-import type { Ticket } from '@zt/core';
+import type { Ticket } from '@zt/core/model/ticket';
 import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { measuredTicket } from '@zt/core/testing/samples';
 import { test as base, expect } from './support/test';

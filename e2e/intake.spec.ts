@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { test as plain } from '@playwright/test';
-import { DEFAULT_HOUSE_RULES } from '@zt/core';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import { PASSED_OVER } from '@zt/core/stages/design/svg/shapes';

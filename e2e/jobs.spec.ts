@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { PIECE_KINDS } from '@zt/core';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 

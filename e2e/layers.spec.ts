@@ -1,7 +1,7 @@
 import { createCanvas } from '@napi-rs/canvas';
 import type { APIRequestContext } from '@playwright/test';
-import type { Shelf } from '@zt/core';
 import type { PieceKindId } from '@zt/core/model/pieceKindIds';
+import type { Shelf } from '@zt/core/model/shelf';
 import type { StabilizerId } from '@zt/core/model/ticket/layers';
 import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { oneDesign } from '@zt/core/testing/designed';

@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test';
-import { type Advice, parseLength, type Ticket } from '@zt/core';
+import { parseLength } from '@zt/core/base/units/length';
+import type { Ticket } from '@zt/core/model/ticket';
+import type { Advice } from '@zt/core/records/evidence/advice';
 import { lookAtPhoto, saysMore } from '@zt/core/records/photos/look';
 import { LONG } from '@zt/core/testing/cases';
 import { asTaken, drawn } from '@zt/core/testing/pictures';

@@ -2,7 +2,8 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserContext, Page } from '@playwright/test';
-import type { BenchPage, LogPage, Shelf } from '@zt/core';
+import type { BenchPage, LogPage } from '@zt/core/model/api';
+import type { Shelf } from '@zt/core/model/shelf';
 import { openShop, type Shop, WEB } from './support/shop';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import type { Ticket } from '@zt/core';
 import type { Order } from '@zt/core/model/order';
+import type { Ticket } from '@zt/core/model/ticket';
 import { expect, test } from './support/test';
 
 const asked = async <T>(page: Page, path: string): Promise<T> =>

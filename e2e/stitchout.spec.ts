@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { EMPTY_PART } from '@zt/core';
 import { readCsv } from '@zt/core/files/stitchFiles/csv';
 import { readJson } from '@zt/core/files/stitchFiles/json';
 import { readSvgStitches } from '@zt/core/files/stitchFiles/svg';
+import { EMPTY_PART } from '@zt/core/model/ticket/part';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { copyOf, fillIn, onTicket } from './support/ticket';
 

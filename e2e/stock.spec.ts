@@ -1,4 +1,4 @@
-import type { Shelf } from '@zt/core';
+import type { Shelf } from '@zt/core/model/shelf';
 import { expect, expectAccessible, expectNoSidewaysScroll, test } from './support/test';
 import { fillIn, onTicket, unfold } from './support/ticket';
 

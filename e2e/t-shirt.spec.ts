@@ -1,4 +1,4 @@
-import type { Shelf } from '@zt/core';
+import type { Shelf } from '@zt/core/model/shelf';
 import { expect, test } from './support/test';
 import { onTicket } from './support/ticket';
 

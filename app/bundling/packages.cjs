@@ -9,10 +9,7 @@ const MARKS_ITS_SCRIPT = /winter\/(runtime|ImportMeta)/;
  * Whether the modules that a file imports are run as soon as it is. So they are where it reckons: looking at every use
  * whether they have run would cost there. Others are run when something of them is first used.
  */
-const isEager = (file) =>
-  (/core\/src\//.test(file) && !file.endsWith('core/src/index.ts')) ||
-  PLAIN.test(file) ||
-  MARKS_ITS_SCRIPT.test(file);
+const isEager = (file) => /core\/src\//.test(file) || PLAIN.test(file) || MARKS_ITS_SCRIPT.test(file);
 
 /** The files of the colour package behind what core/src/base/colour/modes.ts imports, and what those import beside them. */
 const OF_CULORI =

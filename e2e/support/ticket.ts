@@ -1,8 +1,10 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { type KeptTicket, PIECE_KINDS, type Ticket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
 import type { PieceKindId } from '@zt/core/model/pieceKindIds';
+import type { Ticket } from '@zt/core/model/ticket';
 import { again } from '@zt/core/planner/again';
 import { newTicket } from '@zt/core/planner/newTicket';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 
 /** Types into a field and leaves it, as a maker does: only then is it taken. */
 export async function fillIn(field: Locator, text: string): Promise<void> {

@@ -1,4 +1,7 @@
-import { DEFAULT_HOUSE_RULES, frozenPlan, planTicket, type Ticket } from '@zt/core';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import type { Ticket } from '@zt/core/model/ticket';
+import { planTicket } from '@zt/core/planner/plan';
+import { frozenPlan } from '@zt/core/records/logbook/frozenPlan';
 import { openStore } from '../src/db/client';
 import { logEntries } from '../src/db/schema/logEntries';
 import { NO_DAY, tickets } from '../src/db/schema/tickets';

@@ -1,8 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DEFAULT_HOUSE_RULES, FABRICS, type LogSummary, OUTCOMES, planTicket } from '@zt/core';
+import { FABRICS } from '@zt/core/catalogue/fabrics';
 import { RISKS } from '@zt/core/catalogue/riskWeights';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import type { LogSummary } from '@zt/core/model/logEntry';
+import { OUTCOMES } from '@zt/core/model/ticket/log';
+import { planTicket } from '@zt/core/planner/plan';
 import { conditionsOf } from '@zt/core/records/evidence/advice';
 import { differencesOf, distanceOf, likePieces, tableOf } from '@zt/core/records/evidence/likeness';
 import type { PieceRecord } from '@zt/core/records/evidence/pieceRecord';

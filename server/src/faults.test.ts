@@ -1,8 +1,11 @@
 import { createClient } from '@libsql/client';
-import { DEFAULT_HOUSE_RULES, MOST_COUNTED, SET_ASIDE_PLACES, type SetAside, type Ticket } from '@zt/core';
+import { SET_ASIDE_PLACES, type SetAside } from '@zt/core/model/api';
 import { DAY_ID, EMPTY_DAY } from '@zt/core/model/day';
 import type { Exported } from '@zt/core/model/exported';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
 import { newOrder } from '@zt/core/model/order';
+import { MOST_COUNTED } from '@zt/core/model/shelf';
+import type { Ticket } from '@zt/core/model/ticket';
 import { designed } from '@zt/core/testing/designed';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from './testing/testApp';

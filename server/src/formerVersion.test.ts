@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import type { KeptTicket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
 import { readConfig } from './config/config';
 import { createContext } from './context';
 import { createApp } from './create-app';

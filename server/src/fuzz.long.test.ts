@@ -1,18 +1,12 @@
-import {
-  applyChange,
-  DEFAULT_HOUSE_RULES,
-  HouseRulesSchema,
-  PIECE_KIND_IDS,
-  PIECE_KINDS,
-  SHELF_ITEMS,
-  SHELF_NOUNS,
-  type Ticket,
-  TicketSchema,
-} from '@zt/core';
 import { DaySheetSchema, EMPTY_DAY } from '@zt/core/model/day';
+import { DEFAULT_HOUSE_RULES, HouseRulesSchema } from '@zt/core/model/houseRules';
 import { newOrder, OrderSchema } from '@zt/core/model/order';
+import { PIECE_KIND_IDS } from '@zt/core/model/pieceKindIds';
+import { SHELF_ITEMS, SHELF_NOUNS } from '@zt/core/model/shelf';
+import { applyChange, type Ticket, TicketSchema } from '@zt/core/model/ticket';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { casesOf } from '@zt/core/testing/cases';
 import { designed } from '@zt/core/testing/designed';
 import { report } from '@zt/core/testing/report';

@@ -1,14 +1,11 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  DEFAULT_HOUSE_RULES,
-  frozenPlan,
-  newTicket,
-  planTicket,
-  type ShelfNoun,
-  type Ticket,
-  TicketSchema,
-} from '@zt/core';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import type { ShelfNoun } from '@zt/core/model/shelf';
+import { type Ticket, TicketSchema } from '@zt/core/model/ticket';
+import { newTicket } from '@zt/core/planner/newTicket';
+import { planTicket } from '@zt/core/planner/plan';
+import { frozenPlan } from '@zt/core/records/logbook/frozenPlan';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { sql } from 'drizzle-orm';
 import { readConfig } from './config/config';

@@ -1,5 +1,5 @@
-import { FAULTS } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
+import { FAULTS } from '@zt/core/model/faults';
 import { Pressable } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { FaultPicture } from './FaultPicture';

@@ -1,4 +1,6 @@
-import { type DisplayUnits, type Finding, type Mend, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { Finding, Mend } from '@zt/core/model/finding';
 import isEqual from 'fast-deep-equal';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';

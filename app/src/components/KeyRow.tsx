@@ -1,4 +1,5 @@
-import { type DisplayUnits, type KeyStep, type Keys, keysNeeded } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { type KeyStep, type Keys, keysNeeded } from '@zt/core/stages/mount/keys';
 import { keyWords } from '@zt/core/stages/mount/keyWords';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';

@@ -1,4 +1,5 @@
-import { type FittedNeedle, NEEDLES } from '@zt/core';
+import { NEEDLES } from '@zt/core/catalogue/materials';
+import type { FittedNeedle } from '@zt/core/model/shelf';
 import { Pressable } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import { usePalette } from '../theme/palette';

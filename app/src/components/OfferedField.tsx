@@ -1,6 +1,7 @@
-import { type DisplayUnits, type Phrase, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { type Phrase, say } from '@zt/core/base/units/phrase';
 import type { Offer as OfferedValue } from '@zt/core/model/offer';
-import { offeredInWords } from '@zt/core/sync/index';
+import { offeredInWords } from '@zt/core/sync/inWords';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { Callout } from './ui/Callout';

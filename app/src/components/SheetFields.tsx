@@ -1,4 +1,5 @@
-import { BONDS, FASTENINGS, type Sheet, STABILIZER_IDS, STABILIZERS, WHERES } from '@zt/core';
+import { STABILIZERS } from '@zt/core/catalogue/materials';
+import { BONDS, FASTENINGS, type Sheet, STABILIZER_IDS, WHERES } from '@zt/core/model/ticket/layers';
 import { Choice } from './ui/Choice';
 import { Stack } from './ui/Stack';
 

@@ -1,4 +1,5 @@
-import { type DisplayUnits, type Phrase, type Quantity, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { type Phrase, type Quantity, say } from '@zt/core/base/units/phrase';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Stack } from './ui/Stack';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, type Phrase, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { type Phrase, say } from '@zt/core/base/units/phrase';
 import { View } from 'react-native';
 import { Press } from './ui/Press';
 import { Stack } from './ui/Stack';

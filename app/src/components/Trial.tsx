@@ -1,4 +1,6 @@
-import { type DisplayUnits, type Mend, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { Mend } from '@zt/core/model/finding';
 import { View } from 'react-native';
 import { usePalette } from '../theme/palette';
 import { Press } from './ui/Press';

@@ -1,4 +1,5 @@
-import { CLOTH_TRAITS, DENSITY_CLASSES, USE_TRAITS, type WayApplies } from '@zt/core';
+import { DENSITY_CLASSES } from '@zt/core/model/ticket/part';
+import { CLOTH_TRAITS, USE_TRAITS, type WayApplies } from '@zt/core/model/way';
 import { Choice } from './ui/Choice';
 import { Some } from './ui/Some';
 import { Stack } from './ui/Stack';

@@ -1,4 +1,7 @@
-import { type DisplayUnits, questionText, type Reason, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { questionText } from '@zt/core/catalogue/schools';
+import type { Reason } from '@zt/core/model/reason';
 import { Disclosure } from './ui/Disclosure';
 import { Txt } from './ui/Txt';
 

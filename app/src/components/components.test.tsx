@@ -1,14 +1,10 @@
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
-import {
-  boundsAt,
-  type Finding,
-  HOOP_PRESETS,
-  type Hoop,
-  hoopOf,
-  type Mend,
-  phrase,
-  TicketSchema,
-} from '@zt/core';
+import { phrase } from '@zt/core/base/units/phrase';
+import { HOOP_PRESETS, hoopOf } from '@zt/core/catalogue/presets';
+import { boundsAt } from '@zt/core/model/fields/bounds';
+import type { Finding, Mend } from '@zt/core/model/finding';
+import type { Hoop } from '@zt/core/model/shelf';
+import { TicketSchema } from '@zt/core/model/ticket';
 import { useState } from 'react';
 import { ItemForm } from '../testing/ItemForm';
 import { FindingNote } from './FindingNote';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatLength, type ShoppingUnit } from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import type { ShoppingUnit } from '@zt/core/business/shopping/shopping';
 
 /** Figures that have no place in a phrase: one digit after the point, and metres off a roll to the centimetre. */
 export const oneDigit = (value: number): string => String(Math.round(value * 10) / 10);

@@ -1,4 +1,5 @@
-import { type DisplayUnits, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import type { DayNote } from '@zt/core/business/day/dayPlan';
 import { Link } from 'expo-router';
 import { Callout } from '../components/ui/Callout';

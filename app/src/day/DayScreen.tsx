@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { clockDay, clockTime } from '@zt/core/business/day/calendar';
 import { countPieces, type DayPlan, daysOf } from '@zt/core/business/day/dayPlan';
 import { STAGE_OF_HANDS } from '@zt/core/business/day/now';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import { clockDay, clockTime, isoOfMs } from '@zt/core/business/day/calendar';
 import type { DayPlan } from '@zt/core/business/day/dayPlan';
 import { sayHands } from '@zt/core/business/day/now';

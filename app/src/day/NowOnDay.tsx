@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { sayDone, sayNow } from '@zt/core/business/day/now';
 import type { ReactNode } from 'react';
 import { Callout } from '../components/ui/Callout';

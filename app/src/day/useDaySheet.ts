@@ -1,5 +1,5 @@
-import { titleOf } from '@zt/core';
 import { type DayAnswer, type DaySheet, DaySheetSchema, EMPTY_DAY } from '@zt/core/model/day';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { mergeFitting } from '@zt/core/sync/merge';
 import { useCallback, useMemo } from 'react';
 import { useDayQuery } from '../services/dayApi';

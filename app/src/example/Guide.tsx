@@ -1,4 +1,4 @@
-import type { Stage } from '@zt/core';
+import type { Stage } from '@zt/core/model/stages';
 import { GUIDE, guideAt } from '@zt/core/table/example/example';
 import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';

@@ -1,4 +1,4 @@
-import type { Ticket } from '@zt/core';
+import type { Ticket } from '@zt/core/model/ticket';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useState } from 'react';
 import { useTicket } from './useTicket';

@@ -1,4 +1,5 @@
-import type { KeptTicket, Ticket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
+import type { Ticket } from '@zt/core/model/ticket';
 import { useEffect, useMemo } from 'react';
 import { ALL, useTicketsInfiniteQuery } from '../services/ticketsApi';
 import { selectBench } from '../store/shopNow';

@@ -1,4 +1,4 @@
-import { STAGES, type Stage } from '@zt/core';
+import { STAGES, type Stage } from '@zt/core/model/stages';
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { announce } from '../everyone/announce';

@@ -1,4 +1,7 @@
-import { newTicket, PIECE_KIND_IDS, type PieceKindId, type Plan, planTicket } from '@zt/core';
+import { PIECE_KIND_IDS, type PieceKindId } from '@zt/core/model/pieceKindIds';
+import { newTicket } from '@zt/core/planner/newTicket';
+import { planTicket } from '@zt/core/planner/plan';
+import type { Plan } from '@zt/core/planner/planned';
 import { useMemo } from 'react';
 import { useShop } from '../shop/useShop';
 

@@ -1,14 +1,9 @@
-import {
-  boundsAt,
-  changedThing,
-  keptUnread,
-  type Reader,
-  refusalInWords,
-  refusalsOf,
-  say,
-  type WithUnread,
-  wordsOfPath,
-} from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import { boundsAt } from '@zt/core/model/fields/bounds';
+import type { Reader } from '@zt/core/model/fields/readField';
+import { refusalInWords, refusalsOf } from '@zt/core/model/fields/refusal';
+import { changedThing, keptUnread, type WithUnread } from '@zt/core/model/fields/unread';
+import { wordsOfPath } from '@zt/core/planner/fieldNames';
 import { useRef, useState } from 'react';
 import type { Fields } from '../components/ui/fields';
 

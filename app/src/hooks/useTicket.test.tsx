@@ -1,6 +1,9 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { act, render } from '@testing-library/react-native';
-import { type Change, newTicket, type Plan, STAGES, type Ticket } from '@zt/core';
+import { STAGES } from '@zt/core/model/stages';
+import type { Change, Ticket } from '@zt/core/model/ticket';
+import { newTicket } from '@zt/core/planner/newTicket';
+import type { Plan } from '@zt/core/planner/planned';
 import { designChange, oneDesign } from '@zt/core/testing/designed';
 import { useEffect } from 'react';
 import { Provider } from 'react-redux';

@@ -1,19 +1,13 @@
-import {
-  boundsAt,
-  type Change,
-  type DisplayUnits,
-  type Finding,
-  type HouseRules,
-  type Mend,
-  type Plan,
-  readerOf,
-  type Shelf,
-  type Stage,
-  type StageState,
-  say,
-  type Ticket,
-  TicketSchema,
-} from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { boundsAt } from '@zt/core/model/fields/bounds';
+import type { Finding, Mend } from '@zt/core/model/finding';
+import { type HouseRules, readerOf } from '@zt/core/model/houseRules';
+import type { Shelf } from '@zt/core/model/shelf';
+import type { Stage } from '@zt/core/model/stages';
+import { type Change, type Ticket, TicketSchema } from '@zt/core/model/ticket';
+import type { Plan } from '@zt/core/planner/planned';
+import type { StageState } from '@zt/core/planner/stageStates';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { shallowEqual } from 'react-redux';
 import { type Fields, FieldsContext } from '../components/ui/fields';

@@ -1,4 +1,4 @@
-import type { Backups } from '@zt/core';
+import type { Backups } from '@zt/core/model/api';
 import type { BroughtIn } from '@zt/core/model/exported';
 import { api } from './api';
 

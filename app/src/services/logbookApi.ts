@@ -1,5 +1,4 @@
 import type {
-  Advice,
   KeptEntry,
   LogFilter,
   Logged,
@@ -7,8 +6,9 @@ import type {
   LogPage,
   LogPiece,
   SavedSearch,
-  Ticket,
-} from '@zt/core';
+} from '@zt/core/model/api';
+import type { Ticket } from '@zt/core/model/ticket';
+import type { Advice } from '@zt/core/records/evidence/advice';
 import type { Pictures } from '@zt/core/records/pictures/pictures';
 import { api } from './api';
 

@@ -1,5 +1,6 @@
-import type { OnPractice, Ticket } from '@zt/core';
+import type { OnPractice } from '@zt/core/model/api';
 import type { PracticeAnswer, PracticeCommand, PracticePose } from '@zt/core/model/practice';
+import type { Ticket } from '@zt/core/model/ticket';
 import { api } from './api';
 
 /** The practice machine. */

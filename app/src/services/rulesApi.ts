@@ -1,4 +1,5 @@
-import type { HouseRules, SaveRules } from '@zt/core';
+import type { SaveRules } from '@zt/core/model/api';
+import type { HouseRules } from '@zt/core/model/houseRules';
 import { api } from './api';
 
 /** The house rules. */

@@ -1,4 +1,4 @@
-import { SET_ASIDE_PLACES, type SetAside } from '@zt/core';
+import { SET_ASIDE_PLACES, type SetAside } from '@zt/core/model/api';
 import { api } from './api';
 
 type SetAsideRow = Pick<SetAside, 'place' | 'id'>;

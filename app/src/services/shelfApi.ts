@@ -1,5 +1,6 @@
-import type { Shelf, ShelfChanges, ShelfNoun } from '@zt/core';
+import type { ShelfChanges } from '@zt/core/model/api';
 import type { Movement } from '@zt/core/model/movement';
+import type { Shelf, ShelfNoun } from '@zt/core/model/shelf';
 import { api } from './api';
 
 /** What the shop owns. */

@@ -1,4 +1,4 @@
-import type { BenchPage, KeptTicket, SavedTicket, SaveTicket } from '@zt/core';
+import type { BenchPage, KeptTicket, SavedTicket, SaveTicket } from '@zt/core/model/api';
 import { api } from './api';
 
 /** The tickets on the bench. */

@@ -1,4 +1,5 @@
-import { type Box, ORIGIN, type Point } from '@zt/core';
+import type { Box } from '@zt/core/base/geometry/box';
+import { ORIGIN, type Point } from '@zt/core/base/geometry/point';
 import isEqual from 'fast-deep-equal';
 import { type ReactNode, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { View as NativeView } from 'react-native';

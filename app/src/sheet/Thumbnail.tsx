@@ -1,4 +1,5 @@
-import { boxOf, heightOf, type Plan, widthOf } from '@zt/core';
+import { boxOf, heightOf, widthOf } from '@zt/core/base/geometry/box';
+import type { Plan } from '@zt/core/planner/planned';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';
 import { usePalette } from '../theme/palette';

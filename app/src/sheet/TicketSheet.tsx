@@ -1,19 +1,14 @@
-import {
-  type Box,
-  boxContainsPoint,
-  boxOf,
-  type DisplayUnits,
-  type Face,
-  type Finding,
-  movedCopy,
-  numberFor,
-  PLACE_NUMBERS,
-  type PlaceInput,
-  type Point,
-  placeAhead,
-  posesOf,
-  say,
-} from '@zt/core';
+import { type Box, boxContainsPoint, boxOf } from '@zt/core/base/geometry/box';
+import type { Point } from '@zt/core/base/geometry/point';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { numberFor } from '@zt/core/catalogue/houseNumber';
+import { PLACE_NUMBERS } from '@zt/core/catalogue/numbers/place';
+import type { Finding } from '@zt/core/model/finding';
+import type { PlaceInput } from '@zt/core/model/ticket/place';
+import { placeAhead } from '@zt/core/planner/placeAhead';
+import type { Face } from '@zt/core/stages/piece/planPiece';
+import { movedCopy, posesOf } from '@zt/core/stages/place/moveCopy';
 import { type ReactNode, useRef, useState } from 'react';
 import { useFollowing } from '../hooks/useFollowing';
 import { usePlan, useRules, useTicket, useTicketActs, useUnits } from '../hooks/useTicket';

@@ -1,4 +1,4 @@
-import { lightnessOf } from '@zt/core';
+import { lightnessOf } from '@zt/core/base/colour/colour';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { CLOTH_INK, DAY, EVENING, type Palette } from '../theme/palette';
 import type { View } from './view';

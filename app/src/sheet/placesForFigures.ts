@@ -1,4 +1,4 @@
-import type { Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
 import { toPx, type View } from './view';
 
 interface Figure {

@@ -1,4 +1,4 @@
-import { ORIGIN, type Point } from '@zt/core';
+import { ORIGIN, type Point } from '@zt/core/base/geometry/point';
 import { type RefObject, useEffect, useRef } from 'react';
 import type { View as NativeView } from 'react-native';
 import { AT_REST, type Hand } from './view';

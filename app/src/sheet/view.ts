@@ -1,4 +1,5 @@
-import { type Box, centreOf, heightOf, type Point, widthOf } from '@zt/core';
+import { type Box, centreOf, heightOf, widthOf } from '@zt/core/base/geometry/box';
+import type { Point } from '@zt/core/base/geometry/point';
 
 /** How the piece frame (mm) is shown on the screen (px): px = (mm − origin) × scale. */
 export interface View {

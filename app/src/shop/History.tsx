@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import type { Earlier, HistoryNoun } from '@zt/core/model/history';
 import { differences } from '@zt/core/sync/history/differences';
 import { format } from 'date-fns/format';

@@ -1,4 +1,4 @@
-import { HOOP_PRESETS, hoopOf, type Shelf, type ShelfNoun } from '@zt/core';
+import { HOOP_PRESETS, hoopOf } from '@zt/core/catalogue/presets';
 import {
   MACHINE_SORTS,
   machineOfSort,
@@ -7,6 +7,7 @@ import {
   type UsualRoll,
   usualKit,
 } from '@zt/core/catalogue/usualKit';
+import type { Shelf, ShelfNoun } from '@zt/core/model/shelf';
 import { type ReactNode, useRef } from 'react';
 import { Pressable } from 'react-native';
 import Svg, { Circle, Ellipse, Path, Rect } from 'react-native-svg';

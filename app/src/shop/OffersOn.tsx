@@ -1,5 +1,6 @@
-import { offeredText, offerLeft, offerTaken } from '@zt/core/sync/index';
+import { offeredText } from '@zt/core/sync/inWords';
 import type { Shared } from '@zt/core/sync/merge';
+import { offerLeft, offerTaken } from '@zt/core/sync/offers';
 import type { ComponentProps } from 'react';
 import { OfferedField } from '../components/OfferedField';
 import { useShop } from './useShop';

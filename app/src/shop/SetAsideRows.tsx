@@ -1,4 +1,4 @@
-import type { SetAside } from '@zt/core';
+import type { SetAside } from '@zt/core/model/api';
 import { useState } from 'react';
 import { UndoBar } from '../components/UndoBar';
 import { Callout } from '../components/ui/Callout';

@@ -1,4 +1,6 @@
-import { type ShelfUse, say, usesInWords } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { ShelfUse } from '@zt/core/model/shelfUse';
+import { usesInWords } from '@zt/core/records/logbook/useInWords';
 import { Stack } from '../components/ui/Stack';
 import { Txt } from '../components/ui/Txt';
 import { useShop } from './useShop';

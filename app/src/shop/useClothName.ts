@@ -1,4 +1,4 @@
-import { FABRICS } from '@zt/core';
+import { FABRICS } from '@zt/core/catalogue/fabrics';
 import { useShop } from './useShop';
 
 /** How a cloth is called by its id: one of the library, or of the shop's own. */

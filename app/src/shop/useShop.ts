@@ -1,4 +1,6 @@
-import type { DisplayUnits, HouseRules, Shelf } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Shelf } from '@zt/core/model/shelf';
 import { useCallback } from 'react';
 import { useRulesQuery } from '../services/rulesApi';
 import { useShelfQuery } from '../services/shelfApi';

@@ -1,4 +1,7 @@
-import { boundsAt, isNameTaken, readField, SHELF_ITEMS, type Shelf, type ShelfNoun, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import { boundsAt } from '@zt/core/model/fields/bounds';
+import { readField } from '@zt/core/model/fields/readField';
+import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
 import { useState } from 'react';
 import { Press } from '../components/ui/Press';
 import { Row } from '../components/ui/Row';

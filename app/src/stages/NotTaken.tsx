@@ -1,4 +1,8 @@
-import { fieldName, refusalInWords, type Stage, say, stageOfField, TicketSchema } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import { refusalInWords } from '@zt/core/model/fields/refusal';
+import type { Stage } from '@zt/core/model/stages';
+import { TicketSchema } from '@zt/core/model/ticket';
+import { fieldName, stageOfField } from '@zt/core/planner/fieldNames';
 import { UndoBar } from '../components/UndoBar';
 import { Callout } from '../components/ui/Callout';
 import { Press } from '../components/ui/Press';

@@ -1,4 +1,5 @@
-import { type Stage, TicketSchema } from '@zt/core';
+import type { Stage } from '@zt/core/model/stages';
+import { TicketSchema } from '@zt/core/model/ticket';
 import { OfferedField } from '../components/OfferedField';
 import { useFindings, useTicket, useUnits } from '../hooks/useTicket';
 import { offerSettled } from '../store/editor';

@@ -1,6 +1,9 @@
-import { type Advice, FAULTS, type StackAdvice, say, type ToldChance, type Way, wayFrom } from '@zt/core';
-import type { Decides } from '@zt/core/records/evidence/advice';
+import { say } from '@zt/core/base/units/phrase';
+import { FAULTS } from '@zt/core/model/faults';
+import type { Way } from '@zt/core/model/way';
+import type { Advice, Decides, StackAdvice, ToldChance } from '@zt/core/records/evidence/advice';
 import type { OneThing } from '@zt/core/records/evidence/trial';
+import { wayFrom } from '@zt/core/stages/layers/ways';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link, useRouter } from 'expo-router';

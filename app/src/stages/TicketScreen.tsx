@@ -1,16 +1,11 @@
-import {
-  answerOf,
-  type DisplayUnits,
-  type Finding,
-  isInTheWay,
-  STAGE_QUESTIONS,
-  STAGES,
-  type Stage,
-  say,
-  titleOf,
-} from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { type Finding, isInTheWay } from '@zt/core/model/finding';
+import { STAGE_QUESTIONS, STAGES, type Stage } from '@zt/core/model/stages';
 import { hasActs } from '@zt/core/planner/hands/ofStage';
 import { nameInHand } from '@zt/core/planner/onTable';
+import { answerOf } from '@zt/core/planner/settle';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { useRouter } from 'expo-router';
 import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';

@@ -1,4 +1,5 @@
-import type { Plan, Stage } from '@zt/core';
+import type { Stage } from '@zt/core/model/stages';
+import type { Plan } from '@zt/core/planner/planned';
 import type { ComponentType } from 'react';
 import { useShownPlan } from '../hooks/useTicket';
 import { DesignDrawing } from './design/DesignDrawing';

@@ -1,4 +1,4 @@
-import type { Stage } from '@zt/core';
+import type { Stage } from '@zt/core/model/stages';
 import { useStitchesMade } from './useStitchesMade';
 
 /** Where the stitches themselves are asked about; elsewhere those of the parts, each by itself, are near enough. */

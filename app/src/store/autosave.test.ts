@@ -1,4 +1,4 @@
-import { newTicket } from '@zt/core';
+import { newTicket } from '@zt/core/planner/newTicket';
 import { IDBFactory } from 'fake-indexeddb';
 import { asInBrowser, until } from '../testing/asInBrowser';
 import { keepOutbox } from './autosave';

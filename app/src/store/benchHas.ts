@@ -1,5 +1,5 @@
 import { QueryStatus } from '@reduxjs/toolkit/query';
-import type { KeptTicket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
 import { ALL, benchWith, ticketsApi } from '../services/ticketsApi';
 import type { AppThunk } from './state';
 

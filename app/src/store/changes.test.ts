@@ -1,4 +1,4 @@
-import type { KeptTicket } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
 import { exampleA } from '@zt/core/testing/samples';
 import { api } from '../services/api';
 import type { Heard } from '../services/hearing';

@@ -1,13 +1,9 @@
-import {
-  allBounds,
-  boundsAt,
-  newTicket,
-  PIECE_KIND_IDS,
-  readField,
-  type Ticket,
-  TicketSchema,
-} from '@zt/core';
+import { allBounds, boundsAt } from '@zt/core/model/fields/bounds';
 import { withValueAt } from '@zt/core/model/fields/path';
+import { readField } from '@zt/core/model/fields/readField';
+import { PIECE_KIND_IDS } from '@zt/core/model/pieceKindIds';
+import { type Ticket, TicketSchema } from '@zt/core/model/ticket';
+import { newTicket } from '@zt/core/planner/newTicket';
 import { casesOf } from '@zt/core/testing/cases';
 import fc from 'fast-check';
 import {

@@ -1,6 +1,9 @@
-import { EMPTY_PART, newTicket, type Part, phrase, type Ticket } from '@zt/core';
+import { phrase } from '@zt/core/base/units/phrase';
+import type { Ticket } from '@zt/core/model/ticket';
 import { USUAL_LETTERING } from '@zt/core/model/ticket/lettering';
-import { sending } from '@zt/core/sync/index';
+import { EMPTY_PART, type Part } from '@zt/core/model/ticket/part';
+import { newTicket } from '@zt/core/planner/newTicket';
+import { sending } from '@zt/core/sync/replica';
 import { rowOfName } from '@zt/core/testing/rowOfName';
 import { TWO_SQUARES } from '@zt/core/testing/samples';
 import {

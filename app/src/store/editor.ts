@@ -1,41 +1,30 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
+import type { Point } from '@zt/core/base/geometry/point';
+import { type Phrase, phrase } from '@zt/core/base/units/phrase';
+import { type Refusal, refusalsOf } from '@zt/core/model/fields/refusal';
+import { keptUnread, withUnread } from '@zt/core/model/fields/unread';
+import { applyMend, type Mend } from '@zt/core/model/finding';
+import type { Stage } from '@zt/core/model/stages';
 import {
   admitted,
   applyChange,
-  applyMend,
   type Change,
-  keptUnread,
-  type Mend,
   MOST_SETTLED,
-  type Part,
-  type Phrase,
-  type Point,
-  phrase,
-  type ReadSvg,
-  type Refusal,
-  refusalsOf,
-  type Stage,
   type Ticket,
   type TicketHead,
   TicketHeadSchema,
   TicketSchema,
-  withUnread,
-} from '@zt/core';
+} from '@zt/core/model/ticket';
 import type { FaceId } from '@zt/core/model/ticket/lettering';
 import type { Made } from '@zt/core/model/ticket/made';
 import type { NameRow, NameSets } from '@zt/core/model/ticket/names';
+import type { Part } from '@zt/core/model/ticket/part';
 import { withNamesSet } from '@zt/core/stages/design/names/rows';
 import { withReadAgain } from '@zt/core/stages/design/readAgain';
-import {
-  acknowledged,
-  heard,
-  isUnsent,
-  mergeTickets,
-  offerLeft,
-  offerTaken,
-  type Replica,
-  type Sending,
-} from '@zt/core/sync/index';
+import type { ReadSvg } from '@zt/core/stages/design/svg/readSvg';
+import { mergeTickets } from '@zt/core/sync/mergeTickets';
+import { offerLeft, offerTaken } from '@zt/core/sync/offers';
+import { acknowledged, heard, isUnsent, type Replica, type Sending } from '@zt/core/sync/replica';
 import { EXAMPLE_ID } from '@zt/core/table/example/example';
 import isEqual from 'fast-deep-equal';
 import { thisDevice } from '../services/device';

@@ -1,5 +1,9 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { applyMend, makePlanner, type Plan, stageStates, type Ticket } from '@zt/core';
+import { applyMend } from '@zt/core/model/finding';
+import type { Ticket } from '@zt/core/model/ticket';
+import { makePlanner } from '@zt/core/planner/plan';
+import type { Plan } from '@zt/core/planner/planned';
+import { stageStates } from '@zt/core/planner/stageStates';
 import { selectRules, selectShelf } from './shopNow';
 import type { RootState } from './state';
 

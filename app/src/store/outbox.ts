@@ -1,5 +1,5 @@
-import type { Ticket } from '@zt/core';
-import type { Replica } from '@zt/core/sync/index';
+import type { Ticket } from '@zt/core/model/ticket';
+import type { Replica } from '@zt/core/sync/replica';
 import { Mutex } from 'async-mutex';
 import { createStore, delMany, entries, setMany, type UseStore } from 'idb-keyval';
 import { thisDevice } from '../services/device';

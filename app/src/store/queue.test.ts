@@ -1,4 +1,6 @@
-import { DEFAULT_HOUSE_RULES, EMPTY_SHELF, newTicket, type Shelf } from '@zt/core';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import { EMPTY_SHELF, type Shelf } from '@zt/core/model/shelf';
+import { newTicket } from '@zt/core/planner/newTicket';
 import { SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { IDBFactory } from 'fake-indexeddb';
 import { api } from '../services/api';

@@ -1,5 +1,5 @@
 import { createSlice, isAnyOf, type PayloadAction } from '@reduxjs/toolkit';
-import type { LogPiece, SaveRules, ShelfChanges } from '@zt/core';
+import type { LogPiece, SaveRules, ShelfChanges } from '@zt/core/model/api';
 import type { SaveDay } from '@zt/core/model/day';
 import type { KeptDrawing } from '@zt/core/model/drawing';
 import type { SaveCustomer, SaveOrder } from '@zt/core/model/ordersApi';

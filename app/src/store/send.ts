@@ -1,6 +1,8 @@
-import type { Refusal, SaveTicket, ShelfChanges, Ticket } from '@zt/core';
 import { shelfWith } from '@zt/core/ledger/shelfWith';
-import { isUnsent, type Replica, sending } from '@zt/core/sync/index';
+import type { SaveTicket, ShelfChanges } from '@zt/core/model/api';
+import type { Refusal } from '@zt/core/model/fields/refusal';
+import type { Ticket } from '@zt/core/model/ticket';
+import { isUnsent, type Replica, sending } from '@zt/core/sync/replica';
 import { v7 } from 'uuid';
 import { api } from '../services/api';
 import { dayApi } from '../services/dayApi';

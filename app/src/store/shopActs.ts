@@ -1,8 +1,11 @@
-import type { HouseRules, Shelf, ShelfChanges, ShelfNoun, Ticket } from '@zt/core';
+import type { ShelfChanges } from '@zt/core/model/api';
 import type { Customer } from '@zt/core/model/customer';
 import type { DaySheet } from '@zt/core/model/day';
 import type { KeptDrawing } from '@zt/core/model/drawing';
+import type { HouseRules } from '@zt/core/model/houseRules';
 import type { Order } from '@zt/core/model/order';
+import type { Shelf, ShelfNoun } from '@zt/core/model/shelf';
+import type { Ticket } from '@zt/core/model/ticket';
 import { v7 } from 'uuid';
 import { thisDevice } from '../services/device';
 import { drawingsApi } from '../services/drawingsApi';

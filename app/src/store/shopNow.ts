@@ -1,12 +1,8 @@
 import { createSelector } from '@reduxjs/toolkit';
-import {
-  DEFAULT_HOUSE_RULES,
-  EMPTY_SHELF,
-  type HouseRules,
-  HouseRulesSchema,
-  type KeptTicket,
-} from '@zt/core';
 import { shelfWith } from '@zt/core/ledger/shelfWith';
+import type { KeptTicket } from '@zt/core/model/api';
+import { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema } from '@zt/core/model/houseRules';
+import { EMPTY_SHELF } from '@zt/core/model/shelf';
 import { mergeFitting } from '@zt/core/sync/merge';
 import { EXAMPLE_ID, exampleShelf } from '@zt/core/table/example/example';
 import { rulesApi } from '../services/rulesApi';

@@ -1,4 +1,5 @@
-import { STAGES, type Stage, type StageState } from '@zt/core';
+import { STAGES, type Stage } from '@zt/core/model/stages';
+import type { StageState } from '@zt/core/planner/stageStates';
 import { useEffect, useRef } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
 import { type ReactNode, useState } from 'react';
 import { FieldsContext } from '../components/ui/fields';
 import { useThing } from '../hooks/useThing';

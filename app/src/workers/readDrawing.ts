@@ -1,6 +1,6 @@
-import type { ReadSvg, SvgRefusal } from '@zt/core';
 import { MOST_CHARACTERS } from '@zt/core/model/drawing';
-import type { HowWide } from '@zt/core/stages/design/svg/readSvg';
+import type { HowWide, ReadSvg } from '@zt/core/stages/design/svg/readSvg';
+import type { SvgRefusal } from '@zt/core/stages/design/svg/refuse';
 import type { DesignWorker, HowToRead } from './design.worker';
 import { inWorker, type WorkerJob } from './inWorker';
 import { startWorker } from './startWorker';

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Client } from '@libsql/client';
-import { BACKUP_KINDS, type KeptBackup } from '@zt/core';
+import { BACKUP_KINDS, type KeptBackup } from '@zt/core/model/api';
 import { makeBackup } from './backup';
 
 const DAY_MS = 24 * 60 * 60 * 1000;

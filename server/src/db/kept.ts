@@ -1,4 +1,6 @@
-import { refusalInWords, refusalsOf, say, wordsOfPath } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import { refusalInWords, refusalsOf } from '@zt/core/model/fields/refusal';
+import { wordsOfPath } from '@zt/core/planner/fieldNames';
 import { type SQL, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { z } from 'zod';

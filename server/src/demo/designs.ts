@@ -1,6 +1,9 @@
-import { type DesignInput, EMPTY_PART, type HouseRules, type StitchFigures } from '@zt/core';
 import type { KeptDrawing } from '@zt/core/model/drawing';
 import { drawingIdOf } from '@zt/core/model/drawingId';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { DesignInput } from '@zt/core/model/ticket/design';
+import { EMPTY_PART } from '@zt/core/model/ticket/part';
+import type { StitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { readSvg } from '@zt/core/stages/design/svg/readSvg';
 import type { DrawingTools } from '@zt/core/stages/design/svg/tools';

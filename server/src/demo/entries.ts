@@ -1,4 +1,9 @@
-import { frozenPlan, type HouseRules, type LogEntry, type LogInput, planTicket, type Shelf } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { LogEntry } from '@zt/core/model/logEntry';
+import type { Shelf } from '@zt/core/model/shelf';
+import type { LogInput } from '@zt/core/model/ticket/log';
+import { planTicket } from '@zt/core/planner/plan';
+import { frozenPlan } from '@zt/core/records/logbook/frozenPlan';
 import type { DrawingId } from './designs';
 import { loggedTicket } from './tickets';
 

@@ -1,4 +1,6 @@
-import { DEFAULT_HOUSE_RULES, SHELF_NOUNS, type ShelfChanges } from '@zt/core';
+import type { ShelfChanges } from '@zt/core/model/api';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import { SHELF_NOUNS } from '@zt/core/model/shelf';
 import type { Context } from '../context';
 import { saveCustomer } from '../features/customers/writer';
 import { keepDrawing } from '../features/drawings/writer';

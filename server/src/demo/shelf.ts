@@ -1,14 +1,6 @@
-import {
-  type Hoop,
-  type LooseSheets,
-  type OwnPlacement,
-  type Shelf,
-  SUPPLIES,
-  type SupplyType,
-  type Thread,
-  USUAL_HOOP,
-  USUAL_MACHINE,
-} from '@zt/core';
+import { USUAL_HOOP, USUAL_MACHINE } from '@zt/core/catalogue/presets';
+import type { Hoop, LooseSheets, OwnPlacement, Shelf, SupplyType, Thread } from '@zt/core/model/shelf';
+import { SUPPLIES } from '@zt/core/stock/supplies';
 
 const FLAT = 'machine-flat-bed';
 const ARM = 'machine-free-arm';

@@ -1,15 +1,12 @@
-import {
-  EMPTY_SHELF,
-  type HouseRules,
-  newTicket,
-  type Part,
-  planTicket,
-  STAGES,
-  type Stage,
-  scatterQuestionFor,
-  type Ticket,
-} from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import { EMPTY_SHELF } from '@zt/core/model/shelf';
+import { STAGES, type Stage } from '@zt/core/model/stages';
+import type { Ticket } from '@zt/core/model/ticket';
+import type { Part } from '@zt/core/model/ticket/part';
+import { newTicket } from '@zt/core/planner/newTicket';
+import { planTicket } from '@zt/core/planner/plan';
 import { scatterAll } from '@zt/core/stages/place/scatter';
+import { scatterQuestionFor } from '@zt/core/stages/place/scatterQuestion';
 import { type DrawingId, drawnDesign } from './designs';
 import { demoOrderOf } from './orders';
 

@@ -1,4 +1,6 @@
-import type { LogPage, LogSummary, Ticket } from '@zt/core';
+import type { LogPage } from '@zt/core/model/api';
+import type { LogSummary } from '@zt/core/model/logEntry';
+import type { Ticket } from '@zt/core/model/ticket';
 import { exampleA } from '@zt/core/testing/samples';
 import { tickets } from '../db/schema/tickets';
 import { openTestApp, type TestApp } from '../testing/testApp';

@@ -1,5 +1,5 @@
 import type { z } from '@hono/zod-openapi';
-import type { SendingSchema } from '@zt/core';
+import type { SendingSchema } from '@zt/core/model/api';
 import type { Offer } from '@zt/core/model/offer';
 import { eq, lt, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/client';

@@ -1,4 +1,7 @@
-import { type HouseRules, planTicket, type Shelf, type Ticket } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Shelf } from '@zt/core/model/shelf';
+import type { Ticket } from '@zt/core/model/ticket';
+import { planTicket } from '@zt/core/planner/plan';
 import type { Db } from '../db/client';
 import { notFound } from '../errors';
 import { readRules } from './rules/reader';

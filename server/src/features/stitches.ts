@@ -1,4 +1,7 @@
-import { boxOf, type HouseRules, heightOf, type Plan, type Ticket, widthOf } from '@zt/core';
+import { boxOf, heightOf, widthOf } from '@zt/core/base/geometry/box';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Ticket } from '@zt/core/model/ticket';
+import type { Plan } from '@zt/core/planner/planned';
 import { ringsOfPath } from '@zt/core/stages/design/pathData';
 import { stitchesAlone } from '@zt/core/stages/design/stitches/answer';
 import { stitchesAsked } from '@zt/core/stages/design/stitches/asked';

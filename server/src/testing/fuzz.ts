@@ -1,5 +1,5 @@
-import { type Bounds, boundsAt } from '@zt/core';
 import { MOST_MINOR } from '@zt/core/base/units/money';
+import { type Bounds, boundsAt } from '@zt/core/model/fields/bounds';
 
 /** Numbers from 0 up to 1 that are the same for the same seed (mulberry32). */
 export function randomFrom(seed: number): () => number {

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ShelfNoun } from '@zt/core';
+import type { ShelfNoun } from '@zt/core/model/shelf';
 import { type Context, createContext } from '../context';
 import { createApp } from '../create-app';
 import { type Access, openStore } from '../db/client';

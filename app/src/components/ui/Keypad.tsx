@@ -1,5 +1,5 @@
-import { bareUnitOf, type DisplayUnits, MM_PER_INCH, parseLength } from '@zt/core';
 import { fractionsOf, keyed, type TapeKey } from '@zt/core/base/units/keypad';
+import { bareUnitOf, type DisplayUnits, MM_PER_INCH, parseLength } from '@zt/core/base/units/length';
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';

@@ -1,4 +1,4 @@
-import { formatLength, stepOf } from '@zt/core';
+import { formatLength, stepOf } from '@zt/core/base/units/length';
 import { useEffect, useRef, useState } from 'react';
 import { type TextInput, View } from 'react-native';
 import { useLow, useWide } from '../../theme/layout';

@@ -1,4 +1,4 @@
-import { FIELD_LETTERS } from '@zt/core';
+import { FIELD_LETTERS } from '@zt/core/model/fields/unread';
 import { type Ref, useEffect, useId, useState } from 'react';
 import { type TextInput, View } from 'react-native';
 import { usePalette } from '../../theme/palette';

@@ -1,4 +1,4 @@
-import type { DisplayUnits } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
 import { Pressable, View } from 'react-native';
 import { usePalette } from '../../theme/palette';
 import { Txt } from './Txt';

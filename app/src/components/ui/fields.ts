@@ -1,12 +1,8 @@
-import {
-  type Bounds,
-  type FieldReading,
-  type Reader,
-  readField,
-  say,
-  type Unread,
-  whyUnread,
-} from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { Bounds } from '@zt/core/model/fields/bounds';
+import { type FieldReading, type Reader, readField } from '@zt/core/model/fields/readField';
+import type { Unread } from '@zt/core/model/fields/unread';
+import { whyUnread } from '@zt/core/planner/unreadFindings';
 import { createContext, useContext, useLayoutEffect, useRef, useState } from 'react';
 import type { TextFieldProps } from './TextField';
 

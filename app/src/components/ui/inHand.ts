@@ -1,4 +1,4 @@
-import type { DisplayUnits } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
 import { createContext, useContext } from 'react';
 
 /** A length in the hand: what the tape keypad shows, and where its keys go. */

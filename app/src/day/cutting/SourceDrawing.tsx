@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatLength, say } from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import type { CutSource, SheetToCut } from '@zt/core/business/cutPlan/cutPlan';
 import { alike, numbersInWords, sayCuts, saySource } from '@zt/core/business/cutPlan/sayCuts';
 import { useState } from 'react';

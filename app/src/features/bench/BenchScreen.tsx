@@ -1,4 +1,5 @@
-import { type KeptTicket, titleOf } from '@zt/core';
+import type { KeptTicket } from '@zt/core/model/api';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';

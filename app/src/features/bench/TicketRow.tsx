@@ -1,4 +1,5 @@
-import { type HouseRules, titleOf } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { type Href, Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { dueInWords } from '../../components/dueInWords';

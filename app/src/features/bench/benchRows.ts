@@ -1,18 +1,14 @@
-import {
-  formatLength,
-  type HouseRules,
-  isInTheWay,
-  type KeptTicket,
-  nextStage,
-  type Plan,
-  planTicket,
-  type Stage,
-  type StageState,
-  say,
-  stageStates,
-  type Ticket,
-} from '@zt/core';
 import type { HowFar } from '@zt/core/base/inSteps';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { KeptTicket } from '@zt/core/model/api';
+import { isInTheWay } from '@zt/core/model/finding';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Stage } from '@zt/core/model/stages';
+import type { Ticket } from '@zt/core/model/ticket';
+import { planTicket } from '@zt/core/planner/plan';
+import type { Plan } from '@zt/core/planner/planned';
+import { nextStage, type StageState, stageStates } from '@zt/core/planner/stageStates';
 import { useCallback, useMemo } from 'react';
 import { useInSlices } from '../../hooks/useInSlices';
 import { useShop } from '../../shop/useShop';

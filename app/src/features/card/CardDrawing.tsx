@@ -1,5 +1,11 @@
-import { boxOf, type DisplayUnits, faceOf, inflate, type Plan, type Point, type Step, say } from '@zt/core';
+import { boxOf, inflate } from '@zt/core/base/geometry/box';
+import type { Point } from '@zt/core/base/geometry/point';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { Plan } from '@zt/core/planner/planned';
 import { laidElsewhere } from '@zt/core/stages/hoop/layHoop';
+import { faceOf } from '@zt/core/stages/piece/planPiece';
+import type { Step } from '@zt/core/table/deck/step';
 import { HoopLayer } from '../../sheet/layers/HoopLayer';
 import { ChalkCross, Dimension } from '../../sheet/layers/marks';
 import { TicketSheet } from '../../sheet/TicketSheet';

@@ -1,5 +1,6 @@
-import { type Stage, titleOf } from '@zt/core';
+import type { Stage } from '@zt/core/model/stages';
 import { nameInHand } from '@zt/core/planner/onTable';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { spoken } from '@zt/core/table/deck/spoken';
 import { useKeepAwake } from 'expo-keep-awake';

@@ -1,4 +1,4 @@
-import { STAGE_QUESTIONS, type Stage } from '@zt/core';
+import { STAGE_QUESTIONS, type Stage } from '@zt/core/model/stages';
 import { nameInHand } from '@zt/core/planner/onTable';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { nextName } from '@zt/core/stages/design/names/rows';

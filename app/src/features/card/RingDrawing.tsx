@@ -1,4 +1,6 @@
-import type { DisplayUnits, LaidHoop, RingPicture } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
+import type { RingPicture } from '@zt/core/table/deck/step';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G } from 'react-native-svg';

@@ -1,5 +1,6 @@
-import { type Step, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { isRead, withRead } from '@zt/core/stages/piece/usual';
+import type { Step } from '@zt/core/table/deck/step';
 import type { ReactNode } from 'react';
 import { View as NativeView } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';

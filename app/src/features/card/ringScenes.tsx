@@ -1,4 +1,7 @@
-import { type DisplayUnits, formatLength, type Hoop, hoopKindOf, type RingPicture } from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import type { Hoop } from '@zt/core/model/shelf';
+import { hoopKindOf } from '@zt/core/stages/hoop/kinds/index';
+import type { RingPicture } from '@zt/core/table/deck/step';
 import type { ReactNode } from 'react';
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FigureTag } from '../../sheet/layers/marks';

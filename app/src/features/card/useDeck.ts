@@ -1,8 +1,11 @@
-import { isInTheWay, type Stage, type Step, type Ticket } from '@zt/core';
+import { isInTheWay } from '@zt/core/model/finding';
+import type { Stage } from '@zt/core/model/stages';
+import type { Ticket } from '@zt/core/model/ticket';
 import { nameInHand } from '@zt/core/planner/onTable';
 import { tickAt, withTick } from '@zt/core/records/logbook/ticked';
 import { isDone, nextToDo, STAGE_OF, tickOff } from '@zt/core/table/deck/done';
 import { deckOf, jobSteps } from '@zt/core/table/deck/jobSteps';
+import type { Step } from '@zt/core/table/deck/step';
 import { useEffect, useRef, useState } from 'react';
 import { usePlan, useRules, useTicket, useTicketActs } from '../../hooks/useTicket';
 

@@ -1,5 +1,7 @@
-import { formatLength, say, titleOf } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import type { CutSheet } from '@zt/core/files/cutFile/cutSheet';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
 import { Callout } from '../../components/ui/Callout';

@@ -1,5 +1,5 @@
-import { titleOf } from '@zt/core';
 import { MAT, type OnCutter } from '@zt/core/model/cutter';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';

@@ -1,4 +1,4 @@
-import { formatLength } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
 import { asCut, type CutSheet } from '@zt/core/files/cutFile/cutSheet';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text } from 'react-native-svg';

@@ -1,5 +1,5 @@
-import { readerOf } from '@zt/core';
 import { type Customer, CustomerSchema } from '@zt/core/model/customer';
+import { readerOf } from '@zt/core/model/houseRules';
 import { newOrder } from '@zt/core/model/order';
 import type { CustomerDetail, Erased } from '@zt/core/model/ordersApi';
 import { format } from 'date-fns/format';

@@ -1,5 +1,6 @@
-import { say, type Ticket } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import type { DrillCard } from '@zt/core/model/drillCard';
+import type { Ticket } from '@zt/core/model/ticket';
 import {
   type DrillQuestion,
   drillQuestion,

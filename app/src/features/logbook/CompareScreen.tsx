@@ -1,4 +1,7 @@
-import { entryTitleOf, type KeptEntry, say, summaryOf } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { KeptEntry } from '@zt/core/model/api';
+import { summaryOf } from '@zt/core/model/logEntry';
+import { entryTitleOf } from '@zt/core/planner/titleOf';
 import type { ComparedLine } from '@zt/core/records/again/index';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';

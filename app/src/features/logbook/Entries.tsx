@@ -1,11 +1,8 @@
-import {
-  entryTitleOf,
-  formatLength,
-  LOG_ORDERS,
-  type LogOrder,
-  type LogSummary,
-  PIECE_KINDS,
-} from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { LOG_ORDERS, type LogOrder } from '@zt/core/model/api';
+import type { LogSummary } from '@zt/core/model/logEntry';
+import { entryTitleOf } from '@zt/core/planner/titleOf';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';

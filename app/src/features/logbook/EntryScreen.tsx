@@ -1,29 +1,22 @@
-import {
-  BOBBINS,
-  type DisplayUnits,
-  drawnFrom,
-  FAULTS,
-  type FrozenPlan,
-  type KeptEntry,
-  type LogEntry,
-  MARK_NAMES,
-  mm,
-  NEEDLES,
-  SEVERITY_WORDS,
-  type Sheet,
-  say,
-  sheetsInWords,
-  sheetsOfToday,
-  sidesInWords,
-  TOPPERS,
-  titleOf,
-} from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { mm, say } from '@zt/core/base/units/phrase';
+import { BOBBINS, NEEDLES, sheetsInWords, TOPPERS } from '@zt/core/catalogue/materials';
+import type { KeptEntry } from '@zt/core/model/api';
+import { FAULTS, SEVERITY_WORDS } from '@zt/core/model/faults';
+import type { FrozenPlan } from '@zt/core/model/frozenPlan';
+import type { LogEntry } from '@zt/core/model/logEntry';
 import { piecesOf } from '@zt/core/model/pieces';
+import type { Sheet } from '@zt/core/model/ticket/layers';
 import { offBy } from '@zt/core/model/ticket/log';
+import { titleOf } from '@zt/core/planner/titleOf';
+import { drawnFrom } from '@zt/core/records/logbook/frozenPlan';
 import { minutesOf } from '@zt/core/records/logbook/ticked';
 import { calledName } from '@zt/core/stages/design/names/onTable';
+import { sidesInWords } from '@zt/core/stages/hoop/sides';
+import { sheetsOfToday } from '@zt/core/stages/layers/keptSheets';
 import { offInWords } from '@zt/core/stages/log/planLog';
 import { trialAnswer, trialInWords } from '@zt/core/stages/log/trial';
+import { MARK_NAMES } from '@zt/core/stages/mount/hoopAgain';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { useRouter } from 'expo-router';

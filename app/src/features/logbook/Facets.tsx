@@ -1,14 +1,9 @@
-import {
-  LOG_FACETS,
-  type LogFacet,
-  type LogFilter,
-  type LogPage,
-  NEEDLES,
-  type NeedleId,
-  PIECE_KINDS,
-  type PieceKindId,
-} from '@zt/core';
+import { NEEDLES } from '@zt/core/catalogue/materials';
+import { LOG_FACETS, type LogFacet, type LogFilter, type LogPage } from '@zt/core/model/api';
+import type { PieceKindId } from '@zt/core/model/pieceKindIds';
+import type { NeedleId } from '@zt/core/model/ticket/layers';
 import { stackName } from '@zt/core/records/evidence/stackName';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { useState } from 'react';
 import { Chip } from '../../components/ui/Chip';
 import { Press } from '../../components/ui/Press';

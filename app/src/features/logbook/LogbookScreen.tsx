@@ -1,4 +1,5 @@
-import { type LogFilter, type LogOrder, type LogPage, OUTCOMES } from '@zt/core';
+import type { LogFilter, LogOrder, LogPage } from '@zt/core/model/api';
+import { OUTCOMES } from '@zt/core/model/ticket/log';
 import { type Href, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { AmongPlaces } from '../../components/AmongPlaces';

@@ -1,5 +1,8 @@
-import { type KeptEntry, PIECE_KIND_IDS, PIECE_KINDS, type PieceKindId, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { KeptEntry } from '@zt/core/model/api';
+import { PIECE_KIND_IDS, type PieceKindId } from '@zt/core/model/pieceKindIds';
 import type { Again, AgainFor } from '@zt/core/records/again/index';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Choice } from '../../components/ui/Choice';

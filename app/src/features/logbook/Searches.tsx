@@ -1,4 +1,4 @@
-import { LOG_FACETS, type LogFilter, type SavedSearch } from '@zt/core';
+import { LOG_FACETS, type LogFilter, type SavedSearch } from '@zt/core/model/api';
 import { isValid } from 'date-fns/isValid';
 import { parseISO } from 'date-fns/parseISO';
 import isEqual from 'fast-deep-equal';

@@ -1,5 +1,6 @@
-import type { Shelf, Ticket } from '@zt/core';
 import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Shelf } from '@zt/core/model/shelf';
+import type { Ticket } from '@zt/core/model/ticket';
 import { calledName } from '@zt/core/stages/design/names/onTable';
 import { grouped, type NameGroup, partedFrom } from '@zt/core/table/names/grouping';
 import type { NamePlan, PlannerOf } from '@zt/core/table/names/nameRun';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatLength, say } from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import { lettersKey } from '@zt/core/stages/design/lettering/lettersKey';
 import { calledName, lettersOfRow, namePartOf } from '@zt/core/stages/design/names/onTable';
 import { withPart } from '@zt/core/stages/design/parts/acts';

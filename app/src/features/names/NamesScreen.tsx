@@ -1,5 +1,6 @@
-import { formatLength, titleOf } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
 import { makePlanner } from '@zt/core/planner/plan';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { namePartOf, rowOnTable } from '@zt/core/stages/design/names/onTable';
 import { nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { nameRun, type PlannerOf, totalOf } from '@zt/core/table/names/nameRun';

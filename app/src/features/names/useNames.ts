@@ -1,4 +1,4 @@
-import type { DesignInput } from '@zt/core';
+import type { DesignInput } from '@zt/core/model/ticket/design';
 import type { NameRow, Names } from '@zt/core/model/ticket/names';
 import { type ListedName, withNamesListed } from '@zt/core/stages/design/names/listed';
 import { withName } from '@zt/core/stages/design/names/rows';

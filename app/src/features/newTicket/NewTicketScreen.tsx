@@ -1,14 +1,11 @@
-import {
-  entryTitleOf,
-  newTicket,
-  PIECE_FAMILIES,
-  PIECE_KIND_IDS,
-  PIECE_KINDS,
-  type PieceKindId,
-  type Plan,
-  type Stage,
-  type Ticket,
-} from '@zt/core';
+import { PIECE_KIND_IDS, type PieceKindId } from '@zt/core/model/pieceKindIds';
+import type { Stage } from '@zt/core/model/stages';
+import type { Ticket } from '@zt/core/model/ticket';
+import { newTicket } from '@zt/core/planner/newTicket';
+import type { Plan } from '@zt/core/planner/planned';
+import { entryTitleOf } from '@zt/core/planner/titleOf';
+import { PIECE_FAMILIES } from '@zt/core/stages/piece/geometry';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { rollup } from 'd3-array';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';

@@ -1,4 +1,4 @@
-import { readerOf } from '@zt/core';
+import { readerOf } from '@zt/core/model/houseRules';
 import { inState, ORDER_STATES, type Order, OrderSchema } from '@zt/core/model/order';
 import { useRouter } from 'expo-router';
 import { dueInWords, isLate } from '../../components/dueInWords';

@@ -1,6 +1,8 @@
-import { PIECE_KINDS, STAGES, type Ticket } from '@zt/core';
 import type { Order } from '@zt/core/model/order';
 import type { OrderedTicket } from '@zt/core/model/ordersApi';
+import { STAGES } from '@zt/core/model/stages';
+import type { Ticket } from '@zt/core/model/ticket';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { type Href, Link, useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { Choice } from '../../components/ui/Choice';

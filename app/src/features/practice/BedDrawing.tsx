@@ -1,4 +1,7 @@
-import { boxOf, type Hoop, inflate, ORIGIN, obstacleOutline, type Point, subtract } from '@zt/core';
+import { boxOf, inflate } from '@zt/core/base/geometry/box';
+import { ORIGIN, type Point, subtract } from '@zt/core/base/geometry/point';
+import type { Hoop } from '@zt/core/model/shelf';
+import { obstacleOutline } from '@zt/core/stages/mount/obstacles';
 import { keyedHull, keyedPoint, type PracticeJob, type PracticeState } from '@zt/core/table/practice/index';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { ChalkCross, FigureTag } from '../../sheet/layers/marks';

@@ -1,4 +1,4 @@
-import type { OnPractice } from '@zt/core';
+import type { OnPractice } from '@zt/core/model/api';
 import { STRAIGHT } from '@zt/core/table/practice/index';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';

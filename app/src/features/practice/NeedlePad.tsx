@@ -1,4 +1,6 @@
-import { MARK_IDS, MARK_NAMES, type MarkId, type OnPractice } from '@zt/core';
+import type { OnPractice } from '@zt/core/model/api';
+import { MARK_IDS, type MarkId } from '@zt/core/model/ticket/mount';
+import { MARK_NAMES } from '@zt/core/stages/mount/hoopAgain';
 import { placeWords } from '@zt/core/table/practice/index';
 import { useState } from 'react';
 import { KeyRow } from '../../components/KeyRow';

@@ -1,4 +1,5 @@
-import { type OnPractice, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { OnPractice } from '@zt/core/model/api';
 import { practiceOutcome } from '@zt/core/table/practice/index';
 import { oneDigit } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';

@@ -1,4 +1,4 @@
-import type { Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
 import { alongPath, type PracticeJob, type PracticeState } from '@zt/core/table/practice/index';
 
 type Stop = PracticeJob['stops'][number];

@@ -1,4 +1,5 @@
-import type { OnPractice, Ticket } from '@zt/core';
+import type { OnPractice } from '@zt/core/model/api';
+import type { Ticket } from '@zt/core/model/ticket';
 import { type PracticeCommand, type PracticePose, STRAIGHT } from '@zt/core/table/practice/index';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { messageOf } from '../../services/messageOf';

@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import type { Cheaper } from '@zt/core/business/cost/cheaper';
 import { View } from 'react-native';
 import { Offer } from '../../components/Offer';

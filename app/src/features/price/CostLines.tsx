@@ -1,4 +1,5 @@
-import { type DisplayUnits, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import { type CostLine, SORT_OF } from '@zt/core/business/cost/costLine';
 import type { TrueCost } from '@zt/core/business/cost/trueCost';
 import { useState } from 'react';

@@ -1,7 +1,7 @@
-import { titleOf } from '@zt/core';
 import { formatMoney, readMoney } from '@zt/core/base/units/money';
 import { breakEven, leftOf, priceCurve, priceFor } from '@zt/core/business/cost/price';
 import type { TrueCost } from '@zt/core/business/cost/trueCost';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

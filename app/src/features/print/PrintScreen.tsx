@@ -1,4 +1,4 @@
-import { titleOf } from '@zt/core';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { createElement, useState } from 'react';
 import { View } from 'react-native';

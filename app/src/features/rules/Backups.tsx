@@ -1,4 +1,4 @@
-import type { KeptBackup } from '@zt/core';
+import type { KeptBackup } from '@zt/core/model/api';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { FileLink } from '../../components/ui/FileLink';

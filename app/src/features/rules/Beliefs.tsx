@@ -1,4 +1,6 @@
-import { BELIEFS, type Belief, type HouseRules, QUESTIONS, schoolFor, schoolsOf } from '@zt/core';
+import { QUESTIONS, schoolsOf } from '@zt/core/catalogue/schools';
+import { type HouseRules, schoolFor } from '@zt/core/model/houseRules';
+import { BELIEFS, type Belief } from '@zt/core/stages/layers/beliefs';
 import { answersTo, textOfBelief } from '@zt/core/table/houseRules/search';
 import { useState } from 'react';
 import { Row } from '../../components/ui/Row';

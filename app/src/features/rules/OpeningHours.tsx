@@ -1,4 +1,4 @@
-import type { HouseRules } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
 import { isZone, WEEKDAYS } from '@zt/core/model/openingHours';
 import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';

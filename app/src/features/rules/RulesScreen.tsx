@@ -1,18 +1,12 @@
-import {
-  BELIEFS,
-  HOUSE_NUMBERS,
-  type HouseNumber,
-  type HouseRules,
-  HouseRulesSchema,
-  QUESTION_IDS,
-  QUESTIONS,
-  readerOf,
-  say,
-  schoolFor,
-  schoolsOf,
-} from '@zt/core';
 import type { HowFar } from '@zt/core/base/inSteps';
 import { minorDigits } from '@zt/core/base/units/money';
+import { say } from '@zt/core/base/units/phrase';
+import type { HouseNumber } from '@zt/core/catalogue/houseNumber';
+import { QUESTIONS, schoolsOf } from '@zt/core/catalogue/schools';
+import { type HouseRules, HouseRulesSchema, readerOf, schoolFor } from '@zt/core/model/houseRules';
+import { QUESTION_IDS } from '@zt/core/model/schoolIds';
+import { BELIEFS } from '@zt/core/stages/layers/beliefs';
+import { HOUSE_NUMBERS } from '@zt/core/table/houseRules/numbers';
 import { answersTo, textOfNumber } from '@zt/core/table/houseRules/search';
 import type { ChangedTicket } from '@zt/core/table/houseRules/whatChanges';
 import { Link } from 'expo-router';

@@ -1,13 +1,8 @@
-import {
-  appliesInWords,
-  type HouseRules,
-  KNOWN_WAYS,
-  MOST_WAYS,
-  sheetsInWords,
-  TOPPERS,
-  type Way,
-  wayTitle,
-} from '@zt/core';
+import { KNOWN_WAYS } from '@zt/core/catalogue/knownWays';
+import { sheetsInWords, TOPPERS } from '@zt/core/catalogue/materials';
+import { type HouseRules, MOST_WAYS } from '@zt/core/model/houseRules';
+import type { Way } from '@zt/core/model/way';
+import { appliesInWords, wayTitle } from '@zt/core/stages/layers/ways';
 import { useState } from 'react';
 import { Offer } from '../../components/Offer';
 import { Choice } from '../../components/ui/Choice';

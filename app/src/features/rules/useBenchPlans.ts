@@ -1,4 +1,4 @@
-import type { HouseRules } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
 import { whatDecides } from '@zt/core/table/houseRules/decides';
 import { whatChanges } from '@zt/core/table/houseRules/whatChanges';
 import { useCallback, useMemo, useState } from 'react';

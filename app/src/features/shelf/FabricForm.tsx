@@ -1,4 +1,5 @@
-import { type Shelf, STRUCTURES } from '@zt/core';
+import type { Shelf } from '@zt/core/model/shelf';
+import { STRUCTURES } from '@zt/core/model/ticket/piece';
 import { Choice } from '../../components/ui/Choice';
 import { Stack } from '../../components/ui/Stack';
 import { WordsField } from '../../components/ui/WordsField';

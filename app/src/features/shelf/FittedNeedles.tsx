@@ -1,13 +1,10 @@
-import {
-  type HouseRules,
-  type Machine,
-  NEEDLES,
-  type NeedleId,
-  needlesOf,
-  numberFor,
-  STITCH_NUMBERS,
-  withNeedle,
-} from '@zt/core';
+import { numberFor } from '@zt/core/catalogue/houseNumber';
+import { NEEDLES } from '@zt/core/catalogue/materials';
+import { STITCH_NUMBERS } from '@zt/core/catalogue/numbers/stitch';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Machine } from '@zt/core/model/shelf';
+import type { NeedleId } from '@zt/core/model/ticket/layers';
+import { needlesOf, withNeedle } from '@zt/core/stock/supplies';
 import { useState } from 'react';
 import { NeedleRack } from '../../components/NeedleRack';
 import { Choice } from '../../components/ui/Choice';

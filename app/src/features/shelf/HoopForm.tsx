@@ -1,12 +1,8 @@
-import {
-  type DisplayUnits,
-  HOOP_KINDS,
-  HOOP_PRESETS,
-  type Hoop,
-  hoopOf,
-  type Machine,
-  whyHoopCannotBe,
-} from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { HOOP_PRESETS, hoopOf } from '@zt/core/catalogue/presets';
+import type { Hoop, Machine } from '@zt/core/model/shelf';
+import { HOOP_KINDS } from '@zt/core/stages/hoop/kinds/index';
+import { whyHoopCannotBe } from '@zt/core/stages/hoop/whyHoopCannotBe';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';

@@ -1,7 +1,10 @@
-import { boundsAt, readField, SHELF_ITEMS, type Shelf, type ShelfNoun, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { boughtOf } from '@zt/core/ledger/bought';
 import { movementInWords } from '@zt/core/ledger/inWords';
+import { boundsAt } from '@zt/core/model/fields/bounds';
+import { readField } from '@zt/core/model/fields/readField';
 import type { Movement } from '@zt/core/model/movement';
+import { SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { type Href, Link } from 'expo-router';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatFigure, type LooseSheets } from '@zt/core';
+import { type DisplayUnits, formatFigure } from '@zt/core/base/units/length';
+import type { LooseSheets } from '@zt/core/model/shelf';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { sides } from '../../components/figures';

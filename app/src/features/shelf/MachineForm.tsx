@@ -1,4 +1,5 @@
-import type { HouseRules, Machine } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Machine } from '@zt/core/model/shelf';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';

@@ -1,4 +1,6 @@
-import { type DisplayUnits, type Material, STABILIZERS, TOPPERS } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { STABILIZERS, TOPPERS } from '@zt/core/catalogue/materials';
+import type { Material } from '@zt/core/model/shelf';
 import { hundredth } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';

@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatLength, type Hoop, SIDES } from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import { type Hoop, SIDES } from '@zt/core/model/shelf';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { LengthField } from '../../components/ui/LengthField';

@@ -1,4 +1,4 @@
-import type { Hoop } from '@zt/core';
+import type { Hoop } from '@zt/core/model/shelf';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { usePalette } from '../../theme/palette';

@@ -1,5 +1,6 @@
-import { isNameTaken, readerOf, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core';
 import { isCounted, withAmountsOf } from '@zt/core/ledger/amounts';
+import { readerOf } from '@zt/core/model/houseRules';
+import { isNameTaken, SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

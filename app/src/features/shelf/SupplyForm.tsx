@@ -1,4 +1,5 @@
-import { type Machine, SUPPLIES, SUPPLY_TYPES, type Supply } from '@zt/core';
+import { type Machine, SUPPLY_TYPES, type Supply } from '@zt/core/model/shelf';
+import { SUPPLIES } from '@zt/core/stock/supplies';
 import { hundredth } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';

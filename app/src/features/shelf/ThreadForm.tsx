@@ -1,4 +1,4 @@
-import type { Thread } from '@zt/core';
+import type { Thread } from '@zt/core/model/shelf';
 import { hundredth } from '../../components/figures';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';

@@ -1,15 +1,10 @@
-import {
-  type DisplayUnits,
-  FABRICS,
-  formatLength,
-  type HouseRules,
-  PIECE_KINDS,
-  type Shelf,
-  type ShelfNoun,
-  SUPPLIES,
-  USUAL_HOOP,
-  USUAL_MACHINE,
-} from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import { FABRICS } from '@zt/core/catalogue/fabrics';
+import { USUAL_HOOP, USUAL_MACHINE } from '@zt/core/catalogue/presets';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Shelf, ShelfNoun } from '@zt/core/model/shelf';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
+import { SUPPLIES } from '@zt/core/stock/supplies';
 import type { ReactNode } from 'react';
 import { amount, metres } from '../../components/figures';
 import type { TableColumn } from '../../components/ui/Table';

@@ -1,13 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
-import {
-  DEFAULT_HOUSE_RULES,
-  type LooseSheets,
-  type Machine,
-  type Material,
-  SUPPLIES,
-  type Supply,
-  USUAL_MACHINE,
-} from '@zt/core';
+import { USUAL_MACHINE } from '@zt/core/catalogue/presets';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import type { LooseSheets, Machine, Material, Supply } from '@zt/core/model/shelf';
+import { SUPPLIES } from '@zt/core/stock/supplies';
 import { ItemForm } from '../../testing/ItemForm';
 import { FittedNeedles } from './FittedNeedles';
 import { LooseEditor } from './LooseEditor';

@@ -1,4 +1,4 @@
-import type { Size } from '@zt/core';
+import type { Size } from '@zt/core/model/ticket/piece';
 import { View } from 'react-native';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';

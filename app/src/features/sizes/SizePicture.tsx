@@ -1,4 +1,5 @@
-import { boxOf, centreOf, formatFigure } from '@zt/core';
+import { boxOf, centreOf } from '@zt/core/base/geometry/box';
+import { formatFigure } from '@zt/core/base/units/length';
 import type { SizeRow } from '@zt/core/table/sizes/sizeRun';
 import { View as NativeView } from 'react-native';
 import Svg from 'react-native-svg';

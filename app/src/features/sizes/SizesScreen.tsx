@@ -1,4 +1,6 @@
-import { type DisplayUnits, formatFigure, formatLength, say, titleOf } from '@zt/core';
+import { type DisplayUnits, formatFigure, formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { type SizeRow, sizeRun, widestOf } from '@zt/core/table/sizes/sizeRun';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';

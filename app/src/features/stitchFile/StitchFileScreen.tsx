@@ -1,6 +1,9 @@
-import { formatLength, inflate, say, titleOf } from '@zt/core';
+import { inflate } from '@zt/core/base/geometry/box';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import { partOfFile } from '@zt/core/files/stitchFiles/told';
 import { mostCoverOn } from '@zt/core/planner/crossChecks/hotSpots';
+import { titleOf } from '@zt/core/planner/titleOf';
 import { isBlank } from '@zt/core/stages/design/parts/acts';
 import { mostFelt } from '@zt/core/stages/design/stitches/density';
 import { boxOfStitches } from '@zt/core/stages/design/stitches/summary';

@@ -1,8 +1,9 @@
-import { HOUSE_NUMBERS, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { leftOfEarned, marginOf, sayEarned, sayWeeks } from '@zt/core/business/weeks/weeks';
 import { numberFor } from '@zt/core/catalogue/houseNumber';
 import { MONEY_NUMBERS } from '@zt/core/catalogue/numbers/money';
 import type { ChangedNumber, Earned } from '@zt/core/model/weeks';
+import { HOUSE_NUMBERS } from '@zt/core/table/houseRules/numbers';
 import { type Href, Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { AmongPlaces } from '../../components/AmongPlaces';

@@ -1,4 +1,5 @@
-import { type Plan, posesOf } from '@zt/core';
+import type { Plan } from '@zt/core/planner/planned';
+import { posesOf } from '@zt/core/stages/place/moveCopy';
 import { clothInk } from '../onSheet';
 import { DesignLayer } from './DesignLayer';
 

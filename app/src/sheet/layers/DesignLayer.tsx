@@ -1,5 +1,7 @@
-import { type DesignFacts, isSeenOn, type Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
+import type { DesignFacts } from '@zt/core/stages/design/designFacts';
 import type { Drawing } from '@zt/core/stages/design/parts/mergedDrawing';
+import { isSeenOn } from '@zt/core/stock/fromShelf';
 import { memo } from 'react';
 import { G, Path, Rect } from 'react-native-svg';
 import { useRules } from '../../hooks/useTicket';

@@ -1,4 +1,6 @@
-import { boxOf, centreOf, type LaidHoop, type Point, rotate } from '@zt/core';
+import { boxOf, centreOf } from '@zt/core/base/geometry/box';
+import { type Point, rotate } from '@zt/core/base/geometry/point';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
 import { G, Path } from 'react-native-svg';
 import { useOnSheet } from '../onSheet';
 import { pathPx, toPx } from '../view';

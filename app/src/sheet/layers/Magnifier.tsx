@@ -1,4 +1,4 @@
-import type { Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
 import { ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FONTS } from '../../theme/fonts';
 import { usePalette } from '../../theme/palette';

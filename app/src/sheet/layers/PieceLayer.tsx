@@ -1,4 +1,6 @@
-import { boxOf, type PieceOutline, type PiecePlan } from '@zt/core';
+import { boxOf } from '@zt/core/base/geometry/box';
+import type { PieceOutline } from '@zt/core/stages/piece/geometry';
+import type { PiecePlan } from '@zt/core/stages/piece/planPiece';
 import { memo } from 'react';
 import { ClipPath, Defs, G, Line, Path } from 'react-native-svg';
 import { useDrawingId } from '../../hooks/useDrawingId';

@@ -1,4 +1,5 @@
-import { formatLength, type Part } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import type { Part } from '@zt/core/model/ticket/part';
 import {
   ALIGN_TO,
   type AlignTo,

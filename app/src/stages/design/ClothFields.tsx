@@ -1,4 +1,5 @@
-import { nameOfColour, type Part, say } from '@zt/core';
+import { nameOfColour } from '@zt/core/base/colour/colour';
+import { say } from '@zt/core/base/units/phrase';
 import {
   APPLIQUE_EDGES,
   APPLIQUE_WAYS,
@@ -6,6 +7,7 @@ import {
   type AppliqueWay,
   USUAL_APPLIQUE,
 } from '@zt/core/model/ticket/applique';
+import type { Part } from '@zt/core/model/ticket/part';
 import { clothShapesOf, withCloth, withShape } from '@zt/core/stages/design/applique/acts';
 import { cutWords } from '@zt/core/stages/design/applique/cutOffset';
 import { useRouter } from 'expo-router';

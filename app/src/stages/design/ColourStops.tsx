@@ -1,4 +1,6 @@
-import { nameOfColour, type Part, type Phrase, say } from '@zt/core';
+import { nameOfColour } from '@zt/core/base/colour/colour';
+import { type Phrase, say } from '@zt/core/base/units/phrase';
+import type { Part } from '@zt/core/model/ticket/part';
 import type { PartStop } from '@zt/core/model/ticket/partStop';
 import { counted, dressed, isOrder, stopMoved } from '@zt/core/stages/design/parts/stopActs';
 import type { DesignStop } from '@zt/core/stages/design/parts/stopsOfDesign';

@@ -1,4 +1,5 @@
-import { type Part, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { Part } from '@zt/core/model/ticket/part';
 import { calibrationFor } from '@zt/core/stages/design/stitches/calibrate';
 import { Press } from '../../components/ui/Press';
 import { useIsExample } from '../../example/useExample';

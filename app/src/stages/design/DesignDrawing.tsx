@@ -1,17 +1,11 @@
-import {
-  type Box,
-  boxOf,
-  type DesignFacts,
-  formatFigure,
-  formatLength,
-  inflate,
-  type LaidHoop,
-  type Part,
-  type Point,
-  rotate,
-} from '@zt/core';
+import { type Box, boxOf, inflate } from '@zt/core/base/geometry/box';
+import { type Point, rotate } from '@zt/core/base/geometry/point';
+import { formatFigure, formatLength } from '@zt/core/base/units/length';
+import type { Part } from '@zt/core/model/ticket/part';
+import type { DesignFacts } from '@zt/core/stages/design/designFacts';
 import { drawnPart } from '@zt/core/stages/design/parts/drawnPart';
 import { largestIn } from '@zt/core/stages/hoop/largestIn';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
 import { Circle, G, Path } from 'react-native-svg';
 import { usePlan, useUnits } from '../../hooks/useTicket';
 import { FieldLine } from '../../sheet/layers/HoopLayer';

@@ -1,4 +1,4 @@
-import type { DesignInput } from '@zt/core';
+import type { DesignInput } from '@zt/core/model/ticket/design';
 import { isBlank } from '@zt/core/stages/design/parts/acts';
 import { largestIn } from '@zt/core/stages/hoop/largestIn';
 import { View } from 'react-native';

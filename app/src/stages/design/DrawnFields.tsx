@@ -1,4 +1,5 @@
-import { type Part, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { Part } from '@zt/core/model/ticket/part';
 import { sizedTo } from '@zt/core/stages/design/parts/drawnPart';
 import { drawingToRead } from '@zt/core/stages/design/readAgain';
 import { lazy, Suspense } from 'react';

@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { possibleWidths } from '@zt/core/table/howWide/howWide';
 import { sides } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';

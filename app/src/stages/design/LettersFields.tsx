@@ -1,6 +1,7 @@
-import { type Part, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { FACES } from '@zt/core/catalogue/faces';
 import { ALIGNMENTS, BASELINES, FRAMES, type Lettering } from '@zt/core/model/ticket/lettering';
+import type { Part } from '@zt/core/model/ticket/part';
 import { lettersKey, lettersToSet } from '@zt/core/stages/design/lettering/lettersKey';
 import { namePartOf } from '@zt/core/stages/design/names/onTable';
 import { wreathed } from '@zt/core/stages/design/parts/acts';

@@ -1,4 +1,5 @@
-import { nameOfColour, type Part } from '@zt/core';
+import { nameOfColour } from '@zt/core/base/colour/colour';
+import type { Part } from '@zt/core/model/ticket/part';
 import { dressed } from '@zt/core/stages/design/parts/stopActs';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Row } from '../../components/ui/Row';

@@ -1,6 +1,7 @@
-import { isSeenOn, type Part } from '@zt/core';
+import type { Part } from '@zt/core/model/ticket/part';
 import { arranged } from '@zt/core/stages/design/elements';
 import { seenShapes } from '@zt/core/stages/design/parts/mergedDrawing';
+import { isSeenOn } from '@zt/core/stock/fromShelf';
 import { memo, useMemo } from 'react';
 import { G, Rect } from 'react-native-svg';
 import { useRules } from '../../hooks/useTicket';

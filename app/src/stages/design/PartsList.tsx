@@ -1,5 +1,5 @@
-import { EMPTY_PART, type Part } from '@zt/core';
 import { USUAL_LETTERING, USUAL_MONOGRAM } from '@zt/core/model/ticket/lettering';
+import { EMPTY_PART, type Part } from '@zt/core/model/ticket/part';
 import { isBlank, withPartAdded } from '@zt/core/stages/design/parts/acts';
 import { drawnPart, nameOfPart } from '@zt/core/stages/design/parts/drawnPart';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
-import type { Part } from '@zt/core';
-import { boxOf } from '@zt/core';
+import { boxOf } from '@zt/core/base/geometry/box';
 import type { Applique } from '@zt/core/model/ticket/applique';
+import type { Part } from '@zt/core/model/ticket/part';
 import { clothShapesOf } from '@zt/core/stages/design/applique/acts';
 import { ringsOfPath } from '@zt/core/stages/design/pathData';
 import { useMemo } from 'react';

@@ -1,14 +1,9 @@
-import {
-  isSeenOn,
-  lightnessOf,
-  type Mend,
-  nearestThread,
-  phrase,
-  shuffledThreads,
-  type Thread,
-  toneLadder,
-} from '@zt/core';
+import { lightnessOf } from '@zt/core/base/colour/colour';
+import { phrase } from '@zt/core/base/units/phrase';
+import type { Mend } from '@zt/core/model/finding';
+import type { Thread } from '@zt/core/model/shelf';
 import { dressed } from '@zt/core/stages/design/parts/stopActs';
+import { isSeenOn, nearestThread, shuffledThreads, toneLadder } from '@zt/core/stock/fromShelf';
 import { createElement, useRef, useState } from 'react';
 import { Pressable } from 'react-native';
 import { Trial } from '../../components/Trial';

@@ -1,7 +1,9 @@
-import { EMPTY_PART, nameOfFile, type Part, type ReadSvg, type SvgRefusal } from '@zt/core';
+import { nameOfFile } from '@zt/core/model/ticket/designBounds';
+import { EMPTY_PART, type Part } from '@zt/core/model/ticket/part';
 import { isBlank, withPart, withPartAdded } from '@zt/core/stages/design/parts/acts';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
-import type { HowWide as HowWideAsked } from '@zt/core/stages/design/svg/readSvg';
+import type { HowWide as HowWideAsked, ReadSvg } from '@zt/core/stages/design/svg/readSvg';
+import type { SvgRefusal } from '@zt/core/stages/design/svg/refuse';
 import { createElement, useRef, useState } from 'react';
 import { Callout } from '../../components/ui/Callout';
 import { Press } from '../../components/ui/Press';

@@ -1,4 +1,5 @@
-import { DENSITY_CLASSES, nameOfColour, type Part } from '@zt/core';
+import { nameOfColour } from '@zt/core/base/colour/colour';
+import { DENSITY_CLASSES, type Part } from '@zt/core/model/ticket/part';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';
 import { NumberField } from '../../components/ui/NumberField';

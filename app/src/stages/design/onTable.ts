@@ -1,4 +1,5 @@
-import { add, ORIGIN, type Plan, type Point, rotate, subtract } from '@zt/core';
+import { add, ORIGIN, type Point, rotate, subtract } from '@zt/core/base/geometry/point';
+import type { Plan } from '@zt/core/planner/planned';
 
 /** How the design's own frame lies on the sheet: the piece's frame where there is a place on it, else its own. mm. */
 export interface OnTable {

@@ -1,4 +1,4 @@
-import { phrase } from '@zt/core';
+import { phrase } from '@zt/core/base/units/phrase';
 import { drawingToRead, type ToRead } from '@zt/core/stages/design/readAgain';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { useEffect } from 'react';

@@ -1,4 +1,5 @@
-import { type Part, phrase } from '@zt/core';
+import { phrase } from '@zt/core/base/units/phrase';
+import type { Part } from '@zt/core/model/ticket/part';
 import { areLettersSet, lettersKey, lettersToSet } from '@zt/core/stages/design/lettering/lettersKey';
 import { stitchFigures } from '@zt/core/stages/design/stitchFigures';
 import { useEffect } from 'react';

@@ -1,4 +1,4 @@
-import { phrase } from '@zt/core';
+import { phrase } from '@zt/core/base/units/phrase';
 import type { NameRow, NameSets } from '@zt/core/model/ticket/names';
 import { lettersKey } from '@zt/core/stages/design/lettering/lettersKey';
 import { namesToSet } from '@zt/core/stages/design/names/rows';

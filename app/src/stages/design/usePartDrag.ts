@@ -1,4 +1,6 @@
-import { boxOf, centreOf, type Part, type Point, subtract } from '@zt/core';
+import { boxOf, centreOf } from '@zt/core/base/geometry/box';
+import { type Point, subtract } from '@zt/core/base/geometry/point';
+import type { Part } from '@zt/core/model/ticket/part';
 import { boxOfAll, moveParts, partAt, scaled, turned } from '@zt/core/stages/design/parts/acts';
 import { useRef, useState } from 'react';
 import { useFollowing } from '../../hooks/useFollowing';

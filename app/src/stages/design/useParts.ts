@@ -1,4 +1,4 @@
-import type { Part } from '@zt/core';
+import type { Part } from '@zt/core/model/ticket/part';
 import { keptParts, partsOnTable } from '@zt/core/stages/design/names/onTable';
 import { type Chosen, withPart } from '@zt/core/stages/design/parts/acts';
 import { useMemo } from 'react';

@@ -1,5 +1,6 @@
-import { FAULTS, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import type { FaultId } from '@zt/core/model/faults';
+import { FAULTS } from '@zt/core/model/faults';
 import { faultFacts } from '@zt/core/records/faultGuide/facts';
 import { causesOf, type RankedCause, withCause } from '@zt/core/records/faultGuide/guide';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { lazy, Suspense } from 'react';
 import { TickList } from '../../components/TickList';
 import { Stack } from '../../components/ui/Stack';

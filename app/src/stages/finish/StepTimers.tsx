@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { View } from 'react-native';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';

@@ -1,4 +1,8 @@
-import { boxOf, formatLength, inflate, type LaidHoop, type Point, say } from '@zt/core';
+import { boxOf, inflate } from '@zt/core/base/geometry/box';
+import type { Point } from '@zt/core/base/geometry/point';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
 import { G, Path } from 'react-native-svg';
 import { usePlan, useUnits } from '../../hooks/useTicket';
 import { HoopLayer } from '../../sheet/layers/HoopLayer';

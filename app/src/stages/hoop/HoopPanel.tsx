@@ -1,14 +1,11 @@
-import {
-  formatLength,
-  type HoopVerdict,
-  inHoopFrame,
-  type LaidHoop,
-  type Method,
-  negate,
-  otherHoop,
-  say,
-  sidesInWords,
-} from '@zt/core';
+import { negate } from '@zt/core/base/geometry/point';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { type Method, otherHoop } from '@zt/core/model/ticket/hoop';
+import type { HoopVerdict } from '@zt/core/stages/hoop/judgeHoop';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
+import { inHoopFrame } from '@zt/core/stages/hoop/ring';
+import { sidesInWords } from '@zt/core/stages/hoop/sides';
 import { Pressable, View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { Press } from '../../components/ui/Press';

@@ -1,13 +1,13 @@
 import {
   distanceToSegment,
-  type HoopInput,
-  type LaidHoop,
   negate,
   ORIGIN,
   type Point,
   rotate,
   subtract,
-} from '@zt/core';
+} from '@zt/core/base/geometry/point';
+import type { HoopInput } from '@zt/core/model/ticket/hoop';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
 import { useRef, useState } from 'react';
 import { useFollowing } from '../../hooks/useFollowing';
 import { usePlan, useTicketActs } from '../../hooks/useTicket';

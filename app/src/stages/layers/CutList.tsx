@@ -1,4 +1,6 @@
-import { type CutFrom, type DisplayUnits, type SheetPiece, sheetPieces } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import type { CutFrom } from '@zt/core/ledger/rolls/cutting';
+import { type SheetPiece, sheetPieces } from '@zt/core/ledger/rolls/sheetPieces';
 import { View } from 'react-native';
 import { metres, sides } from '../../components/figures';
 import { Row } from '../../components/ui/Row';

@@ -1,4 +1,5 @@
-import { type CutFrom, heightOf, layoutOf, widthOf } from '@zt/core';
+import { heightOf, widthOf } from '@zt/core/base/geometry/box';
+import { type CutFrom, layoutOf } from '@zt/core/ledger/rolls/cutting';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { usePalette } from '../../theme/palette';
 

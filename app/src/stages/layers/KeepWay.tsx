@@ -1,4 +1,6 @@
-import { appliesInWords, MOST_WAYS, WAY_LETTERS, type WayApplies, wayFrom } from '@zt/core';
+import { MOST_WAYS } from '@zt/core/model/houseRules';
+import { WAY_LETTERS, type WayApplies } from '@zt/core/model/way';
+import { appliesInWords, wayFrom } from '@zt/core/stages/layers/ways';
 import { useState } from 'react';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';

@@ -1,4 +1,6 @@
-import { lightnessOf, type Sheet, type StackLayer } from '@zt/core';
+import { lightnessOf } from '@zt/core/base/colour/colour';
+import type { Sheet } from '@zt/core/model/ticket/layers';
+import type { StackLayer } from '@zt/core/stages/layers/planLayers';
 import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';

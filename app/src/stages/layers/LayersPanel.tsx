@@ -1,4 +1,5 @@
-import { CHOICE_PARTS, type ChoicePart, type LayersInput, sheetsInWords, withChoice } from '@zt/core';
+import { sheetsInWords } from '@zt/core/catalogue/materials';
+import { CHOICE_PARTS, type ChoicePart, type LayersInput, withChoice } from '@zt/core/model/ticket/layers';
 import { lazy, Suspense } from 'react';
 import { Disclosures } from '../../components/ui/Disclosures';
 import { Ruled } from '../../components/ui/Ruled';

@@ -1,4 +1,7 @@
-import { type ChoicePart, type ChosenPart, type DisplayUnits, say } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { ChoicePart } from '@zt/core/model/ticket/layers';
+import type { ChosenPart } from '@zt/core/stages/layers/planLayers';
 import { Offer } from '../../components/Offer';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Disclosures } from '../../components/ui/Disclosures';

@@ -1,4 +1,4 @@
-import type { RiskBar } from '@zt/core';
+import type { RiskBar } from '@zt/core/stages/layers/risk';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Meter } from '../../components/ui/Meter';

@@ -1,13 +1,9 @@
-import {
-  type DisplayUnits,
-  FURTHER_SHEET,
-  type LayersInput,
-  type LayersPlan,
-  MOST_SHEETS,
-  type Sheet,
-  say,
-  sheetsInWords,
-} from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { sheetsInWords } from '@zt/core/catalogue/materials';
+import { type LayersInput, MOST_SHEETS, type Sheet } from '@zt/core/model/ticket/layers';
+import { FURTHER_SHEET } from '@zt/core/stages/layers/placing';
+import type { LayersPlan } from '@zt/core/stages/layers/planLayers';
 import { Offer } from '../../components/Offer';
 import { SheetFields } from '../../components/SheetFields';
 import { Disclosure } from '../../components/ui/Disclosure';

@@ -1,5 +1,5 @@
-import { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from '@zt/core';
 import type { FaultId } from '@zt/core/model/faults';
+import { FAULTS, SAVED_BY_A_PATCH, SEVERITY_WORDS, SPOILT } from '@zt/core/model/faults';
 import { MOST_SPOTS, type OtherPiece, type Spot } from '@zt/core/model/ticket/log';
 import { FaultSample } from '../../components/FaultSample';
 import { Callout } from '../../components/ui/Callout';

@@ -1,4 +1,4 @@
-import { type FAULTS, SEVERITY_WORDS } from '@zt/core';
+import { type FAULTS, SEVERITY_WORDS } from '@zt/core/model/faults';
 import { Pressable } from 'react-native';
 import { Row } from '../../components/ui/Row';
 import { Ruled } from '../../components/ui/Ruled';

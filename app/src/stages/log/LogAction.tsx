@@ -1,4 +1,4 @@
-import { isInTheWay } from '@zt/core';
+import { isInTheWay } from '@zt/core/model/finding';
 import { worstOfAll } from '@zt/core/model/ticket/log';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';

@@ -1,5 +1,8 @@
-import { boxOf, FAULTS, inflate, type Point, posesOf, widthOf } from '@zt/core';
+import { boxOf, inflate, widthOf } from '@zt/core/base/geometry/box';
+import type { Point } from '@zt/core/base/geometry/point';
 import type { FaultId } from '@zt/core/model/faults';
+import { FAULTS } from '@zt/core/model/faults';
+import { posesOf } from '@zt/core/stages/place/moveCopy';
 import { G } from 'react-native-svg';
 import { usePlan, useTicket } from '../../hooks/useTicket';
 import { ChalkCross, Zigzag } from '../../sheet/layers/marks';

@@ -1,6 +1,6 @@
-import { type LogInput, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { piecesOf } from '@zt/core/model/pieces';
-import type { OtherPiece } from '@zt/core/model/ticket/log';
+import type { LogInput, OtherPiece } from '@zt/core/model/ticket/log';
 import { trialInWords } from '@zt/core/stages/log/trial';
 import { lazy, Suspense, useState } from 'react';
 import { Callout } from '../../components/ui/Callout';

@@ -1,4 +1,5 @@
-import type { LogInput, Stage } from '@zt/core';
+import type { Stage } from '@zt/core/model/stages';
+import type { LogInput } from '@zt/core/model/ticket/log';
 import { type OtherPiece, offBy } from '@zt/core/model/ticket/log';
 import { minutesTicked } from '@zt/core/records/logbook/ticked';
 import { LengthField } from '../../components/ui/LengthField';

@@ -1,5 +1,6 @@
-import { type LogPlan, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import type { Off } from '@zt/core/model/ticket/log';
+import type { LogPlan } from '@zt/core/stages/log/planLog';
 import { offInWords } from '@zt/core/stages/log/planLog';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Stack } from '../../components/ui/Stack';

@@ -1,5 +1,8 @@
-import { BOBBINS, type Keys, type LogInput, NEEDLES, say, sidesInWords, TOPPERS } from '@zt/core';
-import type { Used } from '@zt/core/model/ticket/log';
+import { say } from '@zt/core/base/units/phrase';
+import { BOBBINS, NEEDLES, TOPPERS } from '@zt/core/catalogue/materials';
+import type { LogInput, Used } from '@zt/core/model/ticket/log';
+import { sidesInWords } from '@zt/core/stages/hoop/sides';
+import type { Keys } from '@zt/core/stages/mount/keys';
 import { SheetFields } from '../../components/SheetFields';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';

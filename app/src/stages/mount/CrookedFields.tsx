@@ -1,4 +1,7 @@
-import { type CrookedPlan, formatLength, MARK_IDS, MARK_NAMES, type MarkFound, type MarkId } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { MARK_IDS, type MarkFound, type MarkId } from '@zt/core/model/ticket/mount';
+import type { CrookedPlan } from '@zt/core/stages/mount/crooked';
+import { MARK_NAMES } from '@zt/core/stages/mount/hoopAgain';
 import { oneDigit } from '../../components/figures';
 import { Callout } from '../../components/ui/Callout';
 import { Disclosure } from '../../components/ui/Disclosure';

@@ -1,4 +1,5 @@
-import { factsInHoop, type Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
+import { factsInHoop } from '@zt/core/stages/hoop/layHoop';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { Row } from '../../components/ui/Row';

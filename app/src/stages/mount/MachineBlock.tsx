@@ -1,4 +1,7 @@
-import { type Box, type LaidHoop, type MountPlan, rotate } from '@zt/core';
+import type { Box } from '@zt/core/base/geometry/box';
+import { rotate } from '@zt/core/base/geometry/point';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
+import type { MountPlan } from '@zt/core/stages/mount/planMount';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { FigureTag } from '../../sheet/layers/marks';
 import { useOnSheet } from '../../sheet/onSheet';

@@ -1,19 +1,11 @@
-import {
-  add,
-  type Box,
-  boxOf,
-  formatLength,
-  inflate,
-  inHoopFrame,
-  type LaidHoop,
-  type MarkFound,
-  type MountInput,
-  type MountPlan,
-  ORIGIN,
-  obstacleOutline,
-  type Point,
-  rotate,
-} from '@zt/core';
+import { type Box, boxOf, inflate } from '@zt/core/base/geometry/box';
+import { add, ORIGIN, type Point, rotate } from '@zt/core/base/geometry/point';
+import { formatLength } from '@zt/core/base/units/length';
+import type { MarkFound, MountInput } from '@zt/core/model/ticket/mount';
+import type { LaidHoop } from '@zt/core/stages/hoop/layHoop';
+import { inHoopFrame } from '@zt/core/stages/hoop/ring';
+import { obstacleOutline } from '@zt/core/stages/mount/obstacles';
+import type { MountPlan } from '@zt/core/stages/mount/planMount';
 import { useRef, useState } from 'react';
 import { G, Line, Path } from 'react-native-svg';
 import { useFollowing } from '../../hooks/useFollowing';

@@ -1,5 +1,6 @@
-import { formatLength, type SideHold } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
 import { calledKeys, whatFollows } from '@zt/core/stages/mount/copyKeys';
+import type { SideHold } from '@zt/core/stages/mount/holdDown';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { KeyRow } from '../../components/KeyRow';

@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { SidedLengthField } from '../../components/ui/SidedLengthField';
 import { Stack } from '../../components/ui/Stack';

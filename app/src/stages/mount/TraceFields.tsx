@@ -1,4 +1,6 @@
-import { formatLength, OBSTACLE_KINDS, OBSTACLE_SIZES, type Obstacle } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { OBSTACLE_KINDS, type Obstacle } from '@zt/core/model/ticket/mount';
+import { OBSTACLE_SIZES } from '@zt/core/stages/mount/obstacles';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';

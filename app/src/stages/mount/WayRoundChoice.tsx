@@ -1,4 +1,4 @@
-import { formatLength } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
 import { Choice } from '../../components/ui/Choice';
 import { usePlan, useTicketActs, useUnits } from '../../hooks/useTicket';
 

@@ -1,4 +1,6 @@
-import { type DisplayUnits, formatLength, MARK_IDS, type MarkFound, type MarkId, type Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import { MARK_IDS, type MarkFound, type MarkId } from '@zt/core/model/ticket/mount';
 
 const TAP = 'tap ';
 

@@ -1,4 +1,4 @@
-import type { Blank } from '@zt/core';
+import type { Blank } from '@zt/core/model/shelf';
 import { blankTaken } from '@zt/core/stages/piece/usual';
 import { Offer } from '../../components/Offer';
 import { Stack } from '../../components/ui/Stack';

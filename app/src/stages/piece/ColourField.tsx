@@ -1,4 +1,4 @@
-import { nameOfColour } from '@zt/core';
+import { nameOfColour } from '@zt/core/base/colour/colour';
 import { createElement } from 'react';
 import { Pressable } from 'react-native';
 import { Row } from '../../components/ui/Row';

@@ -1,4 +1,6 @@
-import { datumName, type Evenness, faceWidthOf, type Grain } from '@zt/core';
+import type { Evenness, Grain } from '@zt/core/model/ticket/piece';
+import { datumName } from '@zt/core/stages/piece/geometry';
+import { faceWidthOf } from '@zt/core/stages/place/planPlace';
 import { LengthField } from '../../components/ui/LengthField';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';

@@ -1,4 +1,5 @@
-import { FABRICS, STRUCTURES } from '@zt/core';
+import { FABRICS } from '@zt/core/catalogue/fabrics';
+import { STRUCTURES } from '@zt/core/model/ticket/piece';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Stack } from '../../components/ui/Stack';

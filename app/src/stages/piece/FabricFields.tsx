@@ -1,4 +1,4 @@
-import type { Fabric } from '@zt/core';
+import type { Fabric } from '@zt/core/model/ticket/piece';
 import { View } from 'react-native';
 import { Choice } from '../../components/ui/Choice';
 import { NumberField } from '../../components/ui/NumberField';

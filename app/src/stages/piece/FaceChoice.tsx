@@ -1,4 +1,4 @@
-import { placementsFor } from '@zt/core';
+import { placementsFor } from '@zt/core/stages/place/planPlace';
 import { Choice } from '../../components/ui/Choice';
 import { Row } from '../../components/ui/Row';
 import { Txt } from '../../components/ui/Txt';

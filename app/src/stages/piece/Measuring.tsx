@@ -1,4 +1,4 @@
-import type { Reading } from '@zt/core';
+import type { Reading } from '@zt/core/stages/piece/readings';
 import { isRead } from '@zt/core/stages/piece/usual';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,4 +1,8 @@
-import { boxOf, faceOf, formatFigure, formatLength, type Point, type Reading } from '@zt/core';
+import { boxOf } from '@zt/core/base/geometry/box';
+import type { Point } from '@zt/core/base/geometry/point';
+import { formatFigure, formatLength } from '@zt/core/base/units/length';
+import { faceOf } from '@zt/core/stages/piece/planPiece';
+import type { Reading } from '@zt/core/stages/piece/readings';
 import { G } from 'react-native-svg';
 import { usePlan, useReading, useUnits } from '../../hooks/useTicket';
 import { Magnifier } from '../../sheet/layers/Magnifier';

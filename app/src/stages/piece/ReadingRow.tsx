@@ -1,4 +1,5 @@
-import { formatLength, type Reading } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import type { Reading } from '@zt/core/stages/piece/readings';
 import { withRead } from '@zt/core/stages/piece/usual';
 import { useEffect, useRef } from 'react';
 import { Pressable, type View } from 'react-native';

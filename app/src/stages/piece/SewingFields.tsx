@@ -1,4 +1,7 @@
-import { formatLength, STRIP_EDGES, say, sewingCuts } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { STRIP_EDGES } from '@zt/core/model/ticket/piece';
+import { sewingCuts } from '@zt/core/stages/piece/sewing';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';

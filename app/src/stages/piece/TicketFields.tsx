@@ -1,5 +1,6 @@
-import { pieceCount, type Ticket } from '@zt/core';
 import { piecesOf } from '@zt/core/model/pieces';
+import type { Ticket } from '@zt/core/model/ticket';
+import { pieceCount } from '@zt/core/model/ticket/piece';
 import { useRouter } from 'expo-router';
 import { MoneyField } from '../../components/ui/MoneyField';
 import { NumberField } from '../../components/ui/NumberField';

@@ -1,4 +1,5 @@
-import { planTicket, type Ticket, TicketSchema } from '@zt/core';
+import { type Ticket, TicketSchema } from '@zt/core/model/ticket';
+import { planTicket } from '@zt/core/planner/plan';
 import { useRules, useShelf, useTicket } from '../../hooks/useTicket';
 import { Thumbnail } from '../../sheet/Thumbnail';
 import { History } from '../../shop/History';

@@ -1,4 +1,5 @@
-import { type Blank, formatLength } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import type { Blank } from '@zt/core/model/shelf';
 import { blankTaken, type UsualBlank, usualBlanks, usualTaken } from '@zt/core/stages/piece/usual';
 import { Press } from '../../components/ui/Press';
 import { Row } from '../../components/ui/Row';

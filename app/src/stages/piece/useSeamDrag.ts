@@ -1,4 +1,5 @@
-import type { Evenness, Point } from '@zt/core';
+import type { Point } from '@zt/core/base/geometry/point';
+import type { Evenness } from '@zt/core/model/ticket/piece';
 import { useRef, useState } from 'react';
 import { useFollowing } from '../../hooks/useFollowing';
 import { usePlan, useTicket, useTicketActs } from '../../hooks/useTicket';

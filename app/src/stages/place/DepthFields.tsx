@@ -1,4 +1,5 @@
-import { DESIGN_PARTS, type DesignPart, depthLandmarks } from '@zt/core';
+import { DESIGN_PARTS, type DesignPart } from '@zt/core/model/ticket/place';
+import { depthLandmarks } from '@zt/core/stages/place/depths';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { LengthField } from '../../components/ui/LengthField';

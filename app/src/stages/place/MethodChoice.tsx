@@ -1,4 +1,4 @@
-import type { MarkMethod } from '@zt/core';
+import type { MarkMethod } from '@zt/core/model/ticket/place';
 import { Choice } from '../../components/ui/Choice';
 import { usePlan, useTicketActs } from '../../hooks/useTicket';
 

@@ -1,4 +1,6 @@
-import { faceWidthOf, formatLength, mm, say, stepOf } from '@zt/core';
+import { formatLength, stepOf } from '@zt/core/base/units/length';
+import { mm, say } from '@zt/core/base/units/phrase';
+import { faceWidthOf } from '@zt/core/stages/place/planPlace';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { Press } from '../../components/ui/Press';

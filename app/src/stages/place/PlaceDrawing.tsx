@@ -1,4 +1,9 @@
-import { boxOf, formatFigure, formatLength, isA, type PlacePlan, type Plan, say } from '@zt/core';
+import { boxOf } from '@zt/core/base/geometry/box';
+import { formatFigure, formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import type { Plan } from '@zt/core/planner/planned';
+import { isA } from '@zt/core/stages/piece/geometry';
+import type { PlacePlan } from '@zt/core/stages/place/planPlace';
 import type { ReactNode } from 'react';
 import { G } from 'react-native-svg';
 import { usePlan, useUnits } from '../../hooks/useTicket';

@@ -1,4 +1,8 @@
-import { formatLength, numberFor, PLACE_NUMBERS, type PlacePlan, say } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
+import { numberFor } from '@zt/core/catalogue/houseNumber';
+import { PLACE_NUMBERS } from '@zt/core/catalogue/numbers/place';
+import type { PlacePlan } from '@zt/core/stages/place/planPlace';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { StepList } from '../../components/StepList';

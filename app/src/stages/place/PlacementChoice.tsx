@@ -1,4 +1,6 @@
-import { type PlaceInput, placementsFor, schoolsOf } from '@zt/core';
+import { schoolsOf } from '@zt/core/catalogue/schools';
+import type { PlaceInput } from '@zt/core/model/ticket/place';
+import { placementsFor } from '@zt/core/stages/place/planPlace';
 import { Choice } from '../../components/ui/Choice';
 import { Disclosure } from '../../components/ui/Disclosure';
 import { usePlan, useShelf, useTicket, useTicketActs } from '../../hooks/useTicket';

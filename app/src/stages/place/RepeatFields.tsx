@@ -1,4 +1,7 @@
-import { formatLength, numberFor, PLACE_NUMBERS, type PlaceInput } from '@zt/core';
+import { formatLength } from '@zt/core/base/units/length';
+import { numberFor } from '@zt/core/catalogue/houseNumber';
+import { PLACE_NUMBERS } from '@zt/core/catalogue/numbers/place';
+import type { PlaceInput } from '@zt/core/model/ticket/place';
 import { Callout } from '../../components/ui/Callout';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';

@@ -1,5 +1,8 @@
-import { numberFor, PLACE_NUMBERS, type PlaceInput, scatterQuestionFor } from '@zt/core';
+import { numberFor } from '@zt/core/catalogue/houseNumber';
+import { PLACE_NUMBERS } from '@zt/core/catalogue/numbers/place';
+import type { PlaceInput } from '@zt/core/model/ticket/place';
 import type { ScatterProgress } from '@zt/core/stages/place/scatter';
+import { scatterQuestionFor } from '@zt/core/stages/place/scatterQuestion';
 import { createElement, useEffect, useRef, useState } from 'react';
 import { Choice } from '../../components/ui/Choice';
 import { LengthField } from '../../components/ui/LengthField';

@@ -1,4 +1,7 @@
-import { type Box, boxOf, heightOf, inflate, type PlacePlan, type Plan, posesOf, widthOf } from '@zt/core';
+import { type Box, boxOf, heightOf, inflate, widthOf } from '@zt/core/base/geometry/box';
+import type { Plan } from '@zt/core/planner/planned';
+import { posesOf } from '@zt/core/stages/place/moveCopy';
+import type { PlacePlan } from '@zt/core/stages/place/planPlace';
 
 /** Copies to either side of the middle that are seen on a narrow screen. */
 const NEIGHBOURS = 2.4;

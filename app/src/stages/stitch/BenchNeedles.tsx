@@ -1,5 +1,5 @@
-import type { Machine } from '@zt/core';
 import { benchNeedles } from '@zt/core/ledger/benchNeedles/benchNeedles';
+import type { Machine } from '@zt/core/model/shelf';
 import { useCallback } from 'react';
 import { HowFarWord } from '../../components/HowFarWord';
 import { Disclosure } from '../../components/ui/Disclosure';

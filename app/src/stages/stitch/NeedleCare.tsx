@@ -1,16 +1,11 @@
-import {
-  changeNeedle,
-  type Machine,
-  NEEDLES,
-  type NeedleId,
-  needleCare,
-  needlesOf,
-  numberFor,
-  STITCH_NUMBERS,
-  SUPPLIES,
-  type Supply,
-  say,
-} from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import { numberFor } from '@zt/core/catalogue/houseNumber';
+import { NEEDLES } from '@zt/core/catalogue/materials';
+import { STITCH_NUMBERS } from '@zt/core/catalogue/numbers/stitch';
+import type { Machine, Supply } from '@zt/core/model/shelf';
+import type { NeedleId } from '@zt/core/model/ticket/layers';
+import { needleCare } from '@zt/core/stages/stitch/needleCare';
+import { changeNeedle, needlesOf, SUPPLIES } from '@zt/core/stock/supplies';
 import { useState } from 'react';
 import { amount, oneDigit } from '../../components/figures';
 import { NeedleRack } from '../../components/NeedleRack';

@@ -1,5 +1,7 @@
-import { boxOf, type DesignFacts, inflate, ORIGIN } from '@zt/core';
+import { boxOf, inflate } from '@zt/core/base/geometry/box';
+import { ORIGIN } from '@zt/core/base/geometry/point';
 import { mostCoverOn } from '@zt/core/planner/crossChecks/hotSpots';
+import type { DesignFacts } from '@zt/core/stages/design/designFacts';
 import { useMemo } from 'react';
 import { G } from 'react-native-svg';
 import { usePlan, useRules, useTicket } from '../../hooks/useTicket';

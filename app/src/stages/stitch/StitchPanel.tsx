@@ -1,4 +1,5 @@
-import { type StitchStop, say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
+import type { StitchStop } from '@zt/core/stages/stitch/planStitch';
 import { lazy, Suspense } from 'react';
 import { Pressable, View } from 'react-native';
 import { oneDigit } from '../../components/figures';

@@ -1,4 +1,4 @@
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { bobbinWords } from '@zt/core/stages/stitch/bobbinEnd';
 import { minuteIn, type Stretch } from '@zt/core/stages/stitch/timeline';
 import { useState } from 'react';

@@ -1,4 +1,4 @@
-import type { HouseRules } from '@zt/core';
+import type { HouseRules } from '@zt/core/model/houseRules';
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** One row: this shop's rules. */

@@ -1,4 +1,7 @@
-import type { LogInput, LogSummary, ShelfUse, Ticket } from '@zt/core';
+import type { LogSummary } from '@zt/core/model/logEntry';
+import type { ShelfUse } from '@zt/core/model/shelfUse';
+import type { Ticket } from '@zt/core/model/ticket';
+import type { LogInput } from '@zt/core/model/ticket/log';
 import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { compactJson } from '../compactJson';
 import { tickets } from './tickets';

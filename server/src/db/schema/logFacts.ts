@@ -1,4 +1,5 @@
-import type { LearnedFacts, LogSummary } from '@zt/core';
+import type { LogSummary } from '@zt/core/model/logEntry';
+import type { LearnedFacts } from '@zt/core/records/find/entryFacts';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { logEntries } from './logEntries';
 

@@ -1,4 +1,4 @@
-import type { LogFilter } from '@zt/core';
+import type { LogFilter } from '@zt/core/model/api';
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** Searches of the logbook that are kept under a name. */

@@ -1,4 +1,4 @@
-import { SHELF_NOUNS } from '@zt/core';
+import { SHELF_NOUNS } from '@zt/core/model/shelf';
 import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 export const shelfItems = sqliteTable(

@@ -1,4 +1,4 @@
-import type { Ticket } from '@zt/core';
+import type { Ticket } from '@zt/core/model/ticket';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** What stands in place of a day that is not set: after every day. */

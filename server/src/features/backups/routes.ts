@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { BackupsSchema } from '@zt/core';
+import { BackupsSchema } from '@zt/core/model/api';
 import { checkedForRestore, putInPlace } from '../../backup/restore';
 import { allBackups, backUp, MOST_KEPT } from '../../backup/schedule';
 import type { Context } from '../../context';

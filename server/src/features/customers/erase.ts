@@ -1,6 +1,8 @@
-import type { LogFilter, LogSummary, Ticket } from '@zt/core';
+import type { LogFilter } from '@zt/core/model/api';
+import type { LogSummary } from '@zt/core/model/logEntry';
 import { isOpenState, type Order, OrderSchema } from '@zt/core/model/order';
 import type { Erased } from '@zt/core/model/ordersApi';
+import type { Ticket } from '@zt/core/model/ticket';
 import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';

@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { say } from '@zt/core';
+import { say } from '@zt/core/base/units/phrase';
 import { CutterFileSchema, CutterPressSchema, type OnCutter, OnCutterSchema } from '@zt/core/model/cutter';
 import { cutMore, cutterSays, layOnMat, NOTHING_CUT } from '@zt/core/table/cutter/cutter';
 import { defaultHook } from '../../defaultHook';

@@ -1,8 +1,8 @@
-import { DEFAULT_HOUSE_RULES } from '@zt/core';
 import { toEnd } from '@zt/core/base/inSteps';
 import { shoppingList } from '@zt/core/business/shopping/shopping';
 import { type DayAnswer, type DaySheet, EMPTY_DAY, withStand, workId } from '@zt/core/model/day';
 import type { Exported } from '@zt/core/model/exported';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
 import { newOrder } from '@zt/core/model/order';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';

@@ -1,4 +1,3 @@
-import { TicketSchema, withTodaysFields } from '@zt/core';
 import {
   type DayAnswer,
   type DaySheet,
@@ -7,6 +6,8 @@ import {
   EMPTY_DAY,
   MOST_DAY_TICKETS,
 } from '@zt/core/model/day';
+import { TicketSchema } from '@zt/core/model/ticket';
+import { withTodaysFields } from '@zt/core/planner/newTicket';
 import { titleOf } from '@zt/core/planner/titleOf';
 import { and, count, eq, inArray, isNull, ne, notInArray, or, type SQL, sql } from 'drizzle-orm';
 import type { Db } from '../../db/client';

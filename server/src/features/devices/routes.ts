@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema } from '@zt/core';
+import { IdSchema } from '@zt/core/base/ids';
 import {
   AskCodeSchema,
   NetworkSchema,

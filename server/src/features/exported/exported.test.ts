@@ -1,5 +1,6 @@
-import { DEFAULT_HOUSE_RULES, type Shelf } from '@zt/core';
 import { type Exported, ExportedSchema } from '@zt/core/model/exported';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import type { Shelf } from '@zt/core/model/shelf';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import Papa from 'papaparse';
 import { openTestApp, type TestApp } from '../../testing/testApp';

@@ -1,7 +1,7 @@
-import { SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core';
 import { amountsOf, difference } from '@zt/core/ledger/amounts';
 import type { BroughtIn, Exported } from '@zt/core/model/exported';
 import { barePiecesOf } from '@zt/core/model/pieces';
+import { SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
 import { eq } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { customers } from '../../db/schema/customers';

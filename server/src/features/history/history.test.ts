@@ -1,5 +1,6 @@
-import { DEFAULT_HOUSE_RULES, type Ticket } from '@zt/core';
 import type { Earlier, EarlierState } from '@zt/core/model/history';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
+import type { Ticket } from '@zt/core/model/ticket';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 

@@ -1,8 +1,11 @@
-import { HouseRulesSchema, SHELF_ITEMS, TicketSchema, withTodaysFields } from '@zt/core';
 import { CustomerSchema } from '@zt/core/model/customer';
 import { DaySheetSchema } from '@zt/core/model/day';
 import type { Earlier, EarlierState, HistoryNoun } from '@zt/core/model/history';
+import { HouseRulesSchema } from '@zt/core/model/houseRules';
 import { OrderSchema } from '@zt/core/model/order';
+import { SHELF_ITEMS } from '@zt/core/model/shelf';
+import { TicketSchema } from '@zt/core/model/ticket';
+import { withTodaysFields } from '@zt/core/planner/newTicket';
 import { and, desc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Db } from '../../db/client';

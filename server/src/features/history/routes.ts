@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema } from '@zt/core';
+import { IdSchema } from '@zt/core/base/ids';
 import { EarlierSchema, EarlierStateSchema, HISTORY_NOUNS } from '@zt/core/model/history';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';

@@ -1,5 +1,7 @@
-import { type DisplayUnits, entryTitleOf, type LogEntry, summaryOf } from '@zt/core';
+import type { DisplayUnits } from '@zt/core/base/units/length';
+import { type LogEntry, summaryOf } from '@zt/core/model/logEntry';
 import { type CardPaperId, type EntrySheet, entrySheet, type MeasureWords } from '@zt/core/paper/index';
+import { entryTitleOf } from '@zt/core/planner/titleOf';
 import { lookAtPhoto } from '@zt/core/records/photos/look';
 import type { PhotoStore } from '../../photos/photoStore';
 import { measureWords, pagesToPdf } from '../paper/drawingToPdf';

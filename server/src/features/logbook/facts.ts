@@ -1,4 +1,4 @@
-import type { LogEntry } from '@zt/core';
+import type { LogEntry } from '@zt/core/model/logEntry';
 import { entryFactsOf, FACTS_VERSION, wordsOf } from '@zt/core/records/find/entryFacts';
 import { and, asc, eq, gt, lt, sql } from 'drizzle-orm';
 import type { Store, Transaction } from '../../db/client';

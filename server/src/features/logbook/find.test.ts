@@ -1,4 +1,6 @@
-import { type Advice, type LogPage, newTicket, type SavedSearch } from '@zt/core';
+import type { LogPage, SavedSearch } from '@zt/core/model/api';
+import { newTicket } from '@zt/core/planner/newTicket';
+import type { Advice } from '@zt/core/records/evidence/advice';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 import { tellFactsAnew } from './facts';

@@ -1,19 +1,16 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import {
-  FABRICS,
-  frozenPlan,
-  type LogPage,
-  type LogSummary,
-  PIECE_KIND_IDS,
-  PIECE_KINDS,
-  PLANNER_VERSION,
-  planTicket,
-  type Shelf,
-  ShelfUseSchema,
-} from '@zt/core';
+import { FABRICS } from '@zt/core/catalogue/fabrics';
 import { shelfAfter } from '@zt/core/ledger/pieceMoves';
+import type { LogPage } from '@zt/core/model/api';
+import type { LogSummary } from '@zt/core/model/logEntry';
+import { PIECE_KIND_IDS } from '@zt/core/model/pieceKindIds';
+import type { Shelf } from '@zt/core/model/shelf';
+import { ShelfUseSchema } from '@zt/core/model/shelfUse';
+import { planTicket } from '@zt/core/planner/plan';
+import { frozenPlan, PLANNER_VERSION } from '@zt/core/records/logbook/frozenPlan';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { exampleA, SAMPLE_RULES, SAMPLE_SHELF, sheet } from '@zt/core/testing/samples';
 import { variedJob } from '@zt/core/testing/variedTickets';
 import { openStore } from '../../db/client';

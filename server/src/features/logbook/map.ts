@@ -1,4 +1,4 @@
-import { type LogEntry, summaryOf } from '@zt/core';
+import { type LogEntry, summaryOf } from '@zt/core/model/logEntry';
 
 /** The row that keeps an entry, with the columns it is filtered by. */
 export function rowOf(entry: LogEntry) {

@@ -1,17 +1,14 @@
-import {
-  FABRICS,
-  type HouseRules,
-  type LogFound,
-  type LogQuestion,
-  OUTCOMES,
-  PIECE_KINDS,
-  type Shelf,
-} from '@zt/core';
+import { FABRICS } from '@zt/core/catalogue/fabrics';
+import type { LogFound, LogQuestion } from '@zt/core/model/api';
+import type { HouseRules } from '@zt/core/model/houseRules';
+import type { Shelf } from '@zt/core/model/shelf';
+import { OUTCOMES } from '@zt/core/model/ticket/log';
 import { type Taught, taughtBy } from '@zt/core/records/evidence/chances';
 import { addPiece, emptyTable, type PieceTable, tableOf } from '@zt/core/records/evidence/likeness';
 import type { PieceRecord } from '@zt/core/records/evidence/pieceRecord';
 import { type EntryFacts, recordMaker } from '@zt/core/records/find/entryFacts';
 import { type LogIndex, logIndex, type WordFor } from '@zt/core/records/find/logIndex';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import { Mutex } from 'async-mutex';
 import { sql } from 'drizzle-orm';
 import type { Store } from '../../db/client';

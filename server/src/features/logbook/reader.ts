@@ -1,14 +1,7 @@
-import {
-  type KeptEntry,
-  type LogEntry,
-  LogEntrySchema,
-  type LogSummary,
-  LogSummarySchema,
-  logOfToday,
-  type ShelfUse,
-  ShelfUseSchema,
-  withTodaysFields,
-} from '@zt/core';
+import type { KeptEntry } from '@zt/core/model/api';
+import { type LogEntry, LogEntrySchema, type LogSummary, LogSummarySchema } from '@zt/core/model/logEntry';
+import { type ShelfUse, ShelfUseSchema } from '@zt/core/model/shelfUse';
+import { logOfToday, withTodaysFields } from '@zt/core/planner/newTicket';
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { type Packed, unpacked } from '../../db/compactJson';

@@ -1,13 +1,13 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema } from '@zt/core/base/ids';
 import {
-  IdSchema,
   KeptEntrySchema,
   LoggedSchema,
   LogPageSchema,
   LogPieceSchema,
   LogQuestionSchema,
   TicketQuestionSchema,
-} from '@zt/core';
+} from '@zt/core/model/api';
 import { CARD_PAPER_IDS } from '@zt/core/paper/index';
 import { AdviceSchema, adviceFor } from '@zt/core/records/evidence/advice';
 import { PicturesSchema, picturesOf } from '@zt/core/records/pictures/pictures';

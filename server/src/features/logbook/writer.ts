@@ -1,14 +1,11 @@
-import {
-  asUsed,
-  frozenPlan,
-  type LogEntry,
-  type Logged,
-  type LogPiece,
-  planTicket,
-  type ShelfUse,
-  shelfUseOf,
-  type Ticket,
-} from '@zt/core';
+import type { Logged, LogPiece } from '@zt/core/model/api';
+import type { LogEntry } from '@zt/core/model/logEntry';
+import type { ShelfUse } from '@zt/core/model/shelfUse';
+import type { Ticket } from '@zt/core/model/ticket';
+import { planTicket } from '@zt/core/planner/plan';
+import { asUsed } from '@zt/core/records/logbook/asUsed';
+import { frozenPlan } from '@zt/core/records/logbook/frozenPlan';
+import { shelfUseOf } from '@zt/core/records/logbook/shelfUse';
 import { and, eq, isNull, max, or, sql } from 'drizzle-orm';
 import type { Store, Transaction } from '../../db/client';
 import { textOf } from '../../db/kept';

@@ -1,7 +1,7 @@
-import { planTicket } from '@zt/core';
 import { type OrderCost, orderCost, type TicketCost } from '@zt/core/business/cost/orderCost';
 import { spoiltShare } from '@zt/core/business/cost/spoilt';
 import { trueCost } from '@zt/core/business/cost/trueCost';
+import { planTicket } from '@zt/core/planner/plan';
 import { spoiltLike } from '@zt/core/records/evidence/advice';
 import type { Db } from '../../db/client';
 import type { LogMemory } from '../logbook/memory';

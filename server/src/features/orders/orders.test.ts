@@ -1,7 +1,8 @@
-import { newTicket, type Ticket } from '@zt/core';
 import type { OrderCost } from '@zt/core/business/cost/orderCost';
 import { inState, newOrder, type Order } from '@zt/core/model/order';
 import type { CustomerDetail, Erased, OrderDetail, OrdersPage } from '@zt/core/model/ordersApi';
+import type { Ticket } from '@zt/core/model/ticket';
+import { newTicket } from '@zt/core/planner/newTicket';
 import { priced } from '@zt/core/testing/priced';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { sql } from 'drizzle-orm';

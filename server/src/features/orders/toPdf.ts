@@ -1,6 +1,6 @@
-import { PIECE_KINDS } from '@zt/core';
 import { barePiecesOf } from '@zt/core/model/pieces';
 import { type CardPaperId, orderSheet, type PrintedOrder } from '@zt/core/paper/index';
+import { PIECE_KINDS } from '@zt/core/stages/piece/kinds/index';
 import type { Db } from '../../db/client';
 import { ApiError, notFound } from '../../errors';
 import { pagesToPdf } from '../paper/drawingToPdf';

@@ -1,5 +1,5 @@
 import fontkit from '@pdf-lib/fontkit';
-import { type Box, heightOf, widthOf } from '@zt/core';
+import { type Box, heightOf, widthOf } from '@zt/core/base/geometry/box';
 import {
   type MeasureWords,
   type Page,

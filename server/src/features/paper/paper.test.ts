@@ -1,4 +1,4 @@
-import { newTicket } from '@zt/core';
+import { newTicket } from '@zt/core/planner/newTicket';
 import { appliqued } from '@zt/core/testing/appliqued';
 import { designed } from '@zt/core/testing/designed';
 import { named, plainSetting } from '@zt/core/testing/named';

@@ -1,5 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { heightOf, IdSchema, widthOf } from '@zt/core';
+import { heightOf, widthOf } from '@zt/core/base/geometry/box';
+import { IdSchema } from '@zt/core/base/ids';
 import { cutAskedOf } from '@zt/core/files/cutFile/cutAsked';
 import {
   CARD_PAPER_IDS,

@@ -1,5 +1,7 @@
 import { createRoute, OpenAPIHono, type z } from '@hono/zod-openapi';
-import { frozenPlan, PlanAnswerSchema, PlanQuestionSchema, planTicket } from '@zt/core';
+import { PlanAnswerSchema, PlanQuestionSchema } from '@zt/core/model/api';
+import { planTicket } from '@zt/core/planner/plan';
+import { frozenPlan } from '@zt/core/records/logbook/frozenPlan';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, failures } from '../../errors';

@@ -1,4 +1,6 @@
-import { add, type Point, planTicket, rotate, type Ticket } from '@zt/core';
+import { add, type Point, rotate } from '@zt/core/base/geometry/point';
+import type { Ticket } from '@zt/core/model/ticket';
+import { planTicket } from '@zt/core/planner/plan';
 import { jobSteps } from '@zt/core/table/deck/jobSteps';
 import type { PracticeJob, PracticeState } from '@zt/core/table/practice/index';
 import { casesOf } from '@zt/core/testing/cases';

@@ -1,4 +1,4 @@
-import { applyChange } from '@zt/core';
+import { applyChange } from '@zt/core/model/ticket';
 import { appliqued } from '@zt/core/testing/appliqued';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';

@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { LayPracticeSchema, OnPracticeSchema } from '@zt/core';
+import { LayPracticeSchema, OnPracticeSchema } from '@zt/core/model/api';
 import {
   PracticeAnswerSchema,
   type PracticeCommand,

@@ -1,4 +1,5 @@
-import { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema, mendKept } from '@zt/core';
+import { mendKept } from '@zt/core/model/fields/mendKept';
+import { DEFAULT_HOUSE_RULES, type HouseRules, HouseRulesSchema } from '@zt/core/model/houseRules';
 import type { Db } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';
 import { houseRules } from '../../db/schema/houseRules';

@@ -1,5 +1,6 @@
 import { createRoute, OpenAPIHono } from '@hono/zod-openapi';
-import { HouseRulesSchema, SaveRulesSchema } from '@zt/core';
+import { SaveRulesSchema } from '@zt/core/model/api';
+import { HouseRulesSchema } from '@zt/core/model/houseRules';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { answers, body, failures } from '../../errors';

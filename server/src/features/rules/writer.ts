@@ -1,4 +1,5 @@
-import { type HouseRules, HouseRulesSchema, type SaveRules } from '@zt/core';
+import type { SaveRules } from '@zt/core/model/api';
+import { type HouseRules, HouseRulesSchema } from '@zt/core/model/houseRules';
 import type { Transaction } from '../../db/client';
 import { houseRules } from '../../db/schema/houseRules';
 import { puttingTogether } from '../together';

@@ -1,4 +1,4 @@
-import { type SavedSearch, SavedSearchSchema } from '@zt/core';
+import { type SavedSearch, SavedSearchSchema } from '@zt/core/model/api';
 import { asc } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';

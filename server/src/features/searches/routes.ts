@@ -1,5 +1,6 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, SavedSearchSchema } from '@zt/core';
+import { IdSchema } from '@zt/core/base/ids';
+import { SavedSearchSchema } from '@zt/core/model/api';
 import { count, eq } from 'drizzle-orm';
 import type { Context } from '../../context';
 import { searches } from '../../db/schema/searches';

@@ -1,4 +1,4 @@
-import { mendKept } from '@zt/core';
+import { mendKept } from '@zt/core/model/fields/mendKept';
 import type { WithUnread } from '@zt/core/model/fields/unread';
 import { type SQL, sql } from 'drizzle-orm';
 import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';

@@ -1,19 +1,14 @@
-import {
-  HouseRulesSchema,
-  mendKept,
-  SavedSearchSchema,
-  type SetAside,
-  SHELF_ITEMS,
-  type Shelf,
-  type ShelfNoun,
-  summaryOf,
-  TicketSchema,
-  withTodaysFields,
-} from '@zt/core';
+import { SavedSearchSchema, type SetAside } from '@zt/core/model/api';
 import { CustomerSchema } from '@zt/core/model/customer';
 import { DaySheetSchema } from '@zt/core/model/day';
+import { mendKept } from '@zt/core/model/fields/mendKept';
 import type { WithUnread } from '@zt/core/model/fields/unread';
+import { HouseRulesSchema } from '@zt/core/model/houseRules';
+import { summaryOf } from '@zt/core/model/logEntry';
 import { OrderSchema } from '@zt/core/model/order';
+import { SHELF_ITEMS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
+import { TicketSchema } from '@zt/core/model/ticket';
+import { withTodaysFields } from '@zt/core/planner/newTicket';
 import { eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import { customers } from '../../db/schema/customers';

@@ -1,4 +1,4 @@
-import { SET_ASIDE_PLACES, type SetAside } from '@zt/core';
+import { SET_ASIDE_PLACES, type SetAside } from '@zt/core/model/api';
 import type { Reads, UnreadRow } from './place';
 import { PLACES } from './places';
 

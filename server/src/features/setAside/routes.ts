@@ -1,5 +1,5 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { SET_ASIDE_PLACES, SetAsideSchema } from '@zt/core';
+import { SET_ASIDE_PLACES, SetAsideSchema } from '@zt/core/model/api';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, Done, failures, notFound } from '../../errors';

@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import type { Shelf, Thread } from '@zt/core';
 import { amountsOf } from '@zt/core/ledger/amounts';
 import type { Movement } from '@zt/core/model/movement';
+import type { Shelf, Thread } from '@zt/core/model/shelf';
 import { exampleA, exampleB, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 import { amountsKept } from './ledger';

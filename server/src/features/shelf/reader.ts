@@ -1,4 +1,4 @@
-import { EMPTY_SHELF, SHELF_ITEMS, SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core';
+import { EMPTY_SHELF, SHELF_ITEMS, SHELF_NOUNS, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/client';
 import { type Kept, readKept, textOf } from '../../db/kept';

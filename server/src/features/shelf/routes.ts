@@ -1,5 +1,7 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
-import { IdSchema, MovementsSchema, ShelfChangedSchema, ShelfChangesSchema, ShelfSchema } from '@zt/core';
+import { IdSchema } from '@zt/core/base/ids';
+import { MovementsSchema, ShelfChangedSchema, ShelfChangesSchema } from '@zt/core/model/api';
+import { ShelfSchema } from '@zt/core/model/shelf';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';
 import { ApiError, answers, body, failures } from '../../errors';

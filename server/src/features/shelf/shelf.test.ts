@@ -1,4 +1,4 @@
-import type { Ticket } from '@zt/core';
+import type { Ticket } from '@zt/core/model/ticket';
 import { exampleA, SAMPLE_SHELF } from '@zt/core/testing/samples';
 import { shelfItems } from '../../db/schema/shelfItems';
 import { tickets } from '../../db/schema/tickets';

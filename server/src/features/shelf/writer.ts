@@ -1,14 +1,9 @@
-import {
-  SHELF_ITEMS,
-  SHELF_ROOM,
-  type Shelf,
-  type ShelfChanges,
-  type ShelfNoun,
-  type ShelfUse,
-} from '@zt/core';
 import { type Amounts, amountsOf, type ItemOf, withAmountsMoved } from '@zt/core/ledger/amounts';
 import { changeBy, undoing, withBobbin } from '@zt/core/ledger/pieceMoves';
 import { type ItemChange, putTogether } from '@zt/core/ledger/putTogether';
+import type { ShelfChanges } from '@zt/core/model/api';
+import { SHELF_ITEMS, SHELF_ROOM, type Shelf, type ShelfNoun } from '@zt/core/model/shelf';
+import type { ShelfUse } from '@zt/core/model/shelfUse';
 import { and, count, eq, isNull } from 'drizzle-orm';
 import type { Transaction } from '../../db/client';
 import { readKept, textOf } from '../../db/kept';

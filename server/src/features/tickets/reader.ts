@@ -1,11 +1,6 @@
-import {
-  type BenchPage,
-  type BenchQuestionSchema,
-  type KeptTicket,
-  type Ticket,
-  TicketSchema,
-  withTodaysFields,
-} from '@zt/core';
+import type { BenchPage, BenchQuestionSchema, KeptTicket } from '@zt/core/model/api';
+import { type Ticket, TicketSchema } from '@zt/core/model/ticket';
+import { withTodaysFields } from '@zt/core/planner/newTicket';
 import { and, count, eq, isNull } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Db } from '../../db/client';

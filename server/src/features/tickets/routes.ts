@@ -1,12 +1,12 @@
 import { createRoute, OpenAPIHono, z } from '@hono/zod-openapi';
+import { IdSchema } from '@zt/core/base/ids';
 import {
   BenchPageSchema,
   BenchQuestionSchema,
-  IdSchema,
   KeptTicketSchema,
   SavedTicketSchema,
   SaveTicketSchema,
-} from '@zt/core';
+} from '@zt/core/model/api';
 import isEqual from 'fast-deep-equal';
 import type { Context } from '../../context';
 import { defaultHook } from '../../defaultHook';

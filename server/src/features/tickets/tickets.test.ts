@@ -1,4 +1,5 @@
-import { newTicket, type Ticket } from '@zt/core';
+import type { Ticket } from '@zt/core/model/ticket';
+import { newTicket } from '@zt/core/planner/newTicket';
 import { designed } from '@zt/core/testing/designed';
 import { openTestApp, type TestApp } from '../../testing/testApp';
 

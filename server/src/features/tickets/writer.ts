@@ -1,6 +1,8 @@
-import type { SaveTicket, Ticket } from '@zt/core';
+import type { SaveTicket } from '@zt/core/model/api';
 import { barePiecesOf } from '@zt/core/model/pieces';
-import { type KeptAt, mergeTickets, received } from '@zt/core/sync/index';
+import type { Ticket } from '@zt/core/model/ticket';
+import { mergeTickets } from '@zt/core/sync/mergeTickets';
+import { type KeptAt, received } from '@zt/core/sync/replica';
 import { eq } from 'drizzle-orm';
 import isEqual from 'fast-deep-equal';
 import type { Transaction } from '../../db/client';

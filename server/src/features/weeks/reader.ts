@@ -1,5 +1,5 @@
-import { HouseRulesSchema } from '@zt/core';
 import { changedNumbers, leftOfEarned, type MadeThen, mondays, weeksOf } from '@zt/core/business/weeks/weeks';
+import { HouseRulesSchema } from '@zt/core/model/houseRules';
 import { type Order, OrderSchema } from '@zt/core/model/order';
 import type { Earned, WeeksAnswer } from '@zt/core/model/weeks';
 import { spoiltAmong } from '@zt/core/records/evidence/advice';

@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE_RULES } from '@zt/core';
+import { DEFAULT_HOUSE_RULES } from '@zt/core/model/houseRules';
 import { newOrder } from '@zt/core/model/order';
 import type { WeeksAnswer } from '@zt/core/model/weeks';
 import { exampleA } from '@zt/core/testing/samples';

@@ -1,4 +1,4 @@
-import { FAULTS } from '@zt/core';
+import { FAULTS } from '@zt/core/model/faults';
 import type { Pictures } from '@zt/core/records/pictures/pictures';
 import Svg, { G, Rect, Text } from 'react-native-svg';
 import { Picture, SIDE } from '../../../components/Picture';

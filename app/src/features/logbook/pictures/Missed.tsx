@@ -1,4 +1,5 @@
-import { type DisplayUnits, formatLength, say } from '@zt/core';
+import { type DisplayUnits, formatLength } from '@zt/core/base/units/length';
+import { say } from '@zt/core/base/units/phrase';
 import type { Pictures } from '@zt/core/records/pictures/pictures';
 import Svg, { Circle, G, Line, Text } from 'react-native-svg';
 import { oneDigit } from '../../../components/figures';
