@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import type { Order } from '@zt/core/model/order';
 import type { Ticket } from '@zt/core/model/ticket';
 import { expect, test } from './support/test';
+import { putTicket } from './support/ticket';
 
 const asked = async <T>(page: Page, path: string): Promise<T> =>
   (await (await page.request.get(`/api${path}`)).json()) as T;
@@ -136,12 +137,28 @@ test.describe('refused', () => {
 test.describe('away', () => {
   test.use({ allowed: [/Failed to load resource|net::ERR/] });
   test('the order book without the shop’s computer: what is changed waits, and is sent', async ({ page }) => {
+    const bench = await asked<{ tickets: { ticket: Ticket }[] }>(page, '/tickets');
+    const free = bench.tickets.find(({ ticket: { orderId } }) => orderId === null)?.ticket;
+    if (!free) throw new Error('a ticket of the bench is in no order');
+    const ticket = { ...free, id: crypto.randomUUID(), name: 'Cushion of the far window' };
+    await putTicket(page, ticket);
     await page.goto('/orders/demo-order-library');
     await expect(page.getByLabel('Note')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Take a ticket from the bench' })).toBeVisible();
     await page.context().setOffline(true);
     await fill(page, 'Note', 'cushions by the window');
     await expect(page.getByLabel('Note')).toHaveValue('cushions by the window');
+    // A ticket of the bench that is put on it stands there at once.
+    await page.getByRole('button', { name: 'Take a ticket from the bench' }).click();
+    await page.getByRole('button', { name: ticket.name }).click();
+    const line = page.getByRole('link', { name: new RegExp(`^${ticket.name}: `) });
+    await expect(line).toBeVisible();
+    await expect(page.getByRole('button', { name: ticket.name })).toHaveCount(0);
     await page.context().setOffline(false);
     await kept(page, 'note').toBe('cushions by the window');
+    await expect
+      .poll(async () => (await asked<{ ticket: Ticket }>(page, `/tickets/${ticket.id}`)).ticket.orderId)
+      .toBe('demo-order-library');
+    await expect(line).toBeVisible();
   });
 });

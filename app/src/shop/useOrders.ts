@@ -1,11 +1,15 @@
 import type { Customer } from '@zt/core/model/customer';
 import { CustomerSchema } from '@zt/core/model/customer';
 import { type Order, OrderSchema } from '@zt/core/model/order';
-import type { OrderDetail } from '@zt/core/model/ordersApi';
+import type { OrderedTicket } from '@zt/core/model/ordersApi';
+import { barePiecesOf } from '@zt/core/model/pieces';
+import type { Ticket } from '@zt/core/model/ticket';
 import { mergeFitting } from '@zt/core/sync/merge';
+import type { Replica } from '@zt/core/sync/replica';
 import { useMemo, useRef } from 'react';
 import { useCustomersQuery, useOrderQuery } from '../services/ordersApi';
 import type { Queued } from '../store/queue';
+import { selectUnsentTickets } from '../store/shopNow';
 import { useAppSelector } from '../store/store';
 
 const MINE = { by: '', when: '' };
@@ -19,6 +23,31 @@ function orderWith(theirs: Order | null, waiting: readonly Queued[], id: string 
     const { order: mine, base } = one.arg;
     return base && now ? mergeFitting({ base, mine, theirs: now }, MINE, fits) : mine;
   }, theirs);
+}
+
+/** The tickets of an order with what was changed of them here and is not acknowledged yet. */
+function orderedWith(
+  listed: readonly OrderedTicket[],
+  unsent: readonly Replica<Ticket>[],
+  orderId: string | null,
+): OrderedTicket[] {
+  const lineOf = (ticket: Ticket): OrderedTicket => {
+    const line = listed.find(({ id }) => id === ticket.id);
+    return {
+      id: ticket.id,
+      name: ticket.name,
+      kind: ticket.piece.kind,
+      pieces: barePiecesOf(ticket),
+      samePieceAs: ticket.samePieceAs,
+      settled: ticket.settled.length,
+      loggedAs: line?.loggedAs ?? null,
+      onBench: line?.onBench ?? true,
+    };
+  };
+  const isChanged = ({ id }: OrderedTicket) => unsent.some(({ value }) => value.id === id);
+  const changed = unsent.filter(({ value }) => value.orderId === orderId).map(({ value }) => lineOf(value));
+  const unchanged = listed.filter((line) => !isChanged(line));
+  return [...unchanged, ...changed].sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
 /** Customers with those that were changed or added here and are not acknowledged yet. */
@@ -52,7 +81,7 @@ export function useCustomers(): Customer[] {
 export interface OpenOrder {
   order: Order | null;
   customer: Customer | null;
-  tickets: OrderDetail['tickets'];
+  tickets: OrderedTicket[];
   failed: boolean;
   isHere: boolean;
 }
@@ -69,6 +98,7 @@ export function useOrder(id: string | null): OpenOrder {
     skip: id === null || isNew,
   });
   const customers = useCustomers();
+  const unsent = useAppSelector(selectUnsentTickets);
   const known = useMemo(() => orderWith(data?.order ?? null, waiting, id), [data, waiting, id]);
   /** While it is read anew it stays as it was: a field in the hand is not taken away. */
   const last = useRef<Order | null>(null);
@@ -77,7 +107,7 @@ export function useOrder(id: string | null): OpenOrder {
   return {
     order,
     customer: customers.find((one) => one.id === order?.customerId) ?? null,
-    tickets: data?.tickets ?? [],
+    tickets: useMemo(() => orderedWith(data?.tickets ?? [], unsent, id), [data, unsent, id]),
     failed: isError && order === null,
     isHere: data !== undefined || order !== null,
   };

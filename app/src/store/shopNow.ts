@@ -60,7 +60,8 @@ function benchWith(kept: readonly KeptTicket[], one: Queued): readonly KeptTicke
   return kept;
 }
 
-const selectUnsentTickets = createSelector(
+/** Tickets that were changed or begun here, as far as that is not acknowledged yet. */
+export const selectUnsentTickets = createSelector(
   [(state: RootState) => state.editor.waiting, (state: RootState) => state.editor],
   (waiting, editor) => {
     const open = openReplica(editor);

@@ -14,7 +14,7 @@ import { whatIsCheaper } from './cheaper';
 import type { CostOf } from './costLine';
 import { isWholeCost, leftOfOrder, orderCost, type TicketCost } from './orderCost';
 import { breakEven, leftOf, priceCurve, priceFor } from './price';
-import { timesOfHands } from './runFacts';
+import { runFacts, timesOfHands } from './runFacts';
 import { spoiltShare } from './spoilt';
 import { trueCost } from './trueCost';
 
@@ -320,18 +320,37 @@ describe('an order', () => {
 });
 
 it('hands are counted by the acts of the job: every laying into the hoop, latching and taking off', () => {
+  const timesOf = (ticket: Ticket) => {
+    const plan = planTicket(ticket, SAMPLE_SHELF, RULES);
+    return { plan, times: timesOfHands(jobActs(plan, RULES)) };
+  };
+  expect(timesOf(exampleA()).times).toEqual({ hooped: 1, latched: 1, takenOff: 1 });
+  const corners = measuredTicket('bread-cloth', 'four-corners', [60, 40]);
+  expect(timesOf(corners).times).toEqual({ hooped: 4, latched: 4, takenOff: 4 });
   let [jobs, again] = [0, 0];
   for (let n = 0; n < casesOf(700, 60); n += 1) {
     const { ticket, shelf, rules } = variedJob(n);
     const plan = planTicket(ticket, shelf, rules);
-    if (!plan.mount || !plan.stitch || !plan.finish) continue;
-    const times = timesOfHands(jobActs(plan, rules));
+    const run = runFacts(plan, rules);
+    if (!run) continue;
     const hoopings = hoopingsOn(plan);
+    const split = plan.hoop?.laid?.split?.split;
     jobs += 1;
     again += hoopings > 1 ? 1 : 0;
     // A hoop that is latched in another place keeps its piece.
-    const places = plan.hoop?.laid?.split?.split.byPositions ? plan.hoop.laid.split.split.parts.length : 1;
-    expect([n, times]).toEqual([n, { hooped: hoopings, latched: hoopings * places, takenOff: hoopings }]);
+    const places = split?.byPositions && plan.mount ? split.parts.length : 1;
+    const timesOfWhat = Object.fromEntries(run.hands.map(({ what, times }) => [what, times]));
+    expect([n, run.hoopings, timesOfWhat]).toEqual([
+      n,
+      hoopings,
+      {
+        prepare: 1,
+        [plan.hoop?.method === 'floated' ? 'float' : 'hoop']: hoopings,
+        'put on the machine': hoopings * places,
+        'take off': hoopings,
+        finish: 1,
+      },
+    ]);
   }
   expect([jobs > casesOf(300, 24), again > casesOf(20, 1)]).toEqual([true, true]);
 });

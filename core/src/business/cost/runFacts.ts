@@ -2,6 +2,7 @@ import { numberFor } from '../../catalogue/houseNumber';
 import { WORK_NUMBERS as W } from '../../catalogue/numbers/work';
 import type { Act, DeedName } from '../../model/deed';
 import type { HouseRules } from '../../model/houseRules';
+import { hoopingsOn } from '../../planner/hands/hoopings';
 import { jobActs } from '../../planner/hands/jobActs';
 import type { Plan } from '../../planner/planned';
 import type { StitchPlan } from '../../stages/stitch/planStitch';
@@ -45,22 +46,33 @@ export function timesOfHands(acts: readonly Act[]): TimesOfHands {
   };
 }
 
+/** While it is not known how a piece is mounted: as often as the hoop reaches its copies. */
+function beforeMount(plan: Plan): TimesOfHands {
+  const hoopings = hoopingsOn(plan);
+  return { hooped: hoopings, latched: hoopings, takenOff: hoopings };
+}
+
+/** How long hands take for each thing once, minutes. */
+export function minutesOfHands(method: 'hooped' | 'floated', rules: HouseRules) {
+  const minutes = (id: keyof Numbers): number => numberFor(rules, W[id]);
+  return {
+    prepare: minutes('prepareMinutes'),
+    hoop: minutes(method === 'floated' ? 'floatMinutes' : 'hoopMinutes'),
+    mount: minutes('mountMinutes'),
+    takeOff: minutes('takeOffMinutes'),
+    finish: minutes('finishMinutes'),
+  };
+}
+
 /** What hands do to one piece, in the order of work. */
-export function handsWork(
-  { method, hooped, latched, takenOff }: TimesOfHands & { method: 'hooped' | 'floated' },
-  rules: HouseRules,
-): HandsWork[] {
-  const work = (id: keyof Numbers, what: string, times: number): HandsWork => ({
-    what,
-    minutes: numberFor(rules, W[id]),
-    times,
-  });
+function handsWork(method: 'hooped' | 'floated', times: TimesOfHands, rules: HouseRules): HandsWork[] {
+  const { prepare, hoop, mount, takeOff, finish } = minutesOfHands(method, rules);
   return [
-    work('prepareMinutes', 'prepare', 1),
-    method === 'floated' ? work('floatMinutes', 'float', hooped) : work('hoopMinutes', 'hoop', hooped),
-    work('mountMinutes', 'put on the machine', latched),
-    work('takeOffMinutes', 'take off', takenOff),
-    work('finishMinutes', 'finish', 1),
+    { what: 'prepare', minutes: prepare, times: 1 },
+    { what: method === 'floated' ? 'float' : 'hoop', minutes: hoop, times: times.hooped },
+    { what: 'put on the machine', minutes: mount, times: times.latched },
+    { what: 'take off', minutes: takeOff, times: times.takenOff },
+    { what: 'finish', minutes: finish, times: 1 },
   ];
 }
 
@@ -77,12 +89,12 @@ function atMachine({ timeline, stitchings }: StitchPlan, pieces: number) {
 export function runFacts(plan: Plan, rules: HouseRules): RunFacts | null {
   const { piece, hoop, stitch } = plan;
   if (!hoop?.laid || !stitch) return null;
-  const times = timesOfHands(jobActs(plan, rules));
+  const times = plan.mount ? timesOfHands(jobActs(plan, rules)) : beforeMount(plan);
   const { pieces } = piece;
   return {
     pieces,
     hoopings: times.hooped,
-    hands: handsWork({ method: hoop.method, ...times }, rules),
+    hands: handsWork(hoop.method, times, rules),
     ...atMachine(stitch, pieces),
   };
 }

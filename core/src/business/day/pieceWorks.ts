@@ -10,7 +10,7 @@ import { titleOf } from '../../planner/titleOf';
 import { machineFor } from '../../stages/hoop/machineFor';
 import type { HoopPlan } from '../../stages/hoop/planHoop';
 import type { Timeline } from '../../stages/stitch/timeline';
-import { handsWork } from '../cost/runFacts';
+import { minutesOfHands } from '../cost/runFacts';
 import { runPieces } from './runPieces';
 import type { Run, Work } from './work';
 
@@ -136,25 +136,22 @@ function oneHooping(ticket: Ticket, { shelf, rules, kinds }: WorksQuestion): One
   if (why || !hoop || !stitch || !machine || !chosen) return { why: why ?? phrase`it has no hoop` };
   const hoopings = hoopingsOn(plan);
   const { firstS, runs } = workRunsOf(stitch.timeline);
-  const [prepare, hooped, mount, takeOff, finish] = handsWork(
-    { method: hoop.method, hooped: hoopings, latched: hoopings, takenOff: hoopings },
-    rules,
-  ).map(({ minutes }) => minutes * S_A_MINUTE);
+  const minutes = minutesOfHands(hoop.method, rules);
   return {
     hoopings,
     floated: hoop.method === 'floated',
     called: Object.fromEntries(
       stitch.stops.map(({ thread, hex, name }) => [thread?.id ?? hex, thread?.name ?? name]),
     ),
-    prepareS: prepare ?? 0,
-    hoopS: hooped ?? 0,
+    prepareS: minutes.prepare * S_A_MINUTE,
+    hoopS: minutes.hoop * S_A_MINUTE,
     hoops: [kinds.get(chosen.id) ?? chosen.id],
     machine: shelf.machines.indexOf(machine),
-    mountS: (mount ?? 0) + firstS,
+    mountS: minutes.mount * S_A_MINUTE + firstS,
     runsByHooping: copiesOfHoopings(hoop, hoopings).map((copies) => runsOfCopies(runs, copies)),
     threads: stitch.stops.map(({ thread, hex }) => thread?.id ?? hex),
-    takeOffS: takeOff ?? 0,
-    finishS: finish ?? 0,
+    takeOffS: minutes.takeOff * S_A_MINUTE,
+    finishS: minutes.finish * S_A_MINUTE,
     dueS: null,
   };
 }

@@ -271,3 +271,30 @@ describe('a fault that is planted is caught', () => {
     expect(codesOf({ acts: plant(acts), job })).toContain(code);
   });
 });
+
+it('copies in one hooping, each with cloth that is laid: the film of one comes off before the next', () => {
+  const [largest] = [...SAMPLE_SHELF.hoops].sort(
+    (a, b) => b.fieldWidthMm * b.fieldHeightMm - a.fieldWidthMm * a.fieldHeightMm,
+  );
+  for (const [way, fused] of WAYS.flatMap((one) => [[one, true] as const, [one, false] as const])) {
+    const part = { ...appliqued({ way, cloth: { ...CLOTH, fused } }), widthMm: 20, heightMm: 15 };
+    const bare = measuredTicket('handkerchief', 'four-corners-diagonal', [20, 15]);
+    const onTerry = applyChange(
+      { ...bare, design: { ...bare.design, parts: [part] } },
+      { stage: 'piece', set: { fabricId: 'terry-towel' } },
+    );
+    const ticket = applyChange(onTerry, { stage: 'hoop', set: { hoopId: largest?.id ?? null } });
+    const { acts, job } = jobFor(ticket);
+    const laid = acts.filter(({ deed }) => deed.do === 'lay topper').length;
+    // Four copies, several in one hooping: as many films as copies.
+    expect([way, fused, laid, new Set(acts.map(({ hooping }) => hooping.number)).size < 4]).toEqual([
+      way,
+      fused,
+      4,
+      true,
+    ]);
+    expect([way, fused, codesOf({ acts, job })]).toEqual([way, fused, []]);
+    const between = acts.find(({ id }) => id.startsWith('film before'))?.id ?? '';
+    expect(codesOf({ acts: acts.filter(({ id }) => id !== between), job })).toContain('pinned-down');
+  }
+});

@@ -96,13 +96,16 @@ export function wantedPieces(
     const { id, name } = layers.parts[part].choice;
     return id === 'none' ? [] : [{ thing: part, type: id, name, ...size, count: times, serves }];
   };
+  // Over cloth that is laid for each copy a film comes for each.
+  const isFilmLaidEach = design.facts.cloths.length > 0 && mount !== null;
+  const films = isFilmLaidEach ? (1 + mount.copies.length) * piece.pieces : count;
   // Of an order of names they are cut alike, as large as the largest asks.
   const facts = { ...design.facts, ...design.together };
   const covers = Math.max(1, place?.copies.length ?? 0) * piece.pieces;
   const cover = beyond(facts, numberFor(rules, LAYER_NUMBERS.coverBeyondMm));
   return [
     ...sheets,
-    ...over('topper', topperSize({ layers, hoop, mount, facts }, rules), 'Laid on top of the cloth.'),
+    ...over('topper', topperSize({ layers, hoop, mount, facts }, rules), 'Laid on top of the cloth.', films),
     ...over('cover', cover, 'Over the back, when all is stitched.', covers),
   ];
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { say } from '../../base/units/phrase';
-import { handsWork } from '../../business/cost/runFacts';
+import { minutesOfHands } from '../../business/cost/runFacts';
 import { DEFAULT_HOUSE_RULES } from '../../model/houseRules';
 import { EMPTY_LOG, type LogInput, NOT_MEASURED } from '../../model/ticket/log';
 import { planTicket } from '../../planner/plan';
@@ -109,11 +109,13 @@ it('minutes of hands are offered as they were: those of single pieces, by how th
   // With them, nothing is offered any more, and a piece is planned to take as long.
   const numbers = Object.assign({}, ...hands.map((one) => one.numbers));
   expect(picturesOf(timed, { ...RULES, numbers }).hands).toEqual([]);
-  expect(
-    handsWork({ method: 'hooped', hooped: 1, latched: 1, takenOff: 1 }, { ...RULES, numbers }).map(
-      ({ minutes }) => minutes,
-    ),
-  ).toEqual([3, 6, 1.5, 3, 4.5]);
+  expect(minutesOfHands('hooped', { ...RULES, numbers })).toEqual({
+    prepare: 3,
+    hoop: 6,
+    mount: 1.5,
+    takeOff: 3,
+    finish: 4.5,
+  });
   expect(picturesOf(timed.slice(0, 4), RULES).hands).toEqual([]);
   const several = timed.map((one) => ({
     ...one,

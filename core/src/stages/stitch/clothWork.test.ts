@@ -11,7 +11,7 @@ const workOf = (step: AppliqueStep, rest: Partial<Applique> = {}, shapes = 3) =>
 it('cloth is laid once its line is stitched, each way as it must be', () => {
   expect(workOf('placement')).toMatchObject({ id: 'lay', minutes: 0.75, what: 'lay the cotton on its line' });
   expect(workOf('placement')?.how).toMatch(
-    /^On a padded board: peel the paper off the web; every piece right side up, web down/,
+    /^Peel the paper off the web\. Lay every piece web down, even all round its line\./,
   );
   expect(workOf('placement', { cloth: { ...USUAL_APPLIQUE.cloth, fused: false } })?.how).toMatch(
     /adhesive holds it\.$/,

@@ -25,7 +25,7 @@ function layHow({ way, cloth }: Applique, rules: HouseRules): Phrase {
   if (way === 'turned')
     return phrase`Every piece right side up, its edges turned under, the fold on the line.`;
   return cloth.fused
-    ? phrase`On a padded board: peel the paper off the web; every piece right side up, web down, even all round its line; press and lift, do not slide.`
+    ? phrase`Peel the paper off the web. Lay every piece web down, even all round its line. Press it on a padded board: lift the iron, do not slide it.`
     : phrase`Every piece right side up, even all round its line; a touch of temporary spray adhesive holds it.`;
 }
 

@@ -77,7 +77,7 @@ describe('cloth that takes no iron', () => {
       'Lay the red cotton on its line.',
       'Latch the hoop on the machine again.',
     ]);
-    expect(say(steps[at]?.hint ?? [], MM)).toMatch(/peel the paper off the web/);
+    expect(say(steps[at]?.hint ?? [], MM)).toMatch(/^Peel the paper off the web/);
   });
 });
 

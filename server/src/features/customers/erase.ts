@@ -66,7 +66,7 @@ function refuseWhileOpen(onBook: readonly TheirOrder[], onBench: number) {
   throw new ApiError(
     409,
     'still-open',
-    `For them ${what}: hand it over, or take it off first. Nothing was erased.`,
+    `For them ${what}: ${open + onBench > 0 ? 'hand it over, or take it off' : 'mend it, or take it away'} first. Nothing was erased.`,
   );
 }
 

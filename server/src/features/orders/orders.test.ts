@@ -276,7 +276,7 @@ describe('a customer', () => {
     const refused = await erase();
     expect([refused.status, (await refused.json()).message]).toEqual([
       409,
-      'For them an order cannot be read: hand it over, or take it off first. Nothing was erased.',
+      'For them an order cannot be read: mend it, or take it away first. Nothing was erased.',
     ]);
     await shop.store.db.run(sql`UPDATE orders SET deleted_at = 'then' WHERE id = 'order-number-9'`);
     expect((await (await erase()).json()).orders).toBe(2);

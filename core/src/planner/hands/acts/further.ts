@@ -86,6 +86,13 @@ export function furtherActs(results: Results, rules: HouseRules): Act[] {
       actOf('further copies', id, deed, { hooping, copy });
     const byPositions = facts.hoop.laid.split?.split.byPositions ?? false;
     const part = hooping.part;
+    // Cloth is laid on no film: that of the copy before it in the same hooping comes off first.
+    const isFilmLaidEach =
+      facts.layers.parts.topper.choice.id !== 'none' && (results.design.facts?.cloths ?? []).length > 0;
+    const filmOff = (copy: { number: number; copy: number }, i: number): Act[] =>
+      isFilmLaidEach && (isFirst || isMoved || i > 0)
+        ? [act(`film before ${copy.number}`, { do: 'pull topper', isAllOff: false }, copy.copy)]
+        : [];
     return [
       ...(isFirst || isMoved ? [] : hoopAgain(facts, results, one)),
       ...(part === null || parts < 2
@@ -97,7 +104,8 @@ export function furtherActs(results: Results, rules: HouseRules): Act[] {
       ...(isFirst
         ? []
         : [act(`latched ${first?.number}`, { do: 'latch', place: byPositions ? part : null })]),
-      ...keys.flatMap((copy) => [
+      ...keys.flatMap((copy, i) => [
+        ...filmOff(copy, i),
         act(`keys ${copy.number}`, { do: 'enter keys', keys: copy.keys }, copy.copy),
         act(`trace ${copy.number}`, { do: 'trace' }, copy.copy),
         ...(bastingMm === null

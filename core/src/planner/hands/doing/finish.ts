@@ -47,6 +47,7 @@ export const DO_FINISH: DoDeeds<FinishDeed['do']> = {
     state.left.boxes = 0;
   },
   'pull topper': ({ isAllOff }, { state }) => {
+    state.topper = null;
     state.left.topper = false;
     if (isAllOff) state.left.filmRest = false;
   },

@@ -114,14 +114,19 @@ const takeHoopOff: SayDeed<'take hoop off'> = () => ({
 
 const putHoopBack: SayDeed<'put hoop back'> = () => ({
   text: phrase`Latch the hoop on the machine again.`,
-  hint: phrase`Key in nothing: it goes on where it stopped.`,
+  hint: phrase`No settings to enter: it goes on where it stopped.`,
   caution: phrase`Hands away from a moving hoop.`,
 });
 
 const pullTopper: SayDeed<'pull topper'> = (said) =>
   isFirst(said.act)
     ? checked(said)
-    : { text: phrase`Pull the film off the finished stitches; what is left of it comes off at the end.` };
+    : {
+        text:
+          said.plan.layers?.parts.topper.choice.id === 'permanent-film'
+            ? phrase`Tear the film off round the finished stitches; under them it stays.`
+            : phrase`Pull the film off the finished stitches; what is left of it comes off at the end.`,
+      };
 
 const trace: SayDeed<'trace'> = (said) =>
   isFirst(said.act)
