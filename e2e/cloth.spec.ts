@@ -43,6 +43,8 @@ test('a word of cloth, cut before: from Design to the cut file, the cutter, the 
   // An M, an a, and an i with its dot.
   await expect(page.getByTestId('cloth-taken')).toHaveText(/^4 pieces · along the grain · .*a mirror/);
   await expect(page.getByRole('img', { name: /^4 pieces on gingham/ })).toBeVisible();
+  await ticket.reads('Take the hoop off the machine; the cloth stays in it.');
+  await ticket.reads('Latch the hoop on the machine again.');
   await expectAccessible(page);
   await expectNoSidewaysScroll(page);
 

@@ -2,6 +2,7 @@ import { formatLength } from '@zt/core/base/units/length';
 import { say } from '@zt/core/base/units/phrase';
 import type { CutSheet } from '@zt/core/files/cutFile/cutSheet';
 import { titleOf } from '@zt/core/planner/titleOf';
+import { clothSteps } from '@zt/core/table/deck/jobSteps';
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
 import { Callout } from '../../components/ui/Callout';
@@ -13,7 +14,7 @@ import { Stack } from '../../components/ui/Stack';
 import { Txt } from '../../components/ui/Txt';
 import { UnitsToggle } from '../../components/ui/UnitsToggle';
 import { handOver } from '../../hooks/handOver';
-import { usePlan, useTicket, useUnits } from '../../hooks/useTicket';
+import { usePlan, useRules, useTicket, useUnits } from '../../hooks/useTicket';
 import type { Shop } from '../../shop/useShop';
 import { WithTicket } from '../../stages/WithTicket';
 import { usePalette } from '../../theme/palette';
@@ -82,30 +83,32 @@ function Cloth({ sheet, index, called }: { sheet: CutSheet; index: number; calle
   );
 }
 
-/** The stops of the cloth, and what hands do between them. */
+/** The colours of the cloth, and what hands do between them: the steps as they come at the table. */
 function InTheHoop() {
-  const { stitch } = usePlan('stitch');
+  const plan = usePlan();
+  const rules = useRules();
   const units = useUnits();
-  const stops = (stitch?.stops ?? []).map((stop, i) => ({ stop, i })).filter(({ stop }) => stop.applique);
-  if (stops.length === 0) return null;
+  const steps = clothSteps(plan, rules);
+  if (steps.length === 0) return null;
   return (
     <Stack gap={4}>
       <Txt as="heading" level={2}>
         In the hoop
       </Txt>
-      {stops.map(({ stop: { called, time }, i }) => (
-        <Stack key={i}>
-          <Txt>{`${i + 1} ${called}`}</Txt>
-          {time.cloth ? (
-            <Stack indent>
-              <Txt as="strong">{say(time.cloth.what, units)}</Txt>
+      {steps.map(({ step, isByHand }) =>
+        isByHand ? (
+          <Stack key={step.id} indent>
+            <Txt as="strong">{say(step.text, units)}</Txt>
+            {step.hint ? (
               <Txt as="small" tone="graphite">
-                {say(time.cloth.how, units)}
+                {say(step.hint, units)}
               </Txt>
-            </Stack>
-          ) : null}
-        </Stack>
-      ))}
+            ) : null}
+          </Stack>
+        ) : (
+          <Txt key={step.id}>{say(step.text, units)}</Txt>
+        ),
+      )}
     </Stack>
   );
 }

@@ -10,7 +10,7 @@ import { designed } from '../../testing/designed';
 import { named, plainSetting } from '../../testing/named';
 import { exampleA, exampleB, measuredTicket, SAMPLE_RULES, SAMPLE_SHELF } from '../../testing/samples';
 import { variedJob } from '../../testing/variedTickets';
-import { jobSteps } from './jobSteps';
+import { clothSteps, jobSteps } from './jobSteps';
 
 const MM = { system: 'mm' } as const;
 const planOf = (ticket: Ticket) => planTicket(ticket, SAMPLE_SHELF, SAMPLE_RULES);
@@ -78,6 +78,17 @@ describe('cloth that takes no iron', () => {
       'Latch the hoop on the machine again.',
     ]);
     expect(say(steps[at]?.hint ?? [], MM)).toMatch(/^Peel the paper off the web/);
+    // The page of the cloth says the same, from the same acts.
+    const own = clothSteps(planOf(withCloth(exampleA(), fusedCloth)), SAMPLE_RULES);
+    expect(own.map(({ step, isByHand }) => [step.id, isByHand])).toEqual([
+      ['stitch 0', false],
+      ['cloth 0 off', true],
+      ['cloth 0 lay', true],
+      ['cloth 0 on', true],
+      ['stitch 1', false],
+      ['stitch 2', false],
+    ]);
+    expect(clothSteps(planOf(exampleA()), SAMPLE_RULES)).toEqual([]);
   });
 });
 

@@ -27,3 +27,16 @@ export const jobSteps = (plan: Plan, rules: HouseRules): Step[] =>
 /** The deck of a stage: its slice of the job. Empty where the stage has no steps, or waits for an earlier one. */
 export const deckOf = (stage: Stage, plan: Plan, rules: HouseRules): Step[] =>
   jobSteps(plan, rules).filter(({ phase }) => isOfStage(phase, stage));
+
+/**
+ * The colours that cloth is laid and covered with, of the first copy, and what hands do between them, in order. Empty where no
+ * cloth is laid.
+ */
+export const clothSteps = (plan: Plan, rules: HouseRules): { step: Step; isByHand: boolean }[] =>
+  jobActs(plan, rules).flatMap((act) => {
+    const { phase, deed } = act;
+    if (phase !== 'stitch' || (plan.design.facts?.cloths ?? []).length === 0) return [];
+    const isByHand = deed.do !== 'stitch';
+    const isOfCloth = isByHand || (deed.stop !== 'all' && plan.stitch?.stops[deed.stop]?.applique != null);
+    return isOfCloth ? [{ step: deckStep(act, wordsOf(act, plan, rules)), isByHand }] : [];
+  });
